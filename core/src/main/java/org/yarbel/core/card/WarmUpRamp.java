@@ -1,0 +1,273 @@
+package org.yarbel.core.card;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.kit.Loading;
+import org.yarbel.core.kit.PlateStock;
+import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+
+/**
+ * The warm-up to a top set: the bar for ten, then up with falling reps, in jumps that shrink.
+ *
+ * <p>Common practice, no source; the aims are our own default. From 70 % of the top on no jump is larger than the one
+ * before (equal only where the plates force it), none anywhere is smaller than the last one to the top, and the last
+ * step is 86 to 98 % of the top for one or two reps. A pull from the floor starts on the bar with one pair of full-size
+ * plates. Of the ways that keep these rules it takes the one nearest the aims with the fewest plates. With poor plates
+ * it takes what loads nearest the aims and says so in {@link #note()}.
+ *
+ * @param steps rising, the top set not included; at most eight
+ * @param note what the plates could not do, else null
+ */
+public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
+  private static final WarmUpRamp NONE = new WarmUpRamp(List.of(), null);
+
+  /** The last steps as shares of the top, the fullest way first; fewer for light tops and poor plates. */
+  private static final double[][] AIMS = {{0.76, 0.885, 0.95}, {0.82, 0.93}, {0.92}};
+
+  private static final double LAST_LEAST = 0.86;
+  private static final double LAST_MOST = 0.98;
+  private static final int MOST_LOWER_JUMPS = 5;
+  private static final double LOWER_JUMP_SHARE = 0.27;
+  private static final Mass LOWER_JUMP_MOST = Mass.of("70", MassUnit.KG);
+  /** How many loadings on each side of an aim are tried. */
+  private static final int REACH = 3;
+  /** The cost of a jump that does not shrink, more than any distance from the aims. */
+  private static final double EQUAL_JUMP = 1_000;
+
+  public WarmUpRamp {
+    steps = List.copyOf(steps);
+  }
+
+  /** The ramp to a top load; empty when the top is not above the first step. */
+  public static WarmUpRamp to(Mass top, Loadables loadables, Movement movement) {
+    Loading start = start(loadables, movement);
+    if (start.total().compareTo(top) >= 0 || start.total().hits(top)) {
+      boolean raised = movement.fromFloor() && !start.total().hits(top);
+      return raised
+          ? new WarmUpRamp(List.of(), "A pull lighter than " + start.total().text()
+              + " starts too low: raise the bar on blocks, or use light full-size plates.")
+          : NONE;
+    }
+    Search search = new Search(top, start, loadables);
+    List<Loading> finish = search.finish();
+    return finish.isEmpty() ? poor(top, start, loadables) : ramp(top, search.withLower(finish), null);
+  }
+
+  private static Loading start(Loadables loadables, Movement movement) {
+    if (!movement.fromFloor()) {
+      return loadables.lightest();
+    }
+    Kit kit = loadables.kit();
+    Mass fullSize = Mass.of(kit.unit() == MassUnit.KG ? "20" : "45", kit.unit());
+    return kit.stock().plates().stream()
+        .map(PlateStock.Pairs::size)
+        .filter(size -> size.compareTo(fullSize) <= 0)
+        .findFirst()
+        .or(() -> kit.stock().plates().stream().map(PlateStock.Pairs::size).findFirst())
+        .map(size -> new Loading(kit.empty().plus(size.times(2)), List.of(size)))
+        .orElseGet(loadables::lightest);
+  }
+
+  private static WarmUpRamp ramp(Mass top, List<Loading> loadings, @Nullable String note) {
+    List<RampStep> steps = new ArrayList<>();
+    for (int i = 0; i < loadings.size(); i++) {
+      double share = loadings.get(i).total().ratioTo(top);
+      boolean bareBar = loadings.get(i).perSide().isEmpty();
+      boolean last = i == loadings.size() - 1;
+      int reps = reps(share, bareBar);
+      steps.add(new RampStep(loadings.get(i), last ? Math.min(reps, loadings.size() == 1 && share < 0.7 ? 10 : 2) : reps));
+    }
+    return new WarmUpRamp(steps, note);
+  }
+
+  private static int reps(double share, boolean bareBar) {
+    if (share < 0.5 && bareBar) {
+      return 10;
+    }
+    return share < 0.45 ? 8 : share < 0.7 ? 5 : share < 0.85 ? 3 : share < 0.92 ? 2 : 1;
+  }
+
+  /** What loads nearest the aims, without the rules of the jumps. */
+  private static WarmUpRamp poor(Mass top, Loading start, Loadables loadables) {
+    List<Loading> loadings = new ArrayList<>(List.of(start));
+    for (double aim : new double[] {0.4, 0.6, 0.76, 0.885, 0.95}) {
+      loadables.below(top.scaled(LAST_MOST)).ifPresent(most -> {
+        Loading nearest = loadables.nearest(top.scaled(aim));
+        Loading step = nearest.total().compareTo(most.total()) > 0 ? most : nearest;
+        if (step.total().compareTo(loadings.get(loadings.size() - 1).total()) > 0) {
+          loadings.add(step);
+        }
+      });
+    }
+    Mass last = loadings.get(loadings.size() - 1).total();
+    boolean tooFar = last.ratioTo(top) < LAST_LEAST;
+    return ramp(top, loadings, tooFar
+        ? "The plates here make nothing between 86 and 98 % of " + top.text() + ": the last warm-up is " + last.text() + "."
+        : "The plates here force uneven jumps to " + top.text() + ".");
+  }
+
+  /** The search for the best ramp to one top. */
+  private static final class Search {
+    private final Mass top;
+    private final long topNg;
+    private final Loading start;
+    private final long startNg;
+    private final Loadables loadables;
+    private List<Loading> best = List.of();
+    private double bestCost;
+
+    Search(Mass top, Loading start, Loadables loadables) {
+      this.top = top;
+      this.topNg = top.nanograms();
+      this.start = start;
+      this.startNg = start.total().nanograms();
+      this.loadables = loadables;
+    }
+
+    /** The last steps: the most that shrink at every jump, else the fewest that at least never grow; empty when none do. */
+    List<Loading> finish() {
+      List<Loading> even = List.of();
+      for (double[] aims : AIMS) {
+        List<Loading> found = finish(aims);
+        if (!found.isEmpty() && bestCost < EQUAL_JUMP) {
+          return found;
+        }
+        even = found.isEmpty() ? even : found;
+      }
+      return even;
+    }
+
+    private List<Loading> finish(double[] aims) {
+      best = List.of();
+      bestCost = Double.MAX_VALUE;
+      finish(aims, aims.length - 1, new ArrayList<>(), topNg, 0, 0);
+      return best;
+    }
+
+    // From the top downwards: each jump must be at least the one above it, strictly unless the plates force it.
+    private void finish(double[] aims, int i, List<Loading> above, long upper, long jumpAbove, double cost) {
+      if (cost >= bestCost) {
+        return;
+      }
+      if (i < 0) {
+        double rest = jumpCost(upper - startNg, jumpAbove);
+        if (cost + rest < bestCost) {
+          bestCost = cost + rest;
+          best = List.copyOf(above);
+        }
+        return;
+      }
+      for (Loading candidate : around(aims[i])) {
+        long load = candidate.total().nanograms();
+        double share = (double) load / topNg;
+        boolean last = i == aims.length - 1;
+        boolean inPlace = load > startNg && load < upper && (!last || share >= LAST_LEAST && share <= LAST_MOST);
+        if (inPlace) {
+          List<Loading> next = new ArrayList<>(above);
+          next.add(0, candidate);
+          finish(aims, i - 1, next, load, upper - load,
+              cost + jumpCost(upper - load, jumpAbove) + Math.pow((share - aims[i]) * 100, 2)
+                  + 0.2 * candidate.perSide().size());
+        }
+      }
+    }
+
+    private static double jumpCost(long jump, long jumpAbove) {
+      if (jump < jumpAbove) {
+        return Double.MAX_VALUE;
+      }
+      return jump == jumpAbove ? EQUAL_JUMP : 0;
+    }
+
+    private List<Loading> around(double aim) {
+      Mass wanted = top.scaled(aim);
+      List<Loading> found = new ArrayList<>();
+      Loading nearest = loadables.nearest(wanted);
+      found.add(nearest);
+      Mass down = nearest.total();
+      Mass up = nearest.total();
+      for (int i = 0; i < REACH; i++) {
+        Mass lower = down;
+        if (lower.nanograms() > 2 * Mass.TOLERANCE_NANOGRAMS) {
+          Mass justBelow = Mass.ofNanograms(lower.nanograms() - 2 * Mass.TOLERANCE_NANOGRAMS, lower.unit());
+          down = loadables.below(justBelow).map(l -> add(found, l)).orElse(lower);
+        }
+        Mass justAbove = Mass.ofNanograms(up.nanograms() + 2 * Mass.TOLERANCE_NANOGRAMS, up.unit());
+        Mass upper = up;
+        up = loadables.above(justAbove).map(l -> add(found, l)).orElse(upper);
+      }
+      return found;
+    }
+
+    private static Mass add(List<Loading> found, Loading loading) {
+      found.add(loading);
+      return loading.total();
+    }
+
+    /** The first step, convenient ones between, and the last steps. */
+    List<Loading> withLower(List<Loading> finish) {
+      long first = finish.get(0).total().nanograms();
+      long least = finish.size() > 1 ? finish.get(1).total().nanograms() - first : topNg - first;
+      long gap = first - startNg;
+      int jumps = (int) Math.max(
+          Math.round(gap / (LOWER_JUMP_SHARE * topNg)), Math.ceil((double) gap / LOWER_JUMP_MOST.nanograms()));
+      jumps = (int) Math.min(Math.min(jumps, MOST_LOWER_JUMPS), gap / Math.max(least, 1));
+      for (int n = Math.max(jumps, 1); n > 1; n--) {
+        best = List.of();
+        bestCost = Double.MAX_VALUE;
+        lower(n, 1, new ArrayList<>(List.of(start)), first, least, 0);
+        if (!best.isEmpty()) {
+          List<Loading> all = new ArrayList<>(best);
+          all.addAll(finish);
+          return all;
+        }
+      }
+      List<Loading> all = new ArrayList<>(List.of(start));
+      all.addAll(finish);
+      return all;
+    }
+
+    private void lower(int jumps, int i, List<Loading> below, long first, long least, double cost) {
+      if (cost >= bestCost) {
+        return;
+      }
+      long from = below.get(below.size() - 1).total().nanograms();
+      if (i == jumps) {
+        long into = first - from;
+        long before = from - below.get(below.size() - 2).total().nanograms();
+        if (into >= least && into <= before) {
+          bestCost = cost;
+          best = List.copyOf(below);
+        }
+        return;
+      }
+      double spacing = (double) (first - startNg) / jumps;
+      double aim = startNg + spacing * i;
+      for (Loading candidate : fewPlates(aim, spacing)) {
+        long jump = candidate.total().nanograms() - from;
+        if (jump >= least) {
+          List<Loading> next = new ArrayList<>(below);
+          next.add(candidate);
+          double off = (candidate.total().nanograms() - aim) / spacing;
+          lower(jumps, i + 1, next, first, least, cost + candidate.perSide().size() + 6 * off * off);
+        }
+      }
+    }
+
+    private List<Loading> fewPlates(double aim, double spacing) {
+      Mass from = Mass.ofRoundedNanograms(Math.max(aim - 0.4 * spacing, 0), top.unit());
+      Mass to = Mass.ofRoundedNanograms(aim + 0.4 * spacing, top.unit());
+      return loadables.between(from, to).stream()
+          .sorted(Comparator.comparingDouble(
+              l -> l.perSide().size() + Math.abs(l.total().nanograms() - aim) / spacing))
+          .limit(8)
+          .toList();
+    }
+  }
+}

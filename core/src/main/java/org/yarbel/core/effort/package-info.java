@@ -1,0 +1,8 @@
+/**
+ * How hard a set is and what it says about the max: {@link org.yarbel.core.effort.Rpe}, the published
+ * {@link org.yarbel.core.effort.RepMaxCurve}s, and the {@link org.yarbel.core.effort.EffortChart} that joins them.
+ */
+@NullMarked
+package org.yarbel.core.effort;
+
+import org.jspecify.annotations.NullMarked;

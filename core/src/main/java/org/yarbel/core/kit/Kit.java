@@ -1,0 +1,36 @@
+package org.yarbel.core.kit;
+
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+
+/**
+ * What one exercise is loaded with: a bar such as '20 kg', its collars (both together) and the plates of the place.
+ *
+ * @param bar 0 to 200 kg
+ * @param collars both together, 0 to 20 kg
+ */
+public record Kit(Mass bar, Mass collars, PlateStock stock) {
+  public Kit {
+    if (bar.compareTo(Mass.of("200", MassUnit.KG)) > 0) {
+      throw new IllegalArgumentException("The bar must be from 0 to 200 kg but was " + bar.text());
+    }
+    if (collars.compareTo(Mass.of("20", MassUnit.KG)) > 0) {
+      throw new IllegalArgumentException("The collars must be from 0 to 20 kg but were " + collars.text());
+    }
+  }
+
+  /** The kit of an ordinary gym: a bar of 20 kg or 45 lb, no collars, ten pairs of each common plate. */
+  public static Kit standard(MassUnit unit) {
+    return new Kit(
+        Mass.of(unit == MassUnit.KG ? "20" : "45", unit), Mass.of("0", unit), PlateStock.standard(unit));
+  }
+
+  public MassUnit unit() {
+    return stock.unit();
+  }
+
+  /** Bar and collars without a plate: the least that can be lifted. */
+  public Mass empty() {
+    return bar.plus(collars).shownIn(unit());
+  }
+}

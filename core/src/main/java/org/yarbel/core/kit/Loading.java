@@ -1,0 +1,22 @@
+package org.yarbel.core.kit;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.yarbel.core.mass.Mass;
+
+/**
+ * One way to load a bar, such as '182.5 kg: 25 25 25 5 1.25 a side'.
+ *
+ * @param total bar, collars and both sides
+ * @param perSide the plates of one side, heaviest first; empty for the bare bar
+ */
+public record Loading(Mass total, List<Mass> perSide) {
+  public Loading {
+    perSide = List.copyOf(perSide);
+  }
+
+  /** The plates of one side as a person reads them: {@code 25 25 5}; empty for the bare bar. */
+  public String sideText() {
+    return perSide.stream().map(Mass::number).collect(Collectors.joining(" "));
+  }
+}

@@ -1,0 +1,34 @@
+package org.yarbel.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "org.yarbel.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  @ArchTest
+  static final ArchRule theCoreKnowsNoFramework = classes()
+      .should().onlyDependOnClassesThat().resideInAnyPackage("java..", "org.jspecify..", "org.yarbel.core..");
+
+  @ArchTest
+  static final ArchRule packagesDependOnlyUpTheList = layeredArchitecture().consideringOnlyDependenciesInLayers()
+      .layer("mass").definedBy("..core.mass..")
+      .layer("lift").definedBy("..core.lift..")
+      .layer("effort").definedBy("..core.effort..")
+      .layer("kit").definedBy("..core.kit..")
+      .layer("track").definedBy("..core.track..")
+      .layer("notation").definedBy("..core.notation..")
+      .layer("card").definedBy("..core.card..")
+      .layer("sim").definedBy("..core.sim..")
+      .whereLayer("sim").mayNotBeAccessedByAnyLayer()
+      .whereLayer("card").mayOnlyBeAccessedByLayers("sim")
+      .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "sim")
+      .whereLayer("track").mayOnlyBeAccessedByLayers("card", "sim")
+      .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "sim")
+      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "sim")
+      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "sim");
+}

@@ -1,0 +1,138 @@
+package org.yarbel.core.card;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.kit.PlateStock;
+import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+
+/** The rules of the ramp are common practice, no source; its aims are our own default. */
+class WarmUpRampTest {
+  private static final Loadables KG = Loadables.of(Kit.standard(MassUnit.KG));
+
+  private static Mass kg(String amount) {
+    return Mass.of(amount, MassUnit.KG);
+  }
+
+  private static String text(WarmUpRamp ramp) {
+    return ramp.steps().stream().map(s -> s.load().number() + "x" + s.reps()).collect(Collectors.joining(" "));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "240, SQUAT, 20x10 70x8 130x5 182.5x3 212.5x2 227.5x1",
+    "20, BENCH, ''",
+    "60, DEADLIFT, ''",
+    "30, BENCH, 20x5 27.5x2",
+    "100, BENCH, 20x10 50x5 75x3 87.5x2 95x1",
+    "182.5, DEADLIFT, 60x8 100x5 140x3 160x2 172.5x1",
+  })
+  void leadsUpToTheTop(String top, Movement movement, String steps) {
+    assertThat(text(WarmUpRamp.to(kg(top), KG, movement))).isEqualTo(steps);
+  }
+
+  @Test
+  void saysThatALightPullIsRaised() {
+    WarmUpRamp ramp = WarmUpRamp.to(kg("50"), KG, Movement.DEADLIFT);
+    assertThat(ramp.steps()).isEmpty();
+    assertThat(ramp.note()).isEqualTo(
+        "A pull lighter than 60 kg starts too low: raise the bar on blocks, or use light full-size plates.");
+  }
+
+  @Test
+  void aPullFromTheFloorStartsWithFullSizePlates() {
+    assertThat(WarmUpRamp.to(kg("200"), KG, Movement.DEADLIFT).steps().get(0).loading().sideText()).isEqualTo("20");
+    Loadables pounds = Loadables.of(Kit.standard(MassUnit.LB));
+    assertThat(WarmUpRamp.to(Mass.of("405", MassUnit.LB), pounds, Movement.DEADLIFT).steps().get(0).load())
+        .isEqualTo(Mass.of("135", MassUnit.LB));
+  }
+
+  static Stream<Loadables> bars() {
+    // bars of the trade: 20, 15, 25 and 30 kg, 45 lb; common practice, no source
+    Stream<Loadables> kilograms = Stream.of("20", "15", "25", "30")
+        .map(bar -> Loadables.of(new Kit(kg(bar), kg("0"), PlateStock.standard(MassUnit.KG))));
+    return Stream.concat(kilograms, Stream.of(Loadables.of(Kit.standard(MassUnit.LB))));
+  }
+
+  @ParameterizedTest
+  @MethodSource("bars")
+  void keepsItsRulesForEveryTopOfAnOrdinaryGym(Loadables loadables) {
+    for (Movement movement : List.of(Movement.SQUAT, Movement.DEADLIFT)) {
+      Mass floor = loadables.lightest().total().plus(kg(movement.fromFloor() ? "60" : "20"));
+      loadables.between(floor, kg("450")).forEach(top -> assertKeepsRules(top.total(), loadables, movement));
+    }
+  }
+
+  private static void assertKeepsRules(Mass top, Loadables loadables, Movement movement) {
+    WarmUpRamp ramp = WarmUpRamp.to(top, loadables, movement);
+    List<RampStep> steps = ramp.steps();
+    String name = movement + " to " + top.text() + ": " + text(ramp);
+    assertThat(ramp.note()).as(name).isNull();
+    assertThat(steps).as(name).hasSizeBetween(2, 8);
+    assertThat(steps).as(name).allMatch(s -> loadables.exact(s.load()).isPresent());
+    List<Long> loads = new ArrayList<>(steps.stream().map(s -> s.load().nanograms()).toList());
+    loads.add(top.nanograms());
+    List<Long> jumps = IntStream.range(1, loads.size()).mapToObj(i -> loads.get(i) - loads.get(i - 1)).toList();
+    long last = jumps.get(jumps.size() - 1);
+    assertThat(jumps).as(name + ", none smaller than the last").allMatch(jump -> jump > 0 && jump >= last);
+    for (int i = 1; i < jumps.size(); i++) {
+      if (loads.get(i) >= 0.7 * top.nanograms()) {
+        assertThat(jumps.get(i)).as(name + ", shrinking from 70 %").isLessThanOrEqualTo(jumps.get(i - 1));
+      }
+    }
+    RampStep lastStep = steps.get(steps.size() - 1);
+    assertThat(lastStep.load().ratioTo(top)).as(name).isBetween(0.86, 0.98);
+    assertThat(lastStep.reps()).as(name).isBetween(1, 2);
+    for (int i = 1; i < steps.size(); i++) {
+      assertThat(steps.get(i).reps()).as(name).isLessThanOrEqualTo(steps.get(i - 1).reps());
+    }
+  }
+
+  @Test
+  void hasFourToEightStepsToAHeavyTop() {
+    for (int top = 100; top <= 450; top += 5) {
+      assertThat(WarmUpRamp.to(kg(Integer.toString(top)), KG, Movement.SQUAT).steps()).as("to " + top).hasSizeBetween(4, 8);
+    }
+  }
+
+  @Test
+  void doesWhatPoorPlatesAllowAndSaysWhatTheyDoNot() {
+    RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(19);
+    String[] sizes = {"25", "20", "15", "10", "5", "2.5"};
+    for (int round = 0; round < 300; round++) {
+      List<PlateStock.Pairs> pairs = new ArrayList<>();
+      for (String size : sizes) {
+        if (random.nextInt(3) == 0) {
+          pairs.add(new PlateStock.Pairs(kg(size), 1 + random.nextInt(3)));
+        }
+      }
+      Loadables poor = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, pairs)));
+      Mass top = poor.nearest(kg(Integer.toString(40 + random.nextInt(200)))).total();
+      WarmUpRamp ramp = WarmUpRamp.to(top, poor, Movement.BENCH);
+      String name = top.text() + " from " + pairs + ": " + text(ramp);
+      Mass before = kg("0");
+      for (RampStep step : ramp.steps()) {
+        assertThat(step.load()).as(name).isGreaterThan(before).isLessThan(top);
+        assertThat(poor.exact(step.load())).as(name).isPresent();
+        before = step.load();
+      }
+      if (!ramp.steps().isEmpty() && before.ratioTo(top) < 0.86) {
+        assertThat(ramp.note()).as(name).contains("make nothing between 86 and 98 %");
+      }
+    }
+  }
+}

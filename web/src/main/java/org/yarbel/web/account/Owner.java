@@ -1,0 +1,47 @@
+package org.yarbel.web.account;
+
+import java.time.ZoneId;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.web.club.Club;
+import org.yarbel.web.club.ClubRepository;
+import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.club.Places;
+
+/** Makes a club with its first place and its owner's account, all or nothing. */
+@Service
+public class Owner {
+  private final ClubRepository clubs;
+  private final Places places;
+  private final Accounts accounts;
+  private final CurrentClub currentClub;
+  private final JdbcClient jdbc;
+  private final TransactionTemplate transaction;
+
+  Owner(ClubRepository clubs, Places places, Accounts accounts, CurrentClub currentClub, JdbcClient jdbc,
+      TransactionTemplate transaction) {
+    this.clubs = clubs;
+    this.places = places;
+    this.accounts = accounts;
+    this.currentClub = currentClub;
+    this.jdbc = jdbc;
+    this.transaction = transaction;
+  }
+
+  /** An id for a club to be. */
+  public long newClubId() {
+    return jdbc.sql("select nextval('yarbel_id')").query(Long.class).single();
+  }
+
+  /** Makes them. */
+  public void create(long clubId, String club, ZoneId zone, Kit kit, String name, String email, String password) {
+    currentClub.within(clubId, () -> transaction.executeWithoutResult(status -> {
+      clubs.save(new Club(clubId, club, zone, kit.unit()));
+      clubs.flush();
+      places.add(club, kit);
+      accounts.add(clubId, email, password, name, Role.COACH, null);
+    }));
+  }
+}

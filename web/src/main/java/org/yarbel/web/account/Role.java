@@ -1,0 +1,7 @@
+package org.yarbel.web.account;
+
+/** What somebody may see: a coach their club, a lifter their own card and ledger. */
+public enum Role {
+  COACH,
+  LIFTER
+}

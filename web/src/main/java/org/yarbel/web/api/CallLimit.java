@@ -1,0 +1,56 @@
+package org.yarbel.web.api;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** 600 calls a minute for an address, on each node, and bodies up to 256 KiB. */
+@Component
+class CallLimit extends OncePerRequestFilter {
+  static final int CALLS_PER_MINUTE = 600;
+  private static final int MOST_ADDRESSES = 10_000;
+  private static final long MOST_BYTES = 256 * 1024;
+
+  private final Map<String, Window> windows = new ConcurrentHashMap<>();
+  private final Clock clock = Clock.systemUTC();
+
+  private record Window(long minute, int calls) {}
+
+  @Override
+  protected boolean shouldNotFilter(HttpServletRequest request) {
+    return !request.getRequestURI().startsWith("/api/");
+  }
+
+  @Override
+  protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    long seconds = clock.instant().getEpochSecond();
+    if (windows.size() > MOST_ADDRESSES) {
+      windows.values().removeIf(window -> window.minute() < seconds / 60);
+    }
+    Window window = windows.merge(request.getRemoteAddr(), new Window(seconds / 60, 1),
+        (old, one) -> old.minute() == one.minute() ? new Window(old.minute(), old.calls() + 1) : one);
+    if (window.calls() > CALLS_PER_MINUTE) {
+      response.setHeader("Retry-After", Long.toString(60 - seconds % 60));
+      refuse(response, 429, "Too many calls", "At most 600 calls a minute; wait and try again.");
+    } else if (request.getContentLengthLong() > MOST_BYTES) {
+      refuse(response, 413, "The body is too large", "A body has at most 256 KiB.");
+    } else {
+      chain.doFilter(request, response);
+    }
+  }
+
+  private static void refuse(HttpServletResponse response, int status, String title, String detail) throws IOException {
+    response.setStatus(status);
+    response.setContentType("application/problem+json");
+    response.getWriter().write("{\"type\":\"about:blank\",\"title\":\"" + title + "\",\"status\":" + status
+        + ",\"detail\":\"" + detail + "\"}");
+  }
+}

@@ -1,0 +1,68 @@
+package org.yarbel.web.api;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.math.BigDecimal;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.Caution;
+import org.yarbel.core.card.RampStep;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+
+/** A line worked out, in the request's unit. */
+record ResolveAnswer(String notation, List<Step> ramp, List<SetAnswer> sets, @Nullable Today today, List<Caution> cautions) {
+  /** A warm-up. */
+  record Step(BigDecimal load, int reps, List<BigDecimal> perSide) {}
+
+  /** Today's max. */
+  record Today(BigDecimal estimate) {}
+
+  /** A set; what is marked to be left out stands only where it applies. */
+  record SetAnswer(
+      int part,
+      int set,
+      String role,
+      @Nullable BigDecimal exact,
+      @Nullable BigDecimal load,
+      @Nullable Integer reps,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Integer repsTo,
+      @Nullable BigDecimal rpe,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable BigDecimal rpeTo,
+      @Nullable BigDecimal percent,
+      @Nullable List<BigDecimal> perSide,
+      @Nullable Integer restSeconds,
+      @Nullable String tempo,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable BigDecimal exactFrom,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable BigDecimal exactTo,
+      @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String stop,
+      String status) {
+    static SetAnswer of(ResolvedSet set, MassUnit unit) {
+      return new SetAnswer(set.part(), set.set(), set.role().key(), Numbers.two(set.exact(), unit),
+          Numbers.two(set.load(), unit), set.reps(), set.repsTo(), value(set.rpe()), value(set.rpeTo()),
+          set.percent() == null ? null : Numbers.two(set.percent()), set.perSide() == null ? null : plates(set.perSide()),
+          set.restSeconds(), set.tempo(), Numbers.two(set.exactFrom(), unit), Numbers.two(set.exactTo(), unit), set.stop(),
+          set.logged() ? "logged" : "planned");
+    }
+  }
+
+  static ResolveAnswer of(ResolvedLine line, MassUnit unit) {
+    return new ResolveAnswer(line.notation(), line.ramp().stream().map(s -> step(s, unit)).toList(),
+        line.sets().stream().map(s -> SetAnswer.of(s, unit)).toList(),
+        line.today() == null ? null : new Today(line.today().amountIn(unit, 2)), line.cautions());
+  }
+
+  private static Step step(RampStep step, MassUnit unit) {
+    return new Step(step.load().amountIn(unit, 2), step.reps(), plates(step.perSide()));
+  }
+
+  private static List<BigDecimal> plates(List<Mass> perSide) {
+    return perSide.stream().map(plate -> plate.amountIn(plate.unit(), 2)).toList();
+  }
+
+  private static @Nullable BigDecimal value(@Nullable Rpe rpe) {
+    return rpe == null ? null : Numbers.two(rpe.value());
+  }
+}

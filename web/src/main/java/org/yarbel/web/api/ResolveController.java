@@ -1,0 +1,177 @@
+package org.yarbel.web.api;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.Resolver;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.effort.RepMaxCurve;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.kit.PlateStock;
+import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.ParsedLine;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.web.club.Places;
+
+/** Works a line out for numbers and a kit that come with the call. */
+@RestController
+class ResolveController {
+  private static final int MOST_LOGGED = 1_000;
+  private static final int MOST_OTHERS = 100;
+
+  private final Places places;
+
+  ResolveController(Places places) {
+    this.places = places;
+  }
+
+  @PostMapping("/api/v1/resolve")
+  ResolveAnswer resolve(@RequestBody ResolveRequest request) {
+    MassUnit unit = Numbers.unit(request.unit());
+    String work = required("work", request.work());
+    MaxNumbers numbers = maxes(required("maxes", request.maxes()), unit);
+    Map<String, MaxNumbers> others = others(request.others(), unit);
+    Basis basis = one(Basis.class, "basis", request.basis(), Basis.ESTIMATED);
+    if (basis == Basis.TODAY) {
+      throw new NotAsDescribed("The basis must be one of: tested, estimated, training, goal.");
+    }
+    one(Level.class, "level", request.level(), Level.INTERMEDIATE);
+    Movement movement = one(Movement.class, "lift", request.lift(), Movement.OTHER);
+    RepMaxCurve curve = one(RepMaxCurve.class, "curve", request.curve(), RepMaxCurve.HOUSE);
+    Mass bodyMass = Numbers.optionalLoad("bodyMass", request.bodyMass(), unit);
+    Kit kit = kit(request, unit);
+    ParsedLine line = WorkLine.parse(work);
+    List<LoggedSet> logged = logged(request.logged(), line.line(), unit);
+    return ResolveAnswer.of(Resolver.resolve(new Resolver.Request(line, basis, numbers, others, bodyMass,
+        loadables(kit, unit), unit, new EffortChart(curve), movement, Boolean.TRUE.equals(request.partial()), logged,
+        !Boolean.FALSE.equals(request.ramp()))), unit);
+  }
+
+  private static <T> T required(String name, @Nullable T value) {
+    if (value == null) {
+      throw new NotAsDescribed("The field " + name + " is missing.");
+    }
+    return value;
+  }
+
+  /** The constant named in small letters; by its API key for a basis. */
+  private static <E extends Enum<E>> E one(Class<E> type, String name, @Nullable String value, E otherwise) {
+    if (value == null) {
+      return otherwise;
+    }
+    List<String> known = new ArrayList<>();
+    for (E constant : type.getEnumConstants()) {
+      String key = constant instanceof Basis basis ? basis.key() : constant.name().toLowerCase(Locale.ROOT);
+      if (key.equals(value)) {
+        return constant;
+      }
+      known.add(key);
+    }
+    throw new NotAsDescribed("The " + name + " must be one of: " + String.join(", ", known) + ".");
+  }
+
+  private static MaxNumbers maxes(ResolveRequest.Maxes maxes, MassUnit unit) {
+    return new MaxNumbers(Numbers.optionalLoad("tested max", maxes.tested(), unit),
+        Numbers.optionalLoad("estimated max", maxes.estimated(), unit),
+        Numbers.optionalLoad("training max", maxes.training(), unit), Numbers.optionalLoad("goal max", maxes.goal(), unit));
+  }
+
+  private static Map<String, MaxNumbers> others(@Nullable Map<String, ResolveRequest.Maxes> others, MassUnit unit) {
+    Map<String, MaxNumbers> numbers = new HashMap<>();
+    if (others != null) {
+      if (others.size() > MOST_OTHERS) {
+        throw new OutOfRange("At most 100 other lifts can be given.");
+      }
+      others.forEach((lift, maxes) ->
+          numbers.put(lift.toLowerCase(Locale.ROOT), maxes(required("others." + lift, maxes), unit)));
+    }
+    return numbers;
+  }
+
+  private static Kit kit(ResolveRequest request, MassUnit unit) {
+    Kit standard = Kit.standard(unit);
+    Mass bar = request.bar() == null ? standard.bar() : Numbers.atLeastNothing("bar", request.bar(), unit);
+    Mass collars = request.collars() == null ? standard.collars() : Numbers.atLeastNothing("collars", request.collars(), unit);
+    try {
+      return new Kit(bar, collars, request.plates() == null ? standard.stock() : stock(request.plates(), unit));
+    } catch (IllegalArgumentException refused) {
+      throw new OutOfRange(refused.getMessage() + ".");
+    }
+  }
+
+  /** The standard kit is searched once; a kit that came with a call is not kept. */
+  private Loadables loadables(Kit kit, MassUnit unit) {
+    return kit.equals(Kit.standard(unit)) ? places.loadables(kit) : Loadables.of(kit);
+  }
+
+  private static PlateStock stock(List<ResolveRequest.PlateSize> plates, MassUnit unit) {
+    List<PlateStock.Pairs> pairs = new ArrayList<>();
+    for (ResolveRequest.PlateSize plate : plates) {
+      ResolveRequest.PlateSize given = required("plates", plate);
+      pairs.add(new PlateStock.Pairs(Numbers.load("plate", required("plates.mass", given.mass()), unit),
+          required("plates.pairs", given.pairs())));
+    }
+    return new PlateStock(unit, pairs);
+  }
+
+  private static List<LoggedSet> logged(@Nullable List<ResolveRequest.Logged> given, WorkLine line, MassUnit unit) {
+    List<LoggedSet> logged = new ArrayList<>();
+    if (given == null) {
+      return logged;
+    }
+    List<LoggedSet.Place> places = LoggedSet.places(line);
+    if (given.size() > MOST_LOGGED) {
+      throw new OutOfRange("At most 1000 logged sets can be given.");
+    }
+    for (int i = 0; i < given.size(); i++) {
+      ResolveRequest.Logged set = required("logged", given.get(i));
+      LoggedSet.Place place = place(set, i, places);
+      int reps = required("logged.reps", set.reps());
+      if (reps < 0 || reps > 100) {
+        throw new OutOfRange("The logged reps must be from 0 to 100 but were " + reps + ".");
+      }
+      BigDecimal rated = set.rpe();
+      Rpe rpe = rated == null ? null : Numbers.rpe(rated);
+      Mass load = Numbers.atLeastNothing("logged load", required("logged.load", set.load()), unit);
+      if (logged.stream().anyMatch(l -> l.part() == place.part() && l.set() == place.set())) {
+        throw new OutOfRange("The set " + place.part() + "." + place.set() + " is logged twice.");
+      }
+      logged.add(new LoggedSet(place.part(), place.set(), load, reps, rpe));
+    }
+    return logged;
+  }
+
+  private static LoggedSet.Place place(ResolveRequest.Logged set, int index, List<LoggedSet.Place> places) {
+    Integer part = set.part();
+    Integer number = set.set();
+    if ((part == null) != (number == null)) {
+      throw new NotAsDescribed("A logged set names both part and set, or neither.");
+    }
+    if (part == null || number == null) {
+      if (index >= places.size()) {
+        throw new OutOfRange("More sets are logged than the line has: " + places.size() + ".");
+      }
+      return places.get(index);
+    }
+    LoggedSet.Place place = new LoggedSet.Place(part, number);
+    if (!places.contains(place)) {
+      throw new OutOfRange("The line has no set " + part + "." + number + "; parts and sets count from 1.");
+    }
+    return place;
+  }
+}

@@ -1,0 +1,117 @@
+package org.yarbel.web.board;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.LiftNumbersRepository;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.problem.NotFound;
+
+/** Reads a lifter's week, worked out with their numbers of today. */
+@Service
+class BoardService {
+  private final LifterRepository lifters;
+  private final TrainingSessionRepository sessions;
+  private final SlotRepository slots;
+  private final LoggedSetRepository log;
+  private final LiftNumbersRepository numbers;
+  private final LifterContexts contexts;
+  private final ClubClock clock;
+
+  BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
+      LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts, ClubClock clock) {
+    this.lifters = lifters;
+    this.sessions = sessions;
+    this.slots = slots;
+    this.log = log;
+    this.numbers = numbers;
+    this.contexts = contexts;
+    this.clock = clock;
+  }
+
+  Lifter lifter(long lifterId) {
+    return lifters.findById(lifterId).orElseThrow(NotFound::new);
+  }
+
+  /** The week that a day is in; today's without one. */
+  @Transactional(readOnly = true)
+  BoardView week(long lifterId, @org.jspecify.annotations.Nullable LocalDate of) {
+    Lifter lifter = lifter(lifterId);
+    LocalDate today = clock.today();
+    LocalDate from = (of == null ? today : of).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    List<BoardView.DayView> days = days(lifter, from, 7, today);
+    return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
+        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter), BoardView.week(from), from,
+        from.minusWeeks(1), from.plusWeeks(1), days);
+  }
+
+  /** One day of a lifter. */
+  @Transactional(readOnly = true)
+  BoardView.DayView day(long lifterId, LocalDate date) {
+    return days(lifter(lifterId), date, 1, clock.today()).get(0);
+  }
+
+  private List<BoardView.DayView> days(Lifter lifter, LocalDate from, int count, LocalDate today) {
+    LifterContext context = contexts.of(lifter);
+    Map<LocalDate, TrainingSession> byDay =
+        sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, from.plusDays(count - 1L)).stream()
+            .collect(Collectors.toMap(TrainingSession::day, s -> s));
+    List<Long> ids = byDay.values().stream().map(TrainingSession::id).toList();
+    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, Long> logged = log.counts(ids).stream().collect(Collectors.toMap(
+        LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
+    List<BoardView.DayView> days = new ArrayList<>();
+    for (LocalDate date = from; date.isBefore(from.plusDays(count)); date = date.plusDays(1)) {
+      TrainingSession session = byDay.get(date);
+      List<BoardView.SlotView> lines = session == null ? List.of()
+          : bySession.getOrDefault(session.id(), List.of()).stream()
+              .map(slot -> BoardView.SlotView.of(slot, lifter.id(), context)).toList();
+      days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : logged.getOrDefault(session.id(), 0L), lines));
+    }
+    return days;
+  }
+
+  /** One stored line with its loads. */
+  @Transactional(readOnly = true)
+  BoardView.SlotView slot(Slot slot) {
+    Lifter lifter = lifterOf(slot);
+    return BoardView.SlotView.of(slot, lifter.id(), contexts.of(lifter));
+  }
+
+  Slot stored(long slotId) {
+    return slots.findById(slotId).orElseThrow(NotFound::new);
+  }
+
+  private Lifter lifterOf(Slot slot) {
+    TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
+    return lifter(session.lifterId());
+  }
+
+  @Transactional(readOnly = true)
+  LocalDate dayOf(Slot slot) {
+    return sessions.findById(slot.sessionId()).orElseThrow(NotFound::new).day();
+  }
+
+  /** What a line comes to for a lifter, without storing it. */
+  @Transactional(readOnly = true)
+  LineView line(long lifterId, Lift lift, String work) {
+    return LineView.of(contexts.of(lifter(lifterId)), lift, work);
+  }
+}

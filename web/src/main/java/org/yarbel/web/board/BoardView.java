@@ -1,0 +1,85 @@
+package org.yarbel.web.board;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.TrainingSession;
+
+/** A lifter's week as the board shows it. */
+record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, String week, LocalDate from,
+    LocalDate before, LocalDate after, List<DayView> days) {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
+
+  /** A main lift's number in the head of the board. */
+  record NumberView(String lift, String number, @Nullable String sd, String basis) {}
+
+  /** A day with its lines, or a day of rest. */
+  record DayView(long lifterId, LocalDate date, String name, String label, boolean today, @Nullable Long sessionId, long logged,
+      List<SlotView> slots) {}
+
+  /**
+   * One line.
+   *
+   * @param work the text in the field: what is stored, or what was typed and not taken
+   * @param stored what is stored
+   * @param note what became of a change; null for nothing to say
+   */
+  record SlotView(long id, long lifterId, String kind, String lift, String work, String stored, int version, LineView line,
+      @Nullable String note, boolean refused) {
+    static SlotView of(Slot slot, long lifterId, LifterContext context) {
+      return new SlotView(slot.id(), lifterId, slot.kind().name(), slot.lift().key(), slot.work(), slot.work(), slot.version(),
+          LineView.of(context, slot.lift(), slot.work()), null, false);
+    }
+
+    SlotView noting(String said) {
+      return new SlotView(id, lifterId, kind, lift, work, stored, version, line, said, false);
+    }
+
+    SlotView refusing(String typedKind, Lift typedLift, String typed, LineView typedLine, String said) {
+      return new SlotView(id, lifterId, typedKind, typedLift.key(), typed, stored, version, typedLine, said, true);
+    }
+  }
+
+  static List<NumberView> numbers(List<LiftNumbers> all, Lifter lifter) {
+    List<NumberView> views = new ArrayList<>();
+    for (Lift lift : Lift.contestLifts()) {
+      all.stream().filter(n -> n.lift().equals(lift.key())).findFirst().ifPresent(own -> {
+        Mass estimate = own.estimate(lifter.unit());
+        Mass tested = own.tested();
+        Mass shown = estimate != null ? estimate : tested;
+        if (shown != null) {
+          Mass sd = own.sd(lifter.unit());
+          views.add(new NumberView(lift.name(), shown.shownIn(lifter.unit()).amountIn(lifter.unit(), 1).toPlainString(),
+              sd == null ? null : sd.amountIn(lifter.unit(), 1).toPlainString(), own.basis().key()));
+        }
+      });
+    }
+    return views;
+  }
+
+  static DayView day(long lifterId, LocalDate date, LocalDate today, @Nullable TrainingSession session, long logged, List<SlotView> slots) {
+    return new DayView(lifterId, date, NAME.format(date), DAY.format(date), date.equals(today),
+        session == null ? null : session.id(), logged, slots);
+  }
+
+  static String week(LocalDate from) {
+    return DAY.format(from) + " – " + DAY.format(from.plusDays(6)) + " " + from.plusDays(6).getYear();
+  }
+
+  static Map<String, String> lifts() {
+    Map<String, String> names = new java.util.LinkedHashMap<>();
+    Lift.catalogue().forEach(lift -> names.put(lift.key(), lift.name()));
+    return names;
+  }
+}

@@ -1,0 +1,183 @@
+package org.yarbel.web.board;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.card.Issuing;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotKind;
+import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.problem.NotFound;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes the plan. Every change keeps what stood before, touches only what lies ahead, and can be undone. */
+@Service
+public class PlanService {
+  private static final int MOST_SLOTS = 40;
+
+  private final TrainingSessionRepository sessions;
+  private final SlotRepository slots;
+  private final ChangeRepository changes;
+  private final LifterRepository lifters;
+  private final LoggedSetRepository log;
+  private final Issuing issuing;
+  private final ClubClock clock;
+  private final JsonMapper json = new JsonMapper();
+
+  PlanService(TrainingSessionRepository sessions, SlotRepository slots, ChangeRepository changes,
+      LifterRepository lifters, LoggedSetRepository log, Issuing issuing, ClubClock clock) {
+    this.sessions = sessions;
+    this.slots = slots;
+    this.changes = changes;
+    this.lifters = lifters;
+    this.log = log;
+    this.issuing = issuing;
+    this.clock = clock;
+  }
+
+  /** What a slot says, for the record of changes. */
+  private record Said(long sessionId, int position, SlotKind kind, String lift, String work) {}
+
+  /** What became of a change. */
+  public sealed interface Outcome {
+    /** Done; the change can be undone by its id. */
+    record Done(Slot slot, long changeId) implements Outcome {}
+
+    /** Somebody changed the slot meanwhile; nothing was touched. */
+    record ChangedMeanwhile(Slot now) implements Outcome {}
+
+    /** Sets of the slot are logged: only what lies ahead can change. */
+    record Begun(Slot now) implements Outcome {}
+  }
+
+  /** Adds a line to a lifter's day; the session is made with its first. */
+  @Transactional
+  public Outcome add(Lifter lifter, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
+    TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day)
+        .orElseGet(() -> sessions.saveAndFlush(new TrainingSession(lifter.id(), day)));
+    List<Slot> there = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
+    if (there.size() >= MOST_SLOTS) {
+      throw new IllegalArgumentException("A session has at most 40 lines");
+    }
+    int position = there.isEmpty() ? 1 : there.get(there.size() - 1).position() + 1;
+    Slot slot = slots.saveAndFlush(new Slot(session.id(), position, kind, lift, normal(work)));
+    issuing.planChanged(session, lifter);
+    return done(slot, lifter, who, null, said(slot));
+  }
+
+  /** Changes a line, unless it was changed or begun meanwhile. */
+  @Transactional
+  public Outcome write(long slotId, int version, SlotKind kind, Lift lift, String work, SignedIn who) {
+    Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
+    if (slot.version() != version) {
+      return new Outcome.ChangedMeanwhile(slot);
+    }
+    if (log.countOfSlot(slotId) > 0) {
+      return new Outcome.Begun(slot);
+    }
+    String before = said(slot);
+    slot.write(kind, lift, normal(work));
+    slots.saveAndFlush(slot);
+    return replan(slot, who, before, said(slot));
+  }
+
+  /** Takes a line out, unless it was changed or begun meanwhile. */
+  @Transactional
+  public Outcome remove(long slotId, int version, SignedIn who) {
+    Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
+    if (slot.version() != version) {
+      return new Outcome.ChangedMeanwhile(slot);
+    }
+    if (log.countOfSlot(slotId) > 0) {
+      return new Outcome.Begun(slot);
+    }
+    String before = said(slot);
+    slots.delete(slot);
+    slots.flush();
+    return replan(slot, who, before, null);
+  }
+
+  /**
+   * Undoes a change when nothing later touched the same line.
+   *
+   * @return a sentence that says what was done, or why not
+   */
+  @Transactional
+  public String undo(long changeId, SignedIn who) {
+    Change change = changes.findById(changeId).orElseThrow(NotFound::new);
+    Optional<Change> newest =
+        changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc("slot", change.subjectId());
+    if (change.undone() || newest.isEmpty() || newest.get().id() != changeId) {
+      return "That line was changed again since: undo the later change first.";
+    }
+    if (log.countOfSlot(change.subjectId()) > 0) {
+      return "Sets of that line are logged: only what lies ahead can change.";
+    }
+    change.undo();
+    Said before = read(change.before());
+    Optional<Slot> slot = slots.findById(change.subjectId());
+    if (before == null) {
+      slot.ifPresent(slots::delete);
+    } else if (slot.isPresent()) {
+      slot.get().write(before.kind(), lift(before), before.work());
+    } else {
+      slots.save(new Slot(before.sessionId(), before.position(), before.kind(), lift(before), before.work()));
+    }
+    slots.flush();
+    Said any = before != null ? before : read(change.after());
+    replanned(any == null ? 0 : any.sessionId());
+    return before == null ? "The line is out again." : "The line is back as it was: " + before.work();
+  }
+
+  /** The lifter a change was about. */
+  @Transactional(readOnly = true)
+  public long lifterOf(long changeId) {
+    return changes.findById(changeId).orElseThrow(NotFound::new).lifterId();
+  }
+
+  private Outcome replan(Slot slot, SignedIn who, String before, @Nullable String after) {
+    return done(slot, replanned(slot.sessionId()), who, before, after);
+  }
+
+  private Lifter replanned(long sessionId) {
+    TrainingSession session = sessions.findById(sessionId).orElseThrow(NotFound::new);
+    Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
+    issuing.planChanged(session, lifter);
+    return lifter;
+  }
+
+  private Outcome done(Slot slot, Lifter lifter, SignedIn who, @Nullable String before, @Nullable String after) {
+    Change change =
+        changes.save(new Change(who.accountId(), clock.now(), lifter.id(), slot.id(), before, after));
+    return new Outcome.Done(slot, change.id());
+  }
+
+  private String said(Slot slot) {
+    return json.writeValueAsString(
+        new Said(slot.sessionId(), slot.position(), slot.kind(), slot.lift().key(), slot.work()));
+  }
+
+  private @Nullable Said read(@Nullable String text) {
+    return text == null ? null : json.readValue(text, Said.class);
+  }
+
+  private static Lift lift(Said said) {
+    return Lift.ofKey(said.lift()).orElseThrow();
+  }
+
+  private static String normal(String work) {
+    return WorkLine.parse(work).line().toString();
+  }
+}

@@ -1,0 +1,108 @@
+package org.yarbel.web.card;
+
+import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import jakarta.servlet.http.HttpServletResponse;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.log.Entry;
+
+/** The Card's page and the entries made on it. */
+@Controller
+class CardController {
+  private final CardService cards;
+  private final CardJson json;
+
+  CardController(CardService cards, CardJson json) {
+    this.cards = cards;
+    this.json = json;
+  }
+
+  @GetMapping("/sessions/{id}/card")
+  String page(@PathVariable long id, @RequestParam(required = false) @Nullable String set,
+      @AuthenticationPrincipal SignedIn who, Model model) {
+    model.addAllAttributes(shown(id, who, set, null, null));
+    return "card/page";
+  }
+
+  @PostMapping("/sessions/{id}/sets")
+  ModelAndView log(@PathVariable long id, @ModelAttribute EntryForm form, @AuthenticationPrincipal SignedIn who,
+      HtmxRequest htmx, HttpServletResponse response) {
+    response.addHeader(HttpHeaders.VARY, "HX-Request");
+    if (form.clear()) {
+      cards.clear(id, who, form.slot() == null ? 0 : form.slot(),
+          new LoggedSet.Place(form.part() == null ? 0 : form.part(), form.set() == null ? 0 : form.set()));
+      return kept(id, who, htmx, form.panel());
+    }
+    EntryForm.Checked checked = form.check(cards.open(id, who).document().unit());
+    if (checked.entry().isEmpty()) {
+      return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
+          filled(form, checked.errors(), null, null));
+    }
+    CardService.Outcome outcome = write(id, who, checked.entry().get(), form.sure() != null);
+    if (outcome instanceof CardService.Outcome.Changed changed) {
+      return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
+          "Meanwhile this set was logged as " + changed.now().words() + ". Yours is still in the fields: log it to replace that."));
+    }
+    if (outcome instanceof CardService.Outcome.Doubt doubt) {
+      return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
+          filled(form, Map.of(), doubt.question(), null));
+    }
+    return kept(id, who, htmx, null);
+  }
+
+  // Two entries at the same moment: the second finds the first's row and is answered by what it says.
+  private CardService.Outcome write(long id, SignedIn who, Entry entry, boolean sure) {
+    try {
+      return cards.log(id, who, entry, sure);
+    } catch (DataIntegrityViolationException | OptimisticLockingFailureException meanwhile) {
+      return cards.log(id, who, entry, sure);
+    }
+  }
+
+  private ModelAndView kept(long id, SignedIn who, HtmxRequest htmx, @Nullable String panel) {
+    return htmx.isHtmxRequest()
+        ? new ModelAndView("card/page :: card", shown(id, who, panel, null, null))
+        : new ModelAndView("redirect:/sessions/" + id + "/card" + (panel == null ? "" : "?set=" + panel));
+  }
+
+  private ModelAndView refused(long id, SignedIn who, EntryForm form, HtmxRequest htmx, HttpStatus status,
+      CardView.Filled filled) {
+    ModelAndView page = new ModelAndView(htmx.isHtmxRequest() ? "card/page :: card" : "card/page",
+        shown(id, who, null, form.panel(), filled));
+    page.setStatus(status);
+    return page;
+  }
+
+  private Map<String, Object> shown(long id, SignedIn who, @Nullable String open, @Nullable String refusedPanel,
+      CardView.@Nullable Filled refused) {
+    CardView view = CardView.of(cards.open(id, who), open, refusedPanel, refused);
+    return Map.of("card", view, "tables", json.writeAny(view.tables()), "coach", who.coach());
+  }
+
+  private static CardView.Filled filled(EntryForm form, Map<String, String> errors,
+      @Nullable String question, @Nullable String changed) {
+    String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
+    return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,
+        errors, question, changed);
+  }
+
+  private static String text(@Nullable String typed) {
+    return typed == null ? "" : typed;
+  }
+}

@@ -1,0 +1,108 @@
+package org.yarbel.web.card;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.BackOffTable;
+import org.yarbel.core.card.Caution;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.RampStep;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.Resolver;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.NotationException;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotKind;
+
+/**
+ * What an issued card holds: everything a phone needs to show and log the session without a network, and everything
+ * the server needs to work it out again as it stood. It is stored as JSON and never changed.
+ *
+ * @param number of the card, from 1; 0 for a look ahead that was not issued
+ * @param numbers the maxes of all the lifter's lifts, by key, as they stood
+ * @param numbersOn the day of the newest log each estimate knew, by key
+ * @param chart percent(reps 1–12, RPE 10–6 in halves), rows by RPE, null beyond 15 reps to failure
+ */
+public record CardDocument(
+    int number,
+    LocalDate day,
+    MassUnit unit,
+    @Nullable Mass bodyMass,
+    Kit kit,
+    Map<String, MaxNumbers> numbers,
+    Map<String, LocalDate> numbersOn,
+    List<CardSlot> slots,
+    List<List<@Nullable Double>> chart) {
+  /**
+   * One line of work with its sets as planned.
+   *
+   * @param problem why the line cannot be worked out; null when it can
+   * @param last the heaviest load of the lift's last day; null without one
+   */
+  public record CardSlot(
+      long slotId,
+      SlotKind kind,
+      String lift,
+      String work,
+      Basis basis,
+      List<RampStep> ramp,
+      List<ResolvedSet> sets,
+      List<BackOffTable> tables,
+      List<Caution> cautions,
+      @Nullable String problem,
+      @Nullable Mass last) {}
+
+  /**
+   * Works a session out as a card.
+   *
+   * @param last the heaviest load of each lift's last day, by its key
+   * @param kept lines that stay as they were issued before, by slot
+   */
+  public static CardDocument of(int number, LocalDate day, LifterContext context, Map<String, LocalDate> numbersOn,
+      List<Slot> plan, Map<String, Mass> last, Map<Long, CardSlot> kept) {
+    List<CardSlot> slots = new ArrayList<>();
+    for (Slot slot : plan) {
+      CardSlot keep = kept.get(slot.id());
+      slots.add(keep != null ? keep : cardSlot(slot, context, last.get(slot.lift().key())));
+    }
+    return new CardDocument(number, day, context.unit(), context.bodyMass(), context.kit(), context.numbers(), numbersOn,
+        slots, effortRows());
+  }
+
+  private static CardSlot cardSlot(Slot slot, LifterContext context, @Nullable Mass last) {
+    Lift lift = slot.lift();
+    try {
+      Resolver.Request request = context.request(lift, WorkLine.parse(slot.work()));
+      ResolvedLine line = Resolver.resolve(request);
+      return new CardSlot(slot.id(), slot.kind(), lift.key(), slot.work(), context.basis(lift), line.ramp(),
+          line.sets(), BackOffTable.of(request), line.cautions(), null, last);
+    } catch (NotationException wrong) {
+      return new CardSlot(slot.id(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(),
+          List.of(), List.of(), List.of(), wrong.problems().get(0).message(), last);
+    }
+  }
+
+  private static List<List<@Nullable Double>> effortRows() {
+    List<List<@Nullable Double>> rows = new ArrayList<>();
+    for (int halves = 20; halves >= 12; halves--) {
+      List<@Nullable Double> row = new ArrayList<>();
+      for (int reps = 1; reps <= 12; reps++) {
+        OptionalDouble fraction = EffortChart.HOUSE.fraction(reps, halves / 2.0);
+        row.add(fraction.isEmpty() ? null : Double.valueOf(100 * fraction.getAsDouble()));
+      }
+      rows.add(row);
+    }
+    return rows;
+  }
+}

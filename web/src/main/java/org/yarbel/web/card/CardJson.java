@@ -1,0 +1,57 @@
+package org.yarbel.web.card;
+
+import org.springframework.stereotype.Component;
+import org.yarbel.core.mass.Mass;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.deser.std.StdDeserializer;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.ser.std.StdSerializer;
+
+/** Writes and reads card documents; a mass is its exact text, such as {@code "182.5 kg"}. */
+@Component
+public class CardJson {
+  private final JsonMapper mapper = JsonMapper.builder()
+      .addModule(new SimpleModule().addSerializer(new MassWriter()).addDeserializer(Mass.class, new MassReader()))
+      .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+      .build();
+
+  String write(CardDocument document) {
+    return mapper.writeValueAsString(document);
+  }
+
+  CardDocument read(String json) {
+    return mapper.readValue(json, CardDocument.class);
+  }
+
+  /** Anything else a page hands to its script, with masses written the same way. */
+  String writeAny(Object value) {
+    return mapper.writeValueAsString(value);
+  }
+
+  private static final class MassWriter extends StdSerializer<Mass> {
+    MassWriter() {
+      super(Mass.class);
+    }
+
+    @Override
+    public void serialize(Mass mass, JsonGenerator out, SerializationContext context) {
+      out.writeString(mass.toString());
+    }
+  }
+
+  private static final class MassReader extends StdDeserializer<Mass> {
+    MassReader() {
+      super(Mass.class);
+    }
+
+    @Override
+    public Mass deserialize(JsonParser in, DeserializationContext context) {
+      return Mass.parse(in.getString());
+    }
+  }
+}

@@ -1,0 +1,193 @@
+package org.yarbel.web.card;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.EntryDoubt;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.Role;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Places;
+import org.yarbel.web.log.Tracking;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.problem.NotFound;
+
+/** Opens cards and writes down what was lifted from them. */
+@Service
+public class CardService {
+  private final TrainingSessionRepository sessions;
+  private final LifterRepository lifters;
+  private final LoggedSetRepository sets;
+  private final Issuing issuing;
+  private final Places places;
+  private final Tracking tracking;
+  private final ClubClock clock;
+
+  CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, Issuing issuing,
+      Places places, Tracking tracking, ClubClock clock) {
+    this.sessions = sessions;
+    this.lifters = lifters;
+    this.sets = sets;
+    this.issuing = issuing;
+    this.places = places;
+    this.tracking = tracking;
+    this.clock = clock;
+  }
+
+  /** A card with what was logged so far. */
+  record Card(TrainingSession session, Lifter lifter, CardDocument document, List<LoggedSetRow> logged,
+      Map<Long, ResolvedLine> lines) {
+    boolean issued() {
+      return document.number() > 0;
+    }
+  }
+
+  /** What became of an entry. */
+  sealed interface Outcome {
+    /** Written down, or known already from the same entry sent before. */
+    record Kept() implements Outcome {}
+
+    /** The set was logged meanwhile, differently; nothing was changed. */
+    record Changed(LoggedSetRow now) implements Outcome {}
+
+    /** It looks like a slip; nothing was changed. */
+    record Doubt(String question) implements Outcome {}
+  }
+
+  /** Opens a card; on its day or later this issues it. */
+  @Transactional
+  public Card open(long sessionId, SignedIn who) {
+    TrainingSession session = session(sessionId, who);
+    Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
+    boolean due = !session.day().isAfter(clock.today());
+    CardDocument document =
+        due ? issuing.newestOrIssue(session, lifter) : issuing.newestOrLookAhead(session, lifter);
+    return card(session, lifter, document);
+  }
+
+  private TrainingSession session(long sessionId, SignedIn who) {
+    return sessions.findById(sessionId).filter(s -> who.maySee(s.lifterId())).orElseThrow(NotFound::new);
+  }
+
+  private Card card(TrainingSession session, Lifter lifter, CardDocument document) {
+    List<LoggedSetRow> logged = sets.ofSession(session.id());
+    Map<Long, ResolvedLine> lines = new HashMap<>();
+    for (CardDocument.CardSlot slot : document.slots()) {
+      if (slot.problem() == null) {
+        lines.put(slot.slotId(), line(document, slot, logged.stream().filter(l -> l.slotId() == slot.slotId()).toList()));
+      }
+    }
+    return new Card(session, lifter, document, logged, lines);
+  }
+
+  /** The line as it stood when it was issued, with what was done. */
+  private ResolvedLine line(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> logged) {
+    Lift lift = Lift.ofKey(slot.lift()).orElseThrow();
+    Map<String, Basis> bases = Map.of(slot.lift(), slot.basis());
+    LifterContext context = new LifterContext(document.unit(), document.bodyMass(), document.numbers(), bases,
+        document.kit(), places.loadables(document.kit()));
+    ResolvedLine line = context.resolve(lift, slot.work(), logged.stream().map(LoggedSetRow::loggedSet).toList());
+    // the ramp stays as issued: it was warmed up on before anything was logged
+    return new ResolvedLine(line.notation(), slot.ramp(), line.sets(), line.today(), line.cautions());
+  }
+
+  /** Writes an entry down, once however often it is sent, and lets the tracked max follow. */
+  @Transactional
+  public Outcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
+    TrainingSession session = session(sessionId, who);
+    if (sets.findByEntryKey(entry.key()).isPresent()) {
+      return new Outcome.Kept();
+    }
+    Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
+    issuing.newestOrIssue(session, lifter);
+    CardDocument document = issuing.numbered(sessionId, Math.max(entry.issue(), 1)).orElseThrow(NotFound::new);
+    List<LoggedSetRow> logged = new ArrayList<>(sets.ofSession(sessionId));
+    Optional<LoggedSetRow> existing = at(logged, entry);
+    if (existing.isPresent() && existing.get().version() != entry.seen() && !same(existing.get(), entry)) {
+      return new Outcome.Changed(existing.get());
+    }
+    CardDocument.CardSlot slot =
+        document.slots().stream().filter(s -> s.slotId() == entry.slotId()).findFirst().orElseThrow(NotFound::new);
+    existing.ifPresent(logged::remove);
+    ResolvedSet asked = asked(document, slot, logged, entry.place());
+    Mass bar = Lift.ofKey(slot.lift()).orElseThrow().onBar() ? document.kit().bar() : Mass.ofNanograms(0, document.unit());
+    Optional<String> doubt = asked.load() == null ? Optional.empty() : EntryDoubt.about(entry.load(), asked.load(), bar);
+    if (doubt.isPresent() && !sure && entry.reps() > 0) {
+      return new Outcome.Doubt(doubt.get());
+    }
+    LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(
+        lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), session.day()));
+    row.write(entry, toFailure(asked, entry.rpe()), asked.load(), asked.reps(), clock.now());
+    sets.saveAndFlush(row);
+    tracking.rerun(lifter, slot.lift());
+    return new Outcome.Kept();
+  }
+
+  /** Takes an entry back: the set counts as not done. */
+  @Transactional
+  public void clear(long sessionId, SignedIn who, long slotId, LoggedSet.Place place) {
+    TrainingSession session = session(sessionId, who);
+    sets.ofSession(sessionId).stream()
+        .filter(row -> row.slotId() == slotId && placeOf(row).equals(place))
+        .findFirst()
+        .ifPresent(row -> {
+          sets.delete(row);
+          sets.flush();
+          Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
+          tracking.rerun(lifter, row.lift());
+        });
+  }
+
+  private ResolvedSet asked(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> others,
+      LoggedSet.Place place) {
+    List<LoggedSetRow> ofSlot = others.stream().filter(l -> l.slotId() == slot.slotId()).toList();
+    if (slot.problem() != null) {
+      throw new NotFound();
+    }
+    return line(document, slot, ofSlot).sets().stream()
+        .filter(s -> s.part() == place.part() && s.set() == place.set())
+        .findFirst()
+        .orElseThrow(NotFound::new);
+  }
+
+  // An open set without a cap that was rated 10 went on until nothing was left.
+  private static boolean toFailure(ResolvedSet asked, @Nullable Rpe rpe) {
+    boolean open = asked.role() == Role.OPEN || asked.role() == Role.PLUS;
+    return open && "form".equals(asked.stop()) && Rpe.MAX.equals(rpe);
+  }
+
+  private static Optional<LoggedSetRow> at(List<LoggedSetRow> logged, Entry entry) {
+    return logged.stream()
+        .filter(row -> row.slotId() == entry.slotId() && placeOf(row).equals(entry.place()))
+        .findFirst();
+  }
+
+  private static LoggedSet.Place placeOf(LoggedSetRow row) {
+    LoggedSet set = row.loggedSet();
+    return new LoggedSet.Place(set.part(), set.set());
+  }
+
+  private static boolean same(LoggedSetRow row, Entry entry) {
+    return row.load().equals(entry.load()) && row.reps() == entry.reps()
+        && java.util.Objects.equals(row.rpe(), entry.rpe());
+  }
+}

@@ -1,0 +1,139 @@
+package org.yarbel.web.card;
+
+import java.math.BigDecimal;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.log.Entry;
+
+/**
+ * What was typed of one set, as it came. {@link #check} turns it into an {@link Entry} or into a sentence for every
+ * field that cannot be.
+ *
+ * @param outcome {@code done}, {@code missed} (no good rep), or {@code clear} (not done after all)
+ * @param sure set when a doubt was asked and answered
+ */
+record EntryForm(
+    @Nullable String key,
+    @Nullable Long slot,
+    @Nullable Integer part,
+    @Nullable Integer set,
+    @Nullable Integer issue,
+    @Nullable Integer seen,
+    @Nullable String load,
+    @Nullable String reps,
+    @Nullable String rpe,
+    @Nullable String flagged,
+    @Nullable String outcome,
+    @Nullable String sure) {
+  private static final int MOST_REPS = 100;
+
+  /** An entry, or what is wrong with each field. */
+  record Checked(Optional<Entry> entry, Map<String, String> errors) {}
+
+  Checked check(MassUnit unit) {
+    Map<String, String> errors = new LinkedHashMap<>();
+    Mass mass = mass(unit, errors);
+    int count = missed() ? 0 : reps(errors);
+    Rpe rating = rating(errors);
+    UUID entryKey = entryKey(errors);
+    if (!errors.isEmpty()) {
+      return new Checked(Optional.empty(), errors);
+    }
+    Entry entry = new Entry(entryKey, whole(slot), new LoggedSet.Place(number(part), number(set)), number(issue),
+        seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null);
+    return new Checked(Optional.of(entry), errors);
+  }
+
+  boolean missed() {
+    return "missed".equals(outcome);
+  }
+
+  boolean clear() {
+    return "clear".equals(outcome);
+  }
+
+  /** The id of the panel that was filled in. */
+  String panel() {
+    return whole(slot) + "-" + number(part) + "-" + number(set);
+  }
+
+  private Mass mass(MassUnit unit, Map<String, String> errors) {
+    Mass none = Mass.ofNanograms(0, unit);
+    BigDecimal amount = decimal(load);
+    if (amount == null) {
+      errors.put("load", "Write the load as a number, such as 182.5.");
+      return none;
+    }
+    if (amount.signum() < 0 || amount.compareTo(BigDecimal.valueOf(3000)) > 0
+        || Mass.of(amount, unit).compareTo(Mass.of("1000", MassUnit.KG)) > 0) {
+      errors.put("load", "The load must be from 0 to 1000 kg but was " + shown(amount) + " " + unit + ".");
+      return none;
+    }
+    return Mass.of(amount, unit);
+  }
+
+  private int reps(Map<String, String> errors) {
+    BigDecimal count = decimal(reps);
+    if (count == null || count.stripTrailingZeros().scale() > 0) {
+      errors.put("reps", "Write the good reps as a whole number, such as 5.");
+      return 0;
+    }
+    if (count.signum() < 0 || count.compareTo(BigDecimal.valueOf(MOST_REPS)) > 0) {
+      errors.put("reps", "The reps must be from 0 to 100 but were " + shown(count) + ".");
+      return 0;
+    }
+    return count.intValueExact();
+  }
+
+  private @Nullable Rpe rating(Map<String, String> errors) {
+    if (rpe == null || rpe.isBlank()) {
+      return null;
+    }
+    BigDecimal value = decimal(rpe);
+    try {
+      if (value != null) {
+        return Rpe.of(value.doubleValue());
+      }
+      errors.put("rpe", "Write the RPE as a number from 6 to 10, or leave it out.");
+    } catch (IllegalArgumentException refused) {
+      errors.put("rpe", refused.getMessage() + ".");
+    }
+    return null;
+  }
+
+  private UUID entryKey(Map<String, String> errors) {
+    try {
+      return UUID.fromString(key == null ? "" : key);
+    } catch (IllegalArgumentException notAKey) {
+      errors.put("load", "This page is too old to log from: open the card again.");
+      return new UUID(0, 0);
+    }
+  }
+
+  private static @Nullable BigDecimal decimal(@Nullable String text) {
+    String plain = text == null ? "" : text.strip().replace(',', '.').replace('−', '-');
+    if (plain.isEmpty() || plain.length() > 12 || !plain.matches("-?\\d+(\\.\\d*)?")) {
+      return null;
+    }
+    return new BigDecimal(plain.endsWith(".") ? plain.substring(0, plain.length() - 1) : plain);
+  }
+
+  private static String shown(BigDecimal number) {
+    return number.stripTrailingZeros().toPlainString();
+  }
+
+  private static long whole(@Nullable Long number) {
+    return number == null ? 0 : number;
+  }
+
+  private static int number(@Nullable Integer number) {
+    return number == null ? 0 : number;
+  }
+}

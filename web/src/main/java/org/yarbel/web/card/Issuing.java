@@ -1,0 +1,121 @@
+package org.yarbel.web.card;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.LiftNumbersRepository;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.plan.TrainingSession;
+
+/**
+ * Issues cards. A card is issued when it is first opened on its day or later, or at its first logged set; before that a
+ * look at it works everything out afresh. A coach's change to an issued card issues the next number; lines with sets
+ * logged stay as they were.
+ */
+@Service
+public class Issuing {
+  private final CardIssueRepository issues;
+  private final SlotRepository slots;
+  private final LoggedSetRepository sets;
+  private final LiftNumbersRepository numbers;
+  private final LifterContexts contexts;
+  private final CardJson json;
+  private final ClubClock clock;
+
+  Issuing(CardIssueRepository issues, SlotRepository slots, LoggedSetRepository sets, LiftNumbersRepository numbers,
+      LifterContexts contexts, CardJson json, ClubClock clock) {
+    this.issues = issues;
+    this.slots = slots;
+    this.sets = sets;
+    this.numbers = numbers;
+    this.contexts = contexts;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** The newest issued card, or a look ahead with number 0 when none was issued. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  CardDocument newestOrLookAhead(TrainingSession session, Lifter lifter) {
+    return newest(session.id()).orElseGet(() -> document(session, lifter, 0, Map.of()));
+  }
+
+  /** The newest issued card; issues the first when there is none. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  CardDocument newestOrIssue(TrainingSession session, Lifter lifter) {
+    return newest(session.id()).orElseGet(() -> issue(session, lifter, 1, Map.of()));
+  }
+
+  /** Issues the next number when the card was issued before; lines with sets logged stay as they were issued. */
+  @Transactional
+  public void planChanged(TrainingSession session, Lifter lifter) {
+    newest(session.id()).ifPresent(old -> {
+      Set<Long> begun = sets.ofSession(session.id()).stream().map(LoggedSetRow::slotId).collect(Collectors.toSet());
+      Map<Long, CardDocument.CardSlot> kept = old.slots().stream()
+          .filter(slot -> begun.contains(slot.slotId()))
+          .collect(Collectors.toMap(CardDocument.CardSlot::slotId, slot -> slot));
+      issue(session, lifter, old.number() + 1, kept);
+    });
+  }
+
+  /** The card of a number. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  Optional<CardDocument> numbered(long sessionId, int number) {
+    return issues.findBySessionIdAndNumber(sessionId, number).map(issue -> json.read(issue.document()));
+  }
+
+  private Optional<CardDocument> newest(long sessionId) {
+    return issues.findFirstBySessionIdOrderByNumberDesc(sessionId).map(issue -> json.read(issue.document()));
+  }
+
+  private CardDocument issue(TrainingSession session, Lifter lifter, int number, Map<Long, CardDocument.CardSlot> kept) {
+    CardDocument document = document(session, lifter, number, kept);
+    store(session.id(), document);
+    return document;
+  }
+
+  /** Stores a card as issued. */
+  @Transactional
+  public void store(long sessionId, CardDocument document) {
+    issues.save(new CardIssue(sessionId, document.number(), clock.now(), json.write(document)));
+  }
+
+  private CardDocument document(TrainingSession session, Lifter lifter, int number, Map<Long, CardDocument.CardSlot> kept) {
+    LifterContext context = contexts.of(lifter);
+    List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
+    Map<String, Mass> last = lastLoads(lifter, plan, session.day());
+    return CardDocument.of(number, session.day(), context, numbersOn(lifter), plan, last, kept);
+  }
+
+  private Map<String, LocalDate> numbersOn(Lifter lifter) {
+    Map<String, LocalDate> days = new HashMap<>();
+    for (LiftNumbers own : numbers.findByLifterIdIn(List.of(lifter.id()))) {
+      if (own.estimateOn() != null) {
+        days.put(own.lift(), own.estimateOn());
+      }
+    }
+    return days;
+  }
+
+  private Map<String, Mass> lastLoads(Lifter lifter, List<Slot> plan, LocalDate before) {
+    Set<String> lifts = plan.stream().map(slot -> slot.lift().key()).collect(Collectors.toSet());
+    return lifts.isEmpty() ? Map.of() : sets.lastLoads(lifter.id(), lifts, before).stream()
+        .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift,
+            last -> Mass.ofNanograms(last.getLoadNg(), lifter.unit())));
+  }
+}

@@ -1,0 +1,44 @@
+package org.yarbel.web.club;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import java.time.ZoneId;
+import org.yarbel.core.mass.MassUnit;
+
+/** A club. Its zone decides what day it is. */
+@Entity
+public class Club {
+  @Id private long id;
+  private String name = "";
+  private String zone = "UTC";
+
+  @Enumerated(EnumType.STRING)
+  private MassUnit unit = MassUnit.KG;
+
+  protected Club() {}
+
+  public Club(long id, String name, ZoneId zone, MassUnit unit) {
+    this.id = id;
+    this.name = name;
+    this.zone = zone.getId();
+    this.unit = unit;
+  }
+
+  public long id() {
+    return id;
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public ZoneId zone() {
+    return ZoneId.of(zone);
+  }
+
+  public MassUnit unit() {
+    return unit;
+  }
+}

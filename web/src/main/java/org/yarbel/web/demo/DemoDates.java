@@ -1,0 +1,34 @@
+package org.yarbel.web.demo;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** Moves every date of a club by whole weeks. Plain SQL, which names the club itself. */
+final class DemoDates {
+  private static final Pattern DAY = Pattern.compile("\"(\\d{4}-\\d{2}-\\d{2})\"");
+  private static final List<String> MOVES = List.of(
+      "update training_session set day = day + 7 * :weeks where club_id = :club",
+      "update logged_set set day = day + 7 * :weeks, logged_at = logged_at + make_interval(weeks => :weeks) where club_id = :club",
+      "update tracked_point set day = day + 7 * :weeks where club_id = :club",
+      "update lift_numbers set tested_on = tested_on + 7 * :weeks, goal_on = goal_on + 7 * :weeks, "
+          + "estimate_on = estimate_on + 7 * :weeks where club_id = :club",
+      "update demo_week set monday = monday + 7 * :weeks where club_id = :club");
+
+  private DemoDates() {}
+
+  static void move(JdbcClient jdbc, long clubId, int weeks) {
+    MOVES.forEach(sql -> jdbc.sql(sql).param("weeks", weeks).param("club", clubId).update());
+    record Issue(long id, String document) {}
+    jdbc.sql("select id, document from card_issue where club_id = :club").param("club", clubId).query(Issue.class).list()
+        .forEach(issue -> jdbc.sql("update card_issue set document = :document where club_id = :club and id = :id")
+            .param("document", moved(issue.document(), weeks)).param("club", clubId).param("id", issue.id()).update());
+  }
+
+  /** The same document with every day in it moved: the only texts of that shape are days. */
+  static String moved(String document, int weeks) {
+    return DAY.matcher(document)
+        .replaceAll(found -> "\"" + LocalDate.parse(found.group(1)).plusWeeks(weeks) + "\"");
+  }
+}

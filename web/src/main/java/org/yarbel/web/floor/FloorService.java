@@ -1,0 +1,117 @@
+package org.yarbel.web.floor;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.web.board.LineView;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.log.TrackedPoint;
+import org.yarbel.web.log.TrackedPointRepository;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.skyline.Sparkline;
+
+/** Reads the Floor in a fixed number of queries, however many lifters train. */
+@Service
+class FloorService {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
+  private static final DateTimeFormatter NEXT = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+  private static final int SPARK_WEEKS = 8;
+  private static final Limit MOST_LIFTERS = Limit.of(300);
+
+  private final LifterRepository lifters;
+  private final TrainingSessionRepository sessions;
+  private final SlotRepository slots;
+  private final LoggedSetRepository log;
+  private final TrackedPointRepository points;
+  private final LifterContexts contexts;
+  private final ClubClock clock;
+
+  FloorService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
+      LoggedSetRepository log, TrackedPointRepository points, LifterContexts contexts, ClubClock clock) {
+    this.lifters = lifters;
+    this.sessions = sessions;
+    this.slots = slots;
+    this.log = log;
+    this.points = points;
+    this.contexts = contexts;
+    this.clock = clock;
+  }
+
+  /** The Floor with the lifters whose name contains a text; all of them for an empty one. */
+  @Transactional(readOnly = true)
+  FloorView floor(String find) {
+    LocalDate today = clock.today();
+    String part = find.strip().toLowerCase(Locale.ROOT).replace("!", "!!").replace("%", "!%").replace("_", "!_");
+    List<Lifter> found = lifters.named(part, MOST_LIFTERS);
+    List<Long> ids = found.stream().map(Lifter::id).toList();
+    Map<Long, TrainingSession> training = sessions.findByDay(today).stream()
+        .collect(Collectors.toMap(TrainingSession::lifterId, s -> s));
+    List<Long> sessionIds = training.values().stream().map(TrainingSession::id).toList();
+    Map<Long, List<Slot>> work = slots.findBySessionIdInOrderByPositionAscIdAsc(sessionIds).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, Long> logged = log.counts(sessionIds).stream().collect(Collectors.toMap(
+        LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
+    Map<Long, List<TrackedPoint>> tracked = points.since(ids, mainLifts(), today.minusWeeks(SPARK_WEEKS)).stream()
+        .collect(Collectors.groupingBy(TrackedPoint::lifterId));
+    Map<Long, LocalDate> next = sessions.nextDays(ids, today.plusDays(1)).stream().collect(Collectors.toMap(
+        TrainingSessionRepository.NextDay::getLifterId, TrainingSessionRepository.NextDay::getDay));
+    Map<Long, LifterContext> byLifter = contexts.of(found.stream().filter(l -> training.containsKey(l.id())).toList());
+    List<FloorView.TodayView> todays = new ArrayList<>();
+    List<FloorView.OtherView> others = new ArrayList<>();
+    for (Lifter lifter : found) {
+      List<FloorView.MainLift> lifts = mainLifts(lifter, tracked.getOrDefault(lifter.id(), List.of()));
+      TrainingSession session = training.get(lifter.id());
+      if (session != null) {
+        todays.add(new FloorView.TodayView(lifter.id(), lifter.name(), lifter.unit().symbol(), session.id(),
+            work.getOrDefault(session.id(), List.of()).stream().map(s -> line(s, byLifter.get(lifter.id()))).toList(),
+            logged.getOrDefault(session.id(), 0L), lifts));
+      } else {
+        LocalDate day = next.get(lifter.id());
+        others.add(new FloorView.OtherView(lifter.id(), lifter.name(),
+            day == null ? "nothing planned" : NEXT.format(day), lifts));
+      }
+    }
+    return new FloorView(DAY.format(today), find, todays, others, !found.isEmpty() || !find.isBlank());
+  }
+
+  private static FloorView.WorkView line(Slot slot, LifterContext context) {
+    LineView line = LineView.of(context, slot.lift(), slot.work());
+    return new FloorView.WorkView(slot.lift().name(), slot.work(), String.join(" · ", line.loads()),
+        line.wrong() ? line.problems().get(0) : null);
+  }
+
+  private static List<String> mainLifts() {
+    return Lift.contestLifts().stream().map(Lift::key).toList();
+  }
+
+  private static List<FloorView.MainLift> mainLifts(Lifter lifter, List<TrackedPoint> tracked) {
+    List<FloorView.MainLift> lifts = new ArrayList<>();
+    for (Lift lift : Lift.contestLifts()) {
+      List<Mass> estimates = tracked.stream()
+          .filter(p -> p.lift().equals(lift.key()) && p.estimate(lifter.unit()) != null)
+          .map(p -> java.util.Objects.requireNonNull(p.estimate(lifter.unit())))
+          .toList();
+      String newest = estimates.isEmpty() ? "" : estimates.get(estimates.size() - 1).amountIn(lifter.unit(), 0).toPlainString();
+      lifts.add(new FloorView.MainLift(lift.name(), newest,
+          Sparkline.of(estimates.stream().map(m -> m.amountIn(lifter.unit(), 3).doubleValue()).toList(), 84, 24)));
+    }
+    return lifts;
+  }
+}

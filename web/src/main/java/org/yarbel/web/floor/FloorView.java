@@ -1,0 +1,29 @@
+package org.yarbel.web.floor;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.web.skyline.Sparkline;
+
+/**
+ * The start of the day.
+ *
+ * @param today who trains today
+ * @param others everybody else that was looked for
+ */
+record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, boolean anyLifter) {
+  /** A lifter who trains today. */
+  record TodayView(long lifterId, String name, String unit, long sessionId, List<WorkView> work, long logged, List<MainLift> lifts) {
+    String state() {
+      return logged == 0 ? "not begun" : logged + (logged == 1 ? " set logged" : " sets logged");
+    }
+  }
+
+  /** One line of a session, with its loads. */
+  record WorkView(String lift, String work, String loads, @Nullable String problem) {}
+
+  /** A main lift's tracked max over the last weeks. */
+  record MainLift(String name, String estimate, Sparkline line) {}
+
+  /** A lifter who does not train today. */
+  record OtherView(long lifterId, String name, String next, List<MainLift> lifts) {}
+}

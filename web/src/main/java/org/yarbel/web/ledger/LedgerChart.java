@@ -1,0 +1,141 @@
+package org.yarbel.web.ledger;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.log.TrackedPoint;
+
+/**
+ * Raw estimates as dots, the tracked max as a line with its band of one sd.
+ *
+ * @param line the points of the tracked line
+ * @param band the outline of the band
+ * @param text what it shows, in words
+ */
+record LedgerChart(double width, double height, List<Dot> dots, String line, String band, List<Tick> rows,
+    List<Tick> columns, String text) {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final double LEFT = 44;
+  private static final double BOTTOM = 24;
+  private static final double TOP = 8;
+  private static final double RIGHT = 14;
+
+  /** One day's raw estimate. */
+  record Dot(double x, double y, String label) {}
+
+  /** A line of the grid with its label. */
+  record Tick(double at, String label) {}
+
+  boolean empty() {
+    return dots.isEmpty();
+  }
+
+  static LedgerChart of(List<TrackedPoint> points, MassUnit unit, double width, double height) {
+    if (points.isEmpty()) {
+      return new LedgerChart(width, height, List.of(), "", "", List.of(), List.of(), "");
+    }
+    Scale scale = new Scale(points, unit, width, height);
+    List<Dot> dots = points.stream().map(p -> new Dot(scale.x(p.day()), scale.y(value(p.raw(unit), unit)),
+        DAY.format(p.day()) + ": " + p.raw(unit).amountIn(unit, 1).toPlainString() + " " + unit)).toList();
+    StringBuilder line = new StringBuilder();
+    List<String> upper = new ArrayList<>();
+    List<String> lower = new ArrayList<>();
+    for (TrackedPoint point : points) {
+      Mass estimate = point.estimate(unit);
+      if (estimate != null) {
+        double max = value(estimate, unit);
+        double sd = value(Objects.requireNonNull(point.sd(unit)), unit);
+        double x = scale.x(point.day());
+        line.append(x).append(',').append(scale.y(max)).append(' ');
+        upper.add(x + "," + scale.y(max + sd));
+        lower.add(0, x + "," + scale.y(max - sd));
+      }
+    }
+    TrackedPoint last = points.get(points.size() - 1);
+    Mass now = last.estimate(unit);
+    String text = points.size() + " days with an estimate from " + DAY.format(points.get(0).day()) + " to "
+        + DAY.format(last.day()) + (now == null ? "" : "; tracked now at " + now.amountIn(unit, 1).toPlainString() + " " + unit);
+    upper.addAll(lower);
+    return new LedgerChart(width, height, dots, line.toString().strip(), String.join(" ", upper), scale.rows(),
+        scale.columns(), text);
+  }
+
+  private static double value(Mass mass, MassUnit unit) {
+    return mass.amountIn(unit, 3).doubleValue();
+  }
+
+  private static double round(double value) {
+    return Math.rint(value * 10) / 10;
+  }
+
+  /** From days and masses to places in the picture. */
+  private static final class Scale {
+    private final LocalDate from;
+    private final long days;
+    private final double low;
+    private final double high;
+    private final double step;
+    private final double width;
+    private final double height;
+
+    Scale(List<TrackedPoint> points, MassUnit unit, double width, double height) {
+      this.width = width;
+      this.height = height;
+      this.from = points.get(0).day();
+      this.days = Math.max(ChronoUnit.DAYS.between(from, points.get(points.size() - 1).day()), 1);
+      double least = Double.MAX_VALUE;
+      double most = 0;
+      for (TrackedPoint point : points) {
+        double raw = value(point.raw(unit), unit);
+        Mass estimate = point.estimate(unit);
+        double mid = estimate == null ? raw : value(estimate, unit);
+        double sd = estimate == null ? 0 : value(Objects.requireNonNull(point.sd(unit)), unit);
+        least = Math.min(least, Math.min(raw, mid - sd));
+        most = Math.max(most, Math.max(raw, mid + sd));
+      }
+      this.step = step(most - least);
+      this.low = Math.floor(least / step) * step;
+      this.high = Math.max(Math.ceil(most / step) * step, low + step);
+    }
+
+    private static double step(double span) {
+      for (double step : new double[] {1, 2.5, 5, 10, 20, 25, 50, 100}) {
+        if (span / step <= 5) {
+          return step;
+        }
+      }
+      return 200;
+    }
+
+    double x(LocalDate day) {
+      return round(LEFT + (width - LEFT - RIGHT) * ChronoUnit.DAYS.between(from, day) / days);
+    }
+
+    double y(double value) {
+      return round(height - BOTTOM - (value - low) / (high - low) * (height - BOTTOM - TOP));
+    }
+
+    List<Tick> rows() {
+      List<Tick> rows = new ArrayList<>();
+      for (double value = low; value <= high + step / 2; value += step) {
+        rows.add(new Tick(y(value), java.math.BigDecimal.valueOf(round(value)).stripTrailingZeros().toPlainString()));
+      }
+      return rows;
+    }
+
+    List<Tick> columns() {
+      List<Tick> columns = new ArrayList<>();
+      long gap = Math.max(days / 5, 1);
+      for (long day = 0; day <= days; day += gap) {
+        columns.add(new Tick(x(from.plusDays(day)), DAY.format(from.plusDays(day))));
+      }
+      return columns;
+    }
+  }
+}

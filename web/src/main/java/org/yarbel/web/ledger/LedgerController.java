@@ -1,0 +1,125 @@
+package org.yarbel.web.ledger;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.LiftNumbersRepository;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.TrackedPointRepository;
+import org.yarbel.web.problem.NotFound;
+
+/** The Ledger: a page of the sets of one lift, newest first, and half a year of its tracked max. */
+@Controller
+class LedgerController {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
+  private static final int PAGE = 120;
+  private static final int CHART_WEEKS = 26;
+
+  private final LifterRepository lifters;
+  private final LiftNumbersRepository numbers;
+  private final LoggedSetRepository log;
+  private final TrackedPointRepository points;
+  private final ClubClock clock;
+
+  LedgerController(LifterRepository lifters, LiftNumbersRepository numbers, LoggedSetRepository log,
+      TrackedPointRepository points, ClubClock clock) {
+    this.lifters = lifters;
+    this.numbers = numbers;
+    this.log = log;
+    this.points = points;
+    this.clock = clock;
+  }
+
+  /** One day of a lift. */
+  record DayView(String day, List<SetView> sets) {}
+
+  /** One set: what was done against what was asked. */
+  record SetView(String done, String asked, boolean missed, boolean flagged, boolean off) {}
+
+  /** A lift to choose. */
+  record LiftView(String key, String name, boolean open) {}
+
+  @GetMapping("/lifters/{id}/ledger")
+  String page(@PathVariable long id, @RequestParam(defaultValue = "") String lift,
+      @RequestParam(required = false) @Nullable LocalDate before, @AuthenticationPrincipal SignedIn who, Model model) {
+    Lifter lifter = lifters.findById(id).filter(l -> who.maySee(id)).orElseThrow(NotFound::new);
+    List<LiftNumbers> own = numbers.findByLifterIdIn(List.of(id));
+    List<String> known = own.stream().map(LiftNumbers::lift).toList();
+    List<Lift> lifts = Lift.catalogue().stream().filter(l -> known.contains(l.key())).toList();
+    Lift open = Lift.ofKey(lift).filter(lifts::contains)
+        .or(() -> lifts.stream().findFirst())
+        .orElseGet(() -> Lift.catalogue().get(0));
+    LocalDate until = before == null ? clock.today().plusDays(1) : before;
+    List<LoggedSetRow> page = log.page(id, open.key(), until, Limit.of(PAGE));
+    List<LoggedSetRow> rows = wholeDays(page);
+    model.addAttribute("lifterId", id);
+    model.addAttribute("lifter", lifter.name());
+    model.addAttribute("lifts", lifts.stream().map(l -> new LiftView(l.key(), l.name(), l.equals(open))).toList());
+    model.addAttribute("lift", open);
+    model.addAttribute("unit", lifter.unit().symbol());
+    model.addAttribute("now", now(own, open, lifter.unit()));
+    model.addAttribute("chart", LedgerChart.of(points.findByLifterIdAndLiftAndDayGreaterThanEqualOrderByDay(
+        id, open.key(), clock.today().minusWeeks(CHART_WEEKS)), lifter.unit(), 1180, 280));
+    model.addAttribute("days", days(rows, lifter.unit()));
+    model.addAttribute("older", page.size() == PAGE ? rows.get(rows.size() - 1).day() : null);
+    return "ledger/page";
+  }
+
+  private static @Nullable String now(List<LiftNumbers> own, Lift lift, MassUnit unit) {
+    return own.stream().filter(n -> n.lift().equals(lift.key())).findFirst().map(n -> {
+      Mass estimate = n.estimate(unit);
+      Mass sd = n.sd(unit);
+      return estimate == null || sd == null ? null
+          : estimate.amountIn(unit, 1).toPlainString() + " ± " + sd.amountIn(unit, 1).toPlainString() + " " + unit;
+    }).orElse(null);
+  }
+
+  // The last day of a full page may be cut: it is left to the next page, which shows it whole.
+  private static List<LoggedSetRow> wholeDays(List<LoggedSetRow> page) {
+    LocalDate last = page.isEmpty() ? null : page.get(page.size() - 1).day();
+    return page.size() < PAGE || page.get(0).day().equals(last)
+        ? page
+        : page.stream().filter(row -> !row.day().equals(last)).toList();
+  }
+
+  private static List<DayView> days(List<LoggedSetRow> rows, MassUnit unit) {
+    Map<LocalDate, List<SetView>> byDay = new LinkedHashMap<>();
+    for (LoggedSetRow row : rows) {
+      byDay.computeIfAbsent(row.day(), day -> new ArrayList<>()).add(0, set(row, unit));
+    }
+    List<DayView> days = new ArrayList<>();
+    byDay.forEach((day, sets) -> days.add(new DayView(DAY.format(day), sets)));
+    return days;
+  }
+
+  private static SetView set(LoggedSetRow row, MassUnit unit) {
+    String load = row.load().shownIn(unit).number();
+    String done = row.reps() == 0 ? load + " missed" : load + " × " + row.reps() + (row.rpe() == null ? "" : " @" + row.rpe());
+    Mass asked = row.asked();
+    Integer askedReps = row.askedReps();
+    String plan = asked == null ? "" : asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);
+    boolean off = asked != null && !asked.hits(row.load()) || askedReps != null && row.reps() < askedReps;
+    return new SetView(done, plan, row.reps() == 0, row.flagged(), off);
+  }
+}

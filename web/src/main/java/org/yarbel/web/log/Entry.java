@@ -1,0 +1,17 @@
+package org.yarbel.web.log;
+
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.mass.Mass;
+
+/**
+ * One checked entry of the log.
+ *
+ * @param key made where it was typed, so that one that is sent twice counts once
+ * @param issue the number of the card it was lifted from
+ * @param seen the version of the logged set that was on the screen, −1 when it was not logged yet
+ */
+public record Entry(UUID key, long slotId, LoggedSet.Place place, int issue, int seen, Mass load, int reps, @Nullable Rpe rpe,
+    boolean flagged) {}

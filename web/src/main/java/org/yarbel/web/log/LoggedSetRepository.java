@@ -1,0 +1,58 @@
+package org.yarbel.web.log;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** The log. Every question to it is bounded by a session, a lift or a number of rows. */
+public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
+  @Query("select l from LoggedSetRow l where l.sessionId = :sessionId order by l.loggedAt, l.id")
+  List<LoggedSetRow> ofSession(long sessionId);
+
+  Optional<LoggedSetRow> findByEntryKey(UUID entryKey);
+
+  @Query("select count(l) from LoggedSetRow l where l.slotId = :slotId")
+  long countOfSlot(long slotId);
+
+  /** How many sets are logged of each of these sessions. */
+  @Query("select l.sessionId as sessionId, count(l) as sets from LoggedSetRow l where l.sessionId in :ids group by l.sessionId")
+  List<SessionCount> counts(Collection<Long> ids);
+
+  /** All of one lift, for the tracker, which runs over all of it. */
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift order by l.day, l.id")
+  List<LoggedSetRow> ofLift(long lifterId, String lift);
+
+  /** A page of one lift's sets before a day, newest first. */
+  @Query("""
+      select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day < :before
+      order by l.day desc, l.id desc""")
+  List<LoggedSetRow> page(long lifterId, String lift, LocalDate before, Limit limit);
+
+  /** The newest day of each of these lifts before a day, with its heaviest load. */
+  @Query("""
+      select l.lift as lift, max(l.loadNg) as loadNg from LoggedSetRow l
+      where l.lifterId = :lifterId and l.lift in :lifts and l.reps > 0 and l.day = (
+        select max(m.day) from LoggedSetRow m
+        where m.lifterId = l.lifterId and m.lift = l.lift and m.day < :before and m.reps > 0)
+      group by l.lift""")
+  List<LastLoad> lastLoads(long lifterId, Collection<String> lifts, LocalDate before);
+
+  /** A session and how many of its sets are logged. */
+  interface SessionCount {
+    long getSessionId();
+
+    long getSets();
+  }
+
+  /** A lift and the heaviest load of its last day. */
+  interface LastLoad {
+    String getLift();
+
+    long getLoadNg();
+  }
+}

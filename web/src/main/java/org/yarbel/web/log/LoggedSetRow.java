@@ -1,0 +1,141 @@
+package org.yarbel.web.log;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.track.Observation;
+import org.yarbel.web.club.ClubRow;
+
+/** One set that was done, with what was asked. */
+@Entity
+@Table(name = "logged_set")
+public class LoggedSetRow extends ClubRow {
+  private long lifterId;
+  private long sessionId;
+  private long slotId;
+  private int issueNumber;
+  private int part;
+  private int setNumber;
+  private String lift = "";
+  private LocalDate day = LocalDate.EPOCH;
+  private long loadNg;
+
+  @Enumerated(EnumType.STRING)
+  private MassUnit unit = MassUnit.KG;
+
+  private int reps;
+  private @Nullable Integer rpeHalves;
+  private boolean toFailure;
+  private boolean flagged;
+  private @Nullable Long askedNg;
+  private @Nullable Integer askedReps;
+  private UUID entryKey = new UUID(0, 0);
+  private Instant loggedAt = Instant.EPOCH;
+  @Version private int version;
+
+  protected LoggedSetRow() {}
+
+  /** A set of a slot, before anything is written down of it. */
+  public LoggedSetRow(long lifterId, long sessionId, long slotId, LoggedSet.Place place, String lift, LocalDate day) {
+    this.lifterId = lifterId;
+    this.sessionId = sessionId;
+    this.slotId = slotId;
+    this.part = place.part();
+    this.setNumber = place.set();
+    this.lift = lift;
+    this.day = day;
+  }
+
+  /** Writes down what was done, and what had been asked on the card it was lifted from. */
+  public void write(Entry entry, boolean failed, @Nullable Mass asked, @Nullable Integer reppedAsked, Instant at) {
+    this.issueNumber = entry.issue();
+    this.loadNg = entry.load().nanograms();
+    this.unit = entry.load().unit();
+    this.reps = entry.reps();
+    this.rpeHalves = entry.rpe() == null ? null : entry.rpe().halves();
+    this.toFailure = failed;
+    this.flagged = entry.flagged();
+    this.askedNg = asked == null ? null : asked.nanograms();
+    this.askedReps = reppedAsked;
+    this.entryKey = entry.key();
+    this.loggedAt = at;
+  }
+
+  public long lifterId() {
+    return lifterId;
+  }
+
+  public long sessionId() {
+    return sessionId;
+  }
+
+  public String lift() {
+    return lift;
+  }
+
+  public long slotId() {
+    return slotId;
+  }
+
+  public LocalDate day() {
+    return day;
+  }
+
+  public Mass load() {
+    return Mass.ofNanograms(loadNg, unit);
+  }
+
+  public int reps() {
+    return reps;
+  }
+
+  public @Nullable Rpe rpe() {
+    return Rpe.ofNullableHalves(rpeHalves);
+  }
+
+  public boolean flagged() {
+    return flagged;
+  }
+
+  public @Nullable Mass asked() {
+    return askedNg == null ? null : Mass.ofNanograms(askedNg, unit);
+  }
+
+  public @Nullable Integer askedReps() {
+    return askedReps;
+  }
+
+  public int version() {
+    return version;
+  }
+
+  UUID entryKey() {
+    return entryKey;
+  }
+
+  /** The set as the resolver sees it. */
+  public LoggedSet loggedSet() {
+    return new LoggedSet(part, setNumber, load(), reps, rpe());
+  }
+
+  /** The set as the tracker sees it. */
+  public Observation observation() {
+    return new Observation(day, load(), reps, rpe(), toFailure, false, false, flagged, false);
+  }
+
+  /** In words: {@code 182.5 kg × 1 @8}, or what was missed. */
+  public String words() {
+    String rated = rpeHalves == null ? "" : " @" + rpe();
+    return reps == 0 ? load().text() + ", no rep made" : load().text() + " × " + reps + rated;
+  }
+}

@@ -1,0 +1,62 @@
+package org.yarbel.web.plan;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Version;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.web.club.ClubRow;
+
+/** One line of work in a session: the plan as it is typed. Its loads are derived whenever they are shown. */
+@Entity
+public class Slot extends ClubRow {
+  private long sessionId;
+  private int position;
+
+  @Enumerated(EnumType.STRING)
+  private SlotKind kind = SlotKind.MAIN;
+
+  private String lift = "";
+  private String work = "";
+  @Version private int version;
+
+  protected Slot() {}
+
+  public Slot(long sessionId, int position, SlotKind kind, Lift lift, String work) {
+    this.sessionId = sessionId;
+    this.position = position;
+    write(kind, lift, work);
+  }
+
+  public long sessionId() {
+    return sessionId;
+  }
+
+  public int position() {
+    return position;
+  }
+
+  public SlotKind kind() {
+    return kind;
+  }
+
+  public Lift lift() {
+    return Lift.ofKey(lift).orElseThrow();
+  }
+
+  /** The line, in normal form. */
+  public String work() {
+    return work;
+  }
+
+  public int version() {
+    return version;
+  }
+
+  /** Changes what is done here. */
+  public final void write(SlotKind newKind, Lift newLift, String newWork) {
+    this.kind = newKind;
+    this.lift = newLift.key();
+    this.work = newWork;
+  }
+}

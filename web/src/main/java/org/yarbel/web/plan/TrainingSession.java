@@ -1,0 +1,29 @@
+package org.yarbel.web.plan;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Version;
+import java.time.LocalDate;
+import org.yarbel.web.club.ClubRow;
+
+/** One lifter's training of one day; its work stands in {@link Slot}s. */
+@Entity
+public class TrainingSession extends ClubRow {
+  private long lifterId;
+  private LocalDate day = LocalDate.EPOCH;
+  @Version private int version;
+
+  protected TrainingSession() {}
+
+  public TrainingSession(long lifterId, LocalDate day) {
+    this.lifterId = lifterId;
+    this.day = day;
+  }
+
+  public long lifterId() {
+    return lifterId;
+  }
+
+  public LocalDate day() {
+    return day;
+  }
+}

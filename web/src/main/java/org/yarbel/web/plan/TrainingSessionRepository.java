@@ -1,0 +1,33 @@
+package org.yarbel.web.plan;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** Sessions of the club. */
+public interface TrainingSessionRepository extends JpaRepository<TrainingSession, Long> {
+  List<TrainingSession> findByDay(LocalDate day);
+
+  List<TrainingSession> findByLifterIdAndDayBetweenOrderByDay(long lifterId, LocalDate from, LocalDate to);
+
+  List<TrainingSession> findByLifterIdAndDayGreaterThanEqualOrderByDay(long lifterId, LocalDate from, Limit limit);
+
+  Optional<TrainingSession> findByLifterIdAndDay(long lifterId, LocalDate day);
+
+  /** The next day each of these lifters trains, from a day on; lifters without one are left out. */
+  @Query("""
+      select t.lifterId as lifterId, min(t.day) as day from TrainingSession t
+      where t.lifterId in :lifterIds and t.day >= :from group by t.lifterId""")
+  List<NextDay> nextDays(Collection<Long> lifterIds, LocalDate from);
+
+  /** A lifter and a day. */
+  interface NextDay {
+    long getLifterId();
+
+    LocalDate getDay();
+  }
+}

@@ -1,0 +1,210 @@
+// The Card on a phone: one set in the foreground, entries kept on the device until the server has them.
+
+const root = () => document.getElementById("card");
+const queueName = () => "yarbel-entries-" + root().dataset.session;
+
+function start() {
+  document.addEventListener("click", onClick);
+  document.addEventListener("submit", onSubmit);
+  window.addEventListener("online", send);
+  replay();
+  send();
+}
+
+function onClick(event) {
+  const step = event.target.closest("[data-step]");
+  if (step) {
+    const input = step.parentElement.querySelector("input");
+    const next = (Number(input.value.replace(",", ".")) || 0) + Number(step.dataset.step) * Number(input.dataset.by);
+    input.value = String(Math.max(Math.round(next * 100) / 100, 0));
+    return;
+  }
+  const link = event.target.closest("[data-panel]");
+  if (link && document.getElementById("panel-" + link.dataset.panel)) {
+    event.preventDefault();
+    show(link.dataset.panel);
+  }
+}
+
+function show(panel) {
+  for (const section of root().querySelectorAll(".panel")) {
+    section.hidden = section.dataset.panelId !== panel;
+  }
+  for (const link of root().querySelectorAll(".overview a[data-panel]")) {
+    link.toggleAttribute("aria-current", false);
+    if (link.dataset.panel === panel) {
+      link.setAttribute("aria-current", "step");
+    }
+  }
+  document.getElementById("main").scrollIntoView();
+}
+
+async function onSubmit(event) {
+  const form = event.target.closest("form.entry");
+  if (!form) {
+    return;
+  }
+  event.preventDefault();
+  const body = new URLSearchParams(new FormData(form, event.submitter));
+  const entries = waiting().filter((entry) => new URLSearchParams(entry.body).get("key") !== body.get("key"));
+  entries.push({ url: form.getAttribute("action"), body: body.toString() });
+  keep(entries);
+  await send();
+}
+
+function waiting() {
+  try {
+    return JSON.parse(localStorage.getItem(queueName()) || "[]");
+  } catch {
+    return [];
+  }
+}
+
+function keep(entries) {
+  if (entries.length === 0) {
+    localStorage.removeItem(queueName());
+  } else {
+    localStorage.setItem(queueName(), JSON.stringify(entries));
+  }
+}
+
+let sending = false;
+
+async function send() {
+  if (sending || waiting().length === 0) {
+    return;
+  }
+  sending = true;
+  try {
+    let late = false;
+    while (waiting().length > 0) {
+      const entry = waiting()[0];
+      const body = new URLSearchParams(entry.body);
+      const token = document.querySelector('meta[name="csrf"]');
+      if (token) {
+        body.set("_csrf", token.content);
+      }
+      if (late || entry.late) {
+        body.set("sure", "1");
+      }
+      const answer = await fetch(entry.url, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "error" });
+      if (answer.ok || answer.status === 409 || answer.status === 422) {
+        const left = waiting().slice(1);
+        keep(left);
+        replace(await answer.text());
+        late = left.length > 0;
+      } else if (answer.status === 404 || answer.status === 400) {
+        keep(waiting().slice(1));
+        note("An entry was not taken: the plan changed. Open the card again and look at that set.");
+      } else {
+        note(waiting().length + " kept on this phone, not sent yet. Open the card again, signed in, to send.");
+        return;
+      }
+    }
+  } catch {
+    keep(waiting().map((entry) => ({ ...entry, late: true })));
+    replay();
+    note("No signal. " + waiting().length + (waiting().length === 1 ? " entry is" : " entries are") + " kept on this phone and will be sent.");
+    setTimeout(send, 15000);
+  } finally {
+    sending = false;
+  }
+}
+
+function replace(html) {
+  const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("card");
+  if (fresh) {
+    root().replaceWith(document.adoptNode(fresh));
+    replay();
+    const wrong = root().querySelector('[role="alert"], [aria-invalid="true"]');
+    if (wrong) {
+      wrong.scrollIntoView({ block: "center" });
+    } else {
+      document.getElementById("main").scrollIntoView();
+    }
+  }
+}
+
+function note(text) {
+  const line = document.getElementById("queue-note");
+  line.textContent = text;
+  line.hidden = false;
+}
+
+// Shows entries that wait as done, and what the sets after them become by the issued table.
+function replay() {
+  let last = null;
+  for (const entry of waiting()) {
+    const body = new URLSearchParams(entry.body);
+    const id = [body.get("slot"), body.get("part"), body.get("set")].join("-");
+    const panel = document.getElementById("panel-" + id);
+    if (panel) {
+      const missed = body.get("outcome") === "missed";
+      const cleared = body.get("outcome") === "clear";
+      panel.dataset.logged = String(!cleared);
+      panel.dataset.load = body.get("load");
+      panel.dataset.reps = missed ? "0" : body.get("reps");
+      setText(id, ".row-load", body.get("load"));
+      setText(id, ".row-state", cleared ? "" : missed ? "missed" : "on phone");
+      panel.querySelector('input[name="load"]').value = body.get("load");
+      panel.querySelector('input[name="reps"]').value = body.get("reps");
+      lookUp(body.get("slot"));
+      last = panel;
+    }
+  }
+  if (last) {
+    const next = [...root().querySelectorAll(".panel")].find((panel) => panel.dataset.logged !== "true");
+    show((next || last).dataset.panelId);
+  }
+}
+
+function lookUp(slot) {
+  const tables = JSON.parse(document.getElementById("card-tables").textContent)[slot] || [];
+  const panels = [...root().querySelectorAll(`.panel[data-slot="${slot}"]`)];
+  for (const table of tables) {
+    let previous = null;
+    for (const panel of panels.filter((p) => Number(p.dataset.part) === table.part)) {
+      const reference = table.each && previous !== null ? previous : heaviest(panels, table.part);
+      const row = reference === null ? null : nearest(table.rows, reference);
+      if (row && panel.dataset.logged !== "true") {
+        write(panel, row);
+      }
+      previous = loadOf(panel);
+    }
+  }
+}
+
+const loadOf = (panel) => Number((panel.dataset.load || panel.querySelector('input[name="load"]').value).replace(",", "."));
+
+// The heaviest made set of the parts before, as the table expects it; null while none is made.
+function heaviest(panels, part) {
+  const made = panels.filter((p) => Number(p.dataset.part) < part && p.dataset.logged === "true" && p.dataset.missed !== "true"
+    && Number(p.dataset.reps ?? 1) > 0).map(loadOf);
+  return made.length === 0 ? null : Math.max(...made);
+}
+
+function nearest(rows, reference) {
+  const near = rows.map((row) => [Math.abs(Number(row[0]) - reference), row]).sort((a, b) => a[0] - b[0])[0];
+  return near && near[0] < 1.3 ? near[1] : null;
+}
+
+function write(panel, [, load, side]) {
+  const id = panel.dataset.panelId;
+  panel.querySelector(".number").textContent = load;
+  panel.querySelector('input[name="load"]').value = load;
+  const text = panel.querySelector(".on-bar .side");
+  if (text) {
+    text.textContent = side === "" ? "no plates" : side + " a side";
+    panel.querySelector(".on-bar svg")?.remove();
+  }
+  setText(id, ".row-load", load);
+}
+
+function setText(id, selector, text) {
+  const element = root().querySelector(`[data-row="${id}"] ${selector}`);
+  if (element) {
+    element.textContent = text;
+  }
+}
+
+start();

@@ -1,4 +1,6 @@
 // What every page needs. No load is computed in any of our scripts: the Card looks loads up in the table it was issued with.
+document.documentElement.classList.add("js");
+
 document.body.addEventListener("htmx:configRequest", (event) => {
   const token = document.querySelector('meta[name="csrf"]');
   if (token && event.detail.verb !== "get") {

@@ -16,12 +16,13 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
-import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Who may ask what, and what browsers may do with our pages. */
@@ -73,13 +74,20 @@ class SecurityConfig {
             }))
         .logout(logout -> logout.logoutSuccessUrl("/login?out"))
         .addFilterBefore(new LimitFilter(limits), UsernamePasswordAuthenticationFilter.class)
-        .exceptionHandling(errors -> errors.defaultAuthenticationEntryPointFor(
-            new HxRefreshHeaderAuthenticationEntryPoint(), new RequestHeaderRequestMatcher("HX-Request")))
+        .exceptionHandling(errors -> errors.authenticationEntryPoint(toSignIn()))
         .headers(headers -> headers
             .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
             .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
             .permissionsPolicyHeader(policy -> policy.policy("camera=(), geolocation=(), microphone=()")))
         .build();
+  }
+
+  /** A page sends a stranger to sign in; a fragment reloads its page, which does. */
+  private static AuthenticationEntryPoint toSignIn() {
+    AuthenticationEntryPoint fragments = new HxRefreshHeaderAuthenticationEntryPoint();
+    AuthenticationEntryPoint pages = new LoginUrlAuthenticationEntryPoint("/login");
+    return (request, response, why) ->
+        (request.getHeader("HX-Request") == null ? pages : fragments).commence(request, response, why);
   }
 
   private static String emailOf(HttpServletRequest request) {

@@ -148,7 +148,7 @@ class BoardController {
       HttpStatus status, Map<String, ?> more) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     Map<String, Object> model = new HashMap<>(more);
-    model.put("touched", day);
+    model.put("touched", day.toString());
     ModelAndView answer;
     if (htmx.isHtmxRequest()) {
       model.put("day", board.day(lifterId, day));

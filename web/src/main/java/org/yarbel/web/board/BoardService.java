@@ -57,8 +57,8 @@ class BoardService {
     LocalDate from = (of == null ? today : of).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     List<BoardView.DayView> days = days(lifter, from, 7, today);
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
-        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter), BoardView.week(from), from,
-        from.minusWeeks(1), from.plusWeeks(1), days);
+        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter), BoardView.week(from),
+        from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days);
   }
 
   /** One day of a lifter. */

@@ -15,9 +15,11 @@ import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
 
-/** A lifter's week as the board shows it. */
-record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, String week, LocalDate from,
-    LocalDate before, LocalDate after, List<DayView> days) {
+/**
+ * A lifter's week as the board shows it. Days that stand in addresses are ISO text: a template would write a date as the
+ * visitor's language does.
+ */
+record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, String week, String before, String after, List<DayView> days) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
 
@@ -25,7 +27,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
   record NumberView(String lift, String number, @Nullable String sd, String basis) {}
 
   /** A day with its lines, or a day of rest. */
-  record DayView(long lifterId, LocalDate date, String name, String label, boolean today, @Nullable Long sessionId, long logged,
+  record DayView(long lifterId, String date, String name, String label, boolean today, @Nullable Long sessionId, long logged,
       List<SlotView> slots) {}
 
   /**
@@ -69,7 +71,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
   }
 
   static DayView day(long lifterId, LocalDate date, LocalDate today, @Nullable TrainingSession session, long logged, List<SlotView> slots) {
-    return new DayView(lifterId, date, NAME.format(date), DAY.format(date), date.equals(today),
+    return new DayView(lifterId, date.toString(), NAME.format(date), DAY.format(date), date.equals(today),
         session == null ? null : session.id(), logged, slots);
   }
 

@@ -52,7 +52,7 @@ record CardView(
   /** One line of work. */
   record SlotView(long id, String kind, String lift, String work, @Nullable String basis, List<StepView> ramp,
       List<SetView> sets, List<String> cautions, @Nullable String problem) {
-    boolean allDone() {
+    public boolean allDone() {
       return !sets.isEmpty() && sets.stream().allMatch(SetView::logged);
     }
   }
@@ -117,11 +117,11 @@ record CardView(
         sets.size(), tables);
   }
 
-  boolean issued() {
+  public boolean issued() {
     return number > 0;
   }
 
-  boolean finished() {
+  public boolean finished() {
     return total > 0 && done == total;
   }
 

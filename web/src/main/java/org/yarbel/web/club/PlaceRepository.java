@@ -6,6 +6,6 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Places of the club. */
 public interface PlaceRepository extends JpaRepository<Place, Long> {
-  @Query("select p from Place p order by p.name")
+  @Query("select p from Place p order by p.id")
   List<Place> all();
 }

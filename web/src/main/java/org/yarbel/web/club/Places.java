@@ -33,7 +33,7 @@ public class Places {
     return place;
   }
 
-  /** All places of the club, by name. */
+  /** All places of the club; the first one made, its main hall, comes first. */
   @Transactional(readOnly = true)
   public List<Place> all() {
     return places.all();

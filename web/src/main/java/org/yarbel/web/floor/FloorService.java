@@ -84,7 +84,7 @@ class FloorService {
             logged.getOrDefault(session.id(), 0L), lifts));
       } else {
         LocalDate day = next.get(lifter.id());
-        others.add(new FloorView.OtherView(lifter.id(), lifter.name(),
+        others.add(new FloorView.OtherView(lifter.id(), lifter.name(), lifter.unit().symbol(),
             day == null ? "nothing planned" : NEXT.format(day), lifts));
       }
     }

@@ -13,7 +13,7 @@ import org.yarbel.web.skyline.Sparkline;
 record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, boolean anyLifter) {
   /** A lifter who trains today. */
   record TodayView(long lifterId, String name, String unit, long sessionId, List<WorkView> work, long logged, List<MainLift> lifts) {
-    String state() {
+    public String state() {
       return logged == 0 ? "not begun" : logged + (logged == 1 ? " set logged" : " sets logged");
     }
   }
@@ -25,5 +25,5 @@ record FloorView(String day, String find, List<TodayView> today, List<OtherView>
   record MainLift(String name, String estimate, Sparkline line) {}
 
   /** A lifter who does not train today. */
-  record OtherView(long lifterId, String name, String next, List<MainLift> lifts) {}
+  record OtherView(long lifterId, String name, String unit, String next, List<MainLift> lifts) {}
 }

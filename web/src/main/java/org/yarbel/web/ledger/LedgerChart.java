@@ -32,7 +32,7 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
   /** A line of the grid with its label. */
   record Tick(double at, String label) {}
 
-  boolean empty() {
+  public boolean empty() {
     return dots.isEmpty();
   }
 

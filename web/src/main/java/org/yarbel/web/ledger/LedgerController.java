@@ -82,7 +82,7 @@ class LedgerController {
     model.addAttribute("chart", LedgerChart.of(points.findByLifterIdAndLiftAndDayGreaterThanEqualOrderByDay(
         id, open.key(), clock.today().minusWeeks(CHART_WEEKS)), lifter.unit(), 1180, 280));
     model.addAttribute("days", days(rows, lifter.unit()));
-    model.addAttribute("older", page.size() == PAGE ? rows.get(rows.size() - 1).day() : null);
+    model.addAttribute("older", page.size() == PAGE ? rows.get(rows.size() - 1).day().toString() : null);
     return "ledger/page";
   }
 

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.Role;
@@ -112,14 +113,21 @@ class LifterController {
   }
 
   private String page(Model model, LifterView view) {
-    model.addAttribute("lifter", view);
-    model.addAttribute("places", lifters.places());
+    model.addAllAttributes(shown(view));
     return "lifter/page";
   }
 
   private ModelAndView refused(LifterView view, HttpStatus status) {
-    ModelAndView page = new ModelAndView("lifter/page", Map.of("lifter", view, "places", lifters.places()));
+    ModelAndView page = new ModelAndView("lifter/page", shown(view));
     page.setStatus(status);
     return page;
+  }
+
+  private Map<String, Object> shown(LifterView view) {
+    boolean blank = view.id() == 0;
+    List<String> shown = view.lifts().stream().map(LifterView.LiftView::key).toList();
+    List<Lift> others = Lift.catalogue().stream().filter(lift -> !shown.contains(lift.key())).toList();
+    return Map.of("lifter", view, "places", lifters.places(), "otherLifts", others, "title", blank ? "New lifter" : view.name(),
+        "here", blank ? "new" : "lifter");
   }
 }

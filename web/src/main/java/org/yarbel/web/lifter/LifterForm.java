@@ -102,9 +102,9 @@ final class LifterForm {
     return note;
   }
 
-  /** Whether anything was typed of a lift. */
+  /** Whether a lift stands on the form, or was chosen to stand there next. */
   boolean has(Lift lift) {
-    return typed.containsKey(lift.key() + ".level");
+    return typed.containsKey(lift.key() + ".level") || text("addLift").equals(lift.key());
   }
 
   Level level(Lift lift) {

@@ -18,7 +18,7 @@ import org.yarbel.core.notation.Basis;
  * @param id 0 for a new one
  * @param message above the form; null for none
  */
-record LifterView(long id, int version, Map<String, String> fields, Map<String, String> errors, List<LiftView> lifts,
+record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors, List<LiftView> lifts,
     @Nullable String email, @Nullable String message) {
   private static final long OLD_TEST_WEEKS = 12;
 
@@ -31,7 +31,7 @@ record LifterView(long id, int version, Map<String, String> fields, Map<String, 
       fields.put(lift.key() + ".level", Level.INTERMEDIATE.name());
       fields.put(lift.key() + ".basis", Basis.ESTIMATED.key());
     }
-    return new LifterView(0, 0, fields, Map.of(), lifts(Map.of(), unit, LocalDate.EPOCH), null, null);
+    return new LifterView(0, 0, "", fields, Map.of(), lifts(Map.of(), unit, LocalDate.EPOCH), null, null);
   }
 
   static LifterView of(LifterService.Known known, @Nullable String email, LocalDate today, @Nullable String message) {
@@ -55,21 +55,21 @@ record LifterView(long id, int version, Map<String, String> fields, Map<String, 
       fields.put(numbers.lift() + ".goal", number(numbers.goal(), lifter.unit()));
       fields.put(numbers.lift() + ".goalOn", day(numbers.goalOn()));
     }
-    return new LifterView(lifter.id(), lifter.version(), fields, Map.of(), lifts(own, lifter.unit(), today), email, message);
+    return new LifterView(lifter.id(), lifter.version(), lifter.name(), fields, Map.of(), lifts(own, lifter.unit(), today), email, message);
   }
 
   /** The same with what was typed and what is wrong with it. */
   LifterView typed(Map<String, String> typed, Map<String, String> wrong, @Nullable String said) {
     Map<String, String> all = new HashMap<>(fields);
     all.putAll(typed);
-    return new LifterView(id, version, all, wrong, lifts, email, said);
+    return new LifterView(id, version, name, all, wrong, lifts, email, said);
   }
 
-  String field(String name) {
+  public String field(String name) {
     return fields.getOrDefault(name, "");
   }
 
-  @Nullable String error(String name) {
+  public @Nullable String error(String name) {
     return errors.get(name);
   }
 

@@ -12,7 +12,7 @@ import org.yarbel.core.mass.MassUnit;
  * @param text the plates of one side in words
  */
 public record PlatePicture(double width, double height, List<Disc> discs, String text) {
-  private static final double HEIGHT = 88;
+  private static final double HEIGHT = 94;
   private static final double SLEEVE_START = 26;
   private static final double FULL_SIZE_KG = 20;
 
@@ -33,8 +33,8 @@ public record PlatePicture(double width, double height, List<Disc> discs, String
       double height = Skyline.round(22 + 54 * Math.pow(share, 0.6));
       double width = Skyline.round(8 + 7 * Math.min(kilograms / 25, 1));
       boolean below = width < 12;
-      discs.add(new Disc(Skyline.round(x), Skyline.round(38 - height / 2), width, height, plate.number(), below));
-      x += width + (below ? 9 : 2.5);
+      discs.add(new Disc(Skyline.round(x), Skyline.round(41 - height / 2), width, height, plate.number(), below));
+      x += width + (below ? 14 : 2.5);
     }
     String text = perSide.isEmpty() ? "no plates" : sideText(perSide) + " a side";
     return new PlatePicture(Math.max(Skyline.round(x + 24), 90), HEIGHT, discs, text);

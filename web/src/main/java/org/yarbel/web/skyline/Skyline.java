@@ -25,6 +25,8 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
   private static final int WIDEST_REPS = 12;
   /** How high a set stands whose load is not known. */
   private static final double UNKNOWN_SHARE = 0.3;
+  /** How high the heaviest set stands when the max is not known. */
+  private static final double UNSCALED_SHARE = 0.5;
 
   /** A thin line at a share of the max. */
   public record Rule(double y, boolean full) {}
@@ -69,7 +71,8 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
         first = false;
       }
     }
-    return new Skyline(width, height, rules(height), bars(columns, width, height), words(lines));
+    boolean scaled = lines.stream().anyMatch(line -> line.basisMax() != null);
+    return new Skyline(width, height, scaled ? rules(height) : List.of(), bars(columns, width, height), words(lines));
   }
 
   /** Draws one line. */
@@ -92,16 +95,27 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     }
   }
 
+  /** The basis max; without one the load that makes the heaviest set stand half high, so that at least steps show. */
+  private static @Nullable Mass scale(Line line) {
+    return line.basisMax() != null ? line.basisMax() : line.resolved().sets().stream()
+        .map(ResolvedSet::load)
+        .filter(java.util.Objects::nonNull)
+        .max(Mass::compareTo)
+        .map(heaviest -> heaviest.scaled(1 / UNSCALED_SHARE))
+        .orElse(null);
+  }
+
   private static List<Column> columns(Line line) {
     List<Column> columns = new ArrayList<>();
+    Mass max = scale(line);
     for (RampStep step : line.resolved().ramp()) {
-      columns.add(new Column("warm", share(step.load(), line.basisMax()), step.reps(),
+      columns.add(new Column("warm", share(step.load(), max), step.reps(),
           step.load().number() + " × " + step.reps(), null, null, false, GAP));
     }
     for (ResolvedSet set : line.resolved().sets()) {
       Mass planned = set.logged() && set.exact() != null ? set.exact() : set.load();
-      Double share = planned == null ? null : share(planned, line.basisMax());
-      Double done = !set.logged() || set.load() == null ? null : share(set.load(), line.basisMax());
+      Double share = planned == null ? null : share(planned, max);
+      Double done = !set.logged() || set.load() == null ? null : share(set.load(), max);
       int reps = set.reps() == null ? OPEN_REPS : Math.max(set.reps(), 1);
       boolean missed = set.logged() && set.reps() != null && set.reps() == 0;
       columns.add(new Column(share == null ? "unknown" : set.role().key(), share, reps, label(set),

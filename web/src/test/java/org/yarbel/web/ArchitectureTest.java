@@ -1,0 +1,25 @@
+package org.yarbel.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "org.yarbel", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  @ArchTest
+  static final ArchRule theCoreKnowsNothingOfTheWeb = noClasses().that().resideInAPackage("org.yarbel.core..")
+      .should().dependOnClassesThat().resideInAnyPackage("org.yarbel.web..", "org.springframework..", "jakarta..");
+
+  @ArchTest
+  static final ArchRule screensDoNotDependOnEachOtherInACircle = slices()
+      .matching("org.yarbel.web.(floor|lifter|plan|board|card|log|ledger|skyline|api|problem|demo)..")
+      .should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule onlyTheDemoKnowsTheSimulation = noClasses().that().resideOutsideOfPackages("..web.demo..", "..core.sim..")
+      .should().dependOnClassesThat().resideInAPackage("..core.sim..");
+}

@@ -1,0 +1,169 @@
+package org.yarbel.web.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.board.PlanService;
+import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.club.Places;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.plan.SlotKind;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.TestApp;
+
+@ExtendWith(TestApp.class)
+class SecurityTest {
+  private record Other(long clubId, long lifterId, long sessionId) {}
+
+  private static Other other;
+
+  /** Another club with a lifter and a session. */
+  private static synchronized Other otherClub(TestApp app) {
+    if (other == null) {
+      Owner owner = app.bean(Owner.class);
+      long clubId = owner.newClubId();
+      owner.create(clubId, "Elsewhere", ZoneOffset.UTC, Kit.standard(MassUnit.KG), "Somebody", "owner@elsewhere.example", "tarnbrook-demo");
+      other = app.bean(CurrentClub.class).within(clubId, () -> {
+        Lifter lifter = app.bean(LifterRepository.class)
+            .save(new Lifter("Nobody Here", MassUnit.KG, app.bean(Places.class).all().get(0).id()));
+        SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("owner@elsewhere.example");
+        app.bean(PlanService.class).add(lifter, TestApp.TODAY, SlotKind.MAIN, Lift.ofKey("squat").orElseThrow(), "5x5 100kg", who);
+        long session = app.bean(TrainingSessionRepository.class).findByLifterIdAndDay(lifter.id(), TestApp.TODAY).orElseThrow().id();
+        return new Other(clubId, lifter.id(), session);
+      });
+    }
+    return other;
+  }
+
+  @Test
+  void anotherClubsIdAndAnUnknownOneAreTheSame404(TestApp app) {
+    Other elsewhere = otherClub(app);
+    Client coach = Client.of(app, "coach");
+    for (String path : List.of("/lifters/%s", "/lifters/%s/week", "/lifters/%s/ledger")) {
+      HttpResponse<String> theirs = coach.get(path.formatted(elsewhere.lifterId()));
+      HttpResponse<String> unknown = coach.get(path.formatted(999_999_999));
+      assertThat(theirs.statusCode()).as(path).isEqualTo(404);
+      assertThat(theirs.body()).as(path).isEqualTo(unknown.body()).doesNotContain("Nobody Here");
+      assertThat(coach.get(path.formatted("abc")).statusCode()).as(path).isEqualTo(404);
+    }
+    assertThat(coach.get("/sessions/" + elsewhere.sessionId() + "/card").statusCode()).isEqualTo(404);
+    assertThat(coach.post("/sessions/" + elsewhere.sessionId() + "/sets", Map.of("load", "100")).statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void everyQueryIsBoundToTheClub(TestApp app) {
+    Other elsewhere = otherClub(app);
+    LifterRepository lifters = app.bean(LifterRepository.class);
+    CurrentClub club = app.bean(CurrentClub.class);
+    assertThat(lifters.findById(elsewhere.lifterId())).as("no club").isEmpty();
+    assertThat(lifters.findAll()).as("no club").isEmpty();
+    assertThat(club.<Long>within(elsewhere.clubId(), () -> lifters.count())).isEqualTo(1);
+    assertThat(club.<Boolean>within(elsewhere.clubId(), () -> lifters.findById(app.lifter("Maren")).isPresent())).isFalse();
+  }
+
+  @Test
+  void aLifterSeesOnlyTheirOwnCardAndLedger(TestApp app) {
+    Client maren = Client.of(app, "maren");
+    assertThat(maren.get("/sessions/" + app.session("Maren", TestApp.TODAY) + "/card").statusCode()).isEqualTo(200);
+    assertThat(maren.get("/lifters/" + app.lifter("Maren") + "/ledger").statusCode()).isEqualTo(200);
+    assertThat(maren.get("/sessions/" + app.session("Odile", TestApp.TODAY) + "/card").statusCode()).isEqualTo(404);
+    assertThat(maren.get("/lifters/" + app.lifter("Odile") + "/ledger").statusCode()).isEqualTo(404);
+    assertThat(maren.get("/lifters/" + app.lifter("Maren") + "/week").statusCode()).isEqualTo(403);
+    assertThat(maren.get("/lifters/new").statusCode()).isEqualTo(403);
+    assertThat(maren.get("/").headers().firstValue("Location").orElse("")).endsWith("/me");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"/", "/me", "/lifters/new", "/lifters/1/week", "/sessions/1/card"})
+  void sendsAStrangerToSignIn(String path) {
+    HttpResponse<String> answer = new Client(TestApp.running()).get(path);
+    assertThat(answer.statusCode()).isEqualTo(302);
+    assertThat(answer.headers().firstValue("Location").orElse("")).endsWith("/login");
+  }
+
+  @Test
+  void aFragmentAskedForByAStrangerReloadsThePageInstead(TestApp app) {
+    HttpResponse<String> answer = new Client(app).get("/", "HX-Request", "true");
+    assertThat(answer.statusCode()).isEqualTo(403);
+    assertThat(answer.headers().firstValue("HX-Refresh")).contains("true");
+  }
+
+  @Test
+  void aFormWithoutItsTokenIsRefused(TestApp app) {
+    HttpResponse<String> answer = Client.of(app, "coach").withoutToken().post("/lifters", Map.of("name", "Forged"));
+    assertThat(answer.statusCode()).isEqualTo(403);
+    assertThat(answer.body()).doesNotContain("Exception");
+  }
+
+  @Test
+  void thePolicyAllowsNothingFromElsewhereAndNothingInline(TestApp app) {
+    for (String path : List.of("/login", "/", "/lifters/new", "/nowhere")) {
+      HttpResponse<String> page = Client.of(app, "coach").get(path);
+      assertThat(page.headers().firstValue("Content-Security-Policy").orElse("")).as(path)
+          .startsWith("default-src 'none'; script-src 'self'; style-src 'self';").doesNotContain("unsafe");
+      assertThat(page.body()).as(path).doesNotContain("style=\"").doesNotContain("onclick").doesNotContain("http://", "https://");
+    }
+  }
+
+  @Test
+  void theCookieIsNotForScripts(TestApp app) {
+    String cookie = new Client(app).get("/login").headers().firstValue("Set-Cookie").orElse("");
+    assertThat(cookie).contains("HttpOnly").contains("SameSite=Lax");
+  }
+
+  @Test
+  void theCookieIsSecureBehindTls(TestApp app) {
+    String cookie = new Client(app).get("/login", "X-Forwarded-Proto", "https").headers().firstValue("Set-Cookie").orElse("");
+    assertThat(cookie).contains("Secure");
+  }
+
+  @Test
+  void guessingIsSlowedDown(TestApp app) {
+    Client guesser = new Client(app);
+    guesser.get("/login");
+    Map<String, String> guess = Map.of("email", "guessed@tarnbrook.example", "password", "wrong");
+    for (int i = 0; i < 10; i++) {
+      guesser.get("/login");
+      assertThat(guesser.post("/login", guess).headers().firstValue("Location").orElse("")).endsWith("/login?wrong");
+    }
+    guesser.get("/login");
+    HttpResponse<String> eleventh = guesser.post("/login", guess);
+    assertThat(eleventh.headers().firstValue("Location").orElse("")).endsWith("/login?wait");
+    assertThat(eleventh.headers().firstValue("Retry-After")).isPresent();
+    assertThat(guesser.get("/login?wait").body()).contains("Too many attempts").contains("guessed@tarnbrook.example");
+    app.jdbc().sql("delete from sign_in_failure").update();
+  }
+
+  @Test
+  void passwordsAreKeptAsArgon2(TestApp app) {
+    assertThat(app.jdbc().sql("select password_hash from account").query(String.class).list())
+        .isNotEmpty().allSatisfy(hash -> assertThat(hash).startsWith("{argon2id}$argon2id$"));
+  }
+
+  @Test
+  void theFirstVisitIsOver(TestApp app) {
+    assertThat(new Client(app).get("/setup").statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void noTraceReachesAPerson(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    HttpResponse<String> nowhere = coach.get("/nowhere");
+    assertThat(nowhere.statusCode()).isEqualTo(404);
+    assertThat(nowhere.body()).contains("Nothing at this address").doesNotContain("at org.", "Exception");
+    assertThat(coach.get("/lifters/1/week?of=" + LocalDate.MAX).body()).doesNotContain("Exception");
+  }
+}

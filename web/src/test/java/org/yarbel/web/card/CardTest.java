@@ -1,0 +1,141 @@
+package org.yarbel.web.card;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.TestApp;
+
+@ExtendWith(TestApp.class)
+class CardTest {
+  private static final String[] HTMX = {"HX-Request", "true"};
+
+  /** A session of Odile's that no other test touches. */
+  private record Lifting(TestApp app, Client odile, long session, long slot) {
+    static Lifting on(TestApp app, LocalDate day) {
+      long session = app.session("Odile", day);
+      long slot = app.jdbc().sql("select id from slot where session_id = :id order by position limit 1")
+          .param("id", session).query(Long.class).single();
+      Client odile = Client.of(app, "odile");
+      odile.get("/sessions/" + session + "/card");
+      return new Lifting(app, odile, session, slot);
+    }
+
+    Map<String, String> entry(int part, int set, String load, String reps, String rpe) {
+      return new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slot), "part", "" + part,
+          "set", "" + set, "issue", "1", "seen", "-1", "load", load, "reps", reps, "rpe", rpe, "outcome", "done"));
+    }
+
+    HttpResponse<String> log(Map<String, String> entry) {
+      return odile.post("/sessions/" + session + "/sets", entry, HTMX);
+    }
+
+    List<String> logged() {
+      return app.jdbc().sql("select load_ng / 1000000000000.0 || 'x' || reps from logged_set where session_id = :id and slot_id = :slot order by part, set_number")
+          .param("id", session).param("slot", slot).query(String.class).list()
+          .stream().map(text -> text.replaceAll("\\.?0+x", "x")).toList();
+    }
+
+    long issues() {
+      return app.jdbc().sql("select count(*) from card_issue where session_id = :id").param("id", session)
+          .query(Long.class).single();
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(delimiter = '|', quoteCharacter = '"', value = {
+    "100 | -5 | 8 | The reps must be from 0 to 100 but were -5.",
+    "100 | abc | 8 | Write the good reps as a whole number, such as 5.",
+    "100 | 2.5 | 8 | Write the good reps as a whole number, such as 5.",
+    "3000 | 5 | 8 | The load must be from 0 to 1000 kg but was 3000 kg.",
+    "-1 | 5 | 8 | The load must be from 0 to 1000 kg but was -1 kg.",
+    "heavy | 5 | 8 | Write the load as a number, such as 182.5.",
+    "\"\" | 5 | 8 | Write the load as a number, such as 182.5.",
+    "100 | 5 | 11 | RPE must be from 6 to 10 inclusive but was 11.",
+    "100 | 5 | easy | Write the RPE as a number from 6 to 10, or leave it out.",
+  })
+  void refusesWhatCannotBeBesideItsFieldAndKeepsIt(String load, String reps, String rpe, String message) {
+    Lifting lifting = Lifting.on(TestApp.running(), TestApp.TODAY);
+    HttpResponse<String> answer = lifting.log(lifting.entry(1, 3, load, reps, rpe));
+    assertThat(answer.statusCode()).isEqualTo(422);
+    assertThat(answer.body()).contains(message).contains("value=\"" + load + "\"").contains("value=\"" + reps + "\"");
+    assertThat(lifting.logged()).isEmpty();
+  }
+
+  @Test
+  void aDoubleSubmitLogsOnce(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(2));
+    Map<String, String> entry = lifting.entry(1, 1, "55", "5", "8");
+    List<CompletableFuture<HttpResponse<String>>> both = IntStream.range(0, 2)
+        .mapToObj(i -> CompletableFuture.supplyAsync(() -> lifting.log(entry))).toList();
+    assertThat(both).allSatisfy(answer -> assertThat(answer.join().statusCode()).isEqualTo(200));
+    assertThat(lifting.log(entry).statusCode()).as("sent a third time").isEqualTo(200);
+    assertThat(lifting.logged()).containsExactly("55x5");
+  }
+
+  @Test
+  void theSecondOfTwoTabsIsToldAndLosesNothing(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(4));
+    assertThat(lifting.log(lifting.entry(1, 1, "110", "5", "8")).statusCode()).isEqualTo(200);
+    HttpResponse<String> second = lifting.log(lifting.entry(1, 1, "112.5", "4", "9"));
+    assertThat(second.statusCode()).isEqualTo(409);
+    assertThat(second.body()).contains("Meanwhile this set was logged as 110 kg × 5 @8").contains("value=\"112.5\"");
+    assertThat(lifting.logged()).containsExactly("110x5");
+    Map<String, String> again = lifting.entry(1, 1, "112.5", "4", "9");
+    again.put("seen", "0");
+    assertThat(lifting.log(again).statusCode()).isEqualTo(200);
+    assertThat(lifting.logged()).containsExactly("112.5x4");
+  }
+
+  @Test
+  void asksOnceAboutASlipAndTakesTheAnswer(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(6));
+    Map<String, String> entry = lifting.entry(1, 1, "105", "3", "8");
+    HttpResponse<String> asked = lifting.log(entry);
+    assertThat(asked.statusCode()).isEqualTo(422);
+    assertThat(asked.body()).contains("Is it kg or lb? 105 kg was typed, 47.5 kg was planned.");
+    entry.put("sure", "1");
+    assertThat(lifting.log(entry).statusCode()).isEqualTo(200);
+    assertThat(lifting.logged()).containsExactly("105x3");
+    Map<String, String> takenBack = lifting.entry(1, 1, "105", "3", "8");
+    takenBack.put("outcome", "clear");
+    assertThat(lifting.log(takenBack).statusCode()).isEqualTo(200);
+    assertThat(lifting.logged()).isEmpty();
+  }
+
+  @Test
+  void isIssuedOnItsDayOrAtItsFirstSetAndNotByALookAhead(TestApp app) {
+    Lifting ahead = Lifting.on(app, TestApp.TODAY.plusDays(9));
+    assertThat(ahead.issues()).as("a look ahead").isZero();
+    assertThat(ahead.odile().get("/sessions/" + ahead.session() + "/card").body()).contains("a look ahead");
+    assertThat(ahead.log(ahead.entry(1, 1, "60", "5", "7")).statusCode()).isEqualTo(200);
+    assertThat(ahead.issues()).as("its first set").isEqualTo(1);
+    assertThat(Lifting.on(app, TestApp.TODAY).issues()).as("its day").isEqualTo(1);
+  }
+
+  @Test
+  void refusesASetThatTheLineDoesNotHave(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY);
+    assertThat(lifting.log(lifting.entry(7, 1, "100", "5", "8")).statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void worksWithoutScript(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(11));
+    HttpResponse<String> answer = lifting.odile().post("/sessions/" + lifting.session() + "/sets", lifting.entry(1, 1, "117.5", "5", "8"));
+    assertThat(answer.statusCode()).isEqualTo(302);
+    assertThat(lifting.logged()).containsExactly("117.5x5");
+    assertThat(lifting.odile().get("/sessions/" + lifting.session() + "/card").body()).contains("117.5 kg × 5 @8");
+  }
+}

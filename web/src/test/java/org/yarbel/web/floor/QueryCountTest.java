@@ -1,0 +1,37 @@
+package org.yarbel.web.floor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.persistence.EntityManagerFactory;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.TestApp;
+
+@ExtendWith(TestApp.class)
+class QueryCountTest {
+  @Test
+  void theFloorAsksAsManyQueriesForOneLifterAsForAll(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    assertThat(statements(app, () -> coach.get("/"))).isEqualTo(statements(app, () -> coach.get("/?find=maren")))
+        .isLessThanOrEqualTo(15);
+  }
+
+  @Test
+  void aWeekAsksAFewQueriesHoweverManyLinesItHas(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    long maren = app.lifter("Maren");
+    long full = statements(app, () -> coach.get("/lifters/" + maren + "/week"));
+    long empty = statements(app, () -> coach.get("/lifters/" + maren + "/week?of=2031-01-01"));
+    assertThat(full).isLessThanOrEqualTo(empty + 2).isLessThanOrEqualTo(14);
+  }
+
+  private static long statements(TestApp app, Runnable work) {
+    Statistics statistics = app.bean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
+    long before = statistics.getPrepareStatementCount();
+    work.run();
+    return statistics.getPrepareStatementCount() - before;
+  }
+}

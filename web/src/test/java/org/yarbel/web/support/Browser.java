@@ -1,0 +1,167 @@
+package org.yarbel.web.support;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.openqa.selenium.By;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Headless Chromium, one for all tests, in the size of a desk or a phone. */
+public final class Browser {
+  private static Browser shared;
+
+  private final ChromeDriver driver;
+  private final TestApp app;
+
+  private Browser(ChromeDriver driver, TestApp app) {
+    this.driver = driver;
+    this.app = app;
+  }
+
+  static synchronized Browser of(TestApp app) {
+    if (shared == null) {
+      shared = new Browser(start(), app);
+      Runtime.getRuntime().addShutdownHook(new Thread(shared.driver::quit));
+    }
+    return shared;
+  }
+
+  private static ChromeDriver start() {
+    try {
+      ChromeOptions options = new ChromeOptions();
+      options.setBinary("/usr/bin/chromium");
+      options.addArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+          "--disable-background-networking", "--disable-component-update", "--disable-sync", "--hide-scrollbars",
+          "--lang=en", "--user-data-dir=" + Files.createTempDirectory("yarbel-chromium-"), "--window-size=1280,800");
+      ChromeDriverService service =
+          new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).build();
+      return new ChromeDriver(service, options);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  public ChromeDriver driver() {
+    return driver;
+  }
+
+  /** A desk's screen, 1280×800. */
+  public Browser desk() {
+    return size(1280, 800, false);
+  }
+
+  /** A phone's screen, 390×844. */
+  public Browser phone() {
+    return size(390, 844, true);
+  }
+
+  private Browser size(int width, int height, boolean mobile) {
+    driver.executeCdpCommand("Emulation.setDeviceMetricsOverride",
+        Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
+    return this;
+  }
+
+  /** Cuts the network off, or puts it back. */
+  public void offline(boolean off) {
+    driver.executeCdpCommand("Network.enable", Map.of());
+    driver.executeCdpCommand("Network.emulateNetworkConditions",
+        Map.of("offline", off, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+  }
+
+  public Browser open(String path) {
+    driver.get(app.url(path));
+    return this;
+  }
+
+  /** Signs somebody of the demo in, as a new visitor. */
+  public Browser signIn(String who) {
+    driver.get(app.url("/login"));
+    driver.manage().deleteAllCookies();
+    open("/login");
+    type("email", who.contains("@") ? who : who + "@tarnbrook.example");
+    type("password", "tarnbrook-demo");
+    click("button[type=submit].btn-main");
+    return this;
+  }
+
+  public void type(String id, String text) {
+    WebElement field = driver.findElement(By.id(id));
+    field.clear();
+    field.sendKeys(text);
+  }
+
+  public void click(String css) {
+    find(css).click();
+  }
+
+  public WebElement find(String css) {
+    return driver.findElement(By.cssSelector(css));
+  }
+
+  public List<WebElement> all(String css) {
+    return driver.findElements(By.cssSelector(css));
+  }
+
+  public String text(String css) {
+    return find(css).getText();
+  }
+
+  /** Waits until something is there to see. */
+  public WebElement await(String css) {
+    return waiting().until(d -> all(css).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+  }
+
+  /** Waits until an element says something. */
+  public void awaitText(String css, String text) {
+    waiting().withMessage(() -> css + " says '" + (all(css).isEmpty() ? "nothing" : text(css)) + "', not '" + text + "'")
+        .ignoring(org.openqa.selenium.StaleElementReferenceException.class)
+        .until(d -> all(css).stream().anyMatch(e -> e.getText().contains(text)));
+  }
+
+  private WebDriverWait waiting() {
+    return new WebDriverWait(driver, Duration.ofSeconds(8), Duration.ofMillis(40));
+  }
+
+  /** What axe finds wrong with the page, a line each. */
+  public List<String> axe() {
+    return new AxeBuilder().analyze(driver).getViolations().stream().map(Browser::describe).toList();
+  }
+
+  private static String describe(Rule rule) {
+    return rule.getId() + ": " + rule.getHelp() + " " + rule.getNodes().stream().map(n -> n.getTarget() + "").toList();
+  }
+
+  /** What the browser's console complained about since the last call, the answers to bad input left out. */
+  public List<String> complaints() {
+    return driver.manage().logs().get("browser").getAll().stream()
+        .map(entry -> entry.getMessage())
+        .filter(message -> !message.contains("status of 4") && !message.contains("ERR_INTERNET_DISCONNECTED"))
+        .toList();
+  }
+
+  /** Writes a picture of what is to be seen. */
+  public void picture(Path file) {
+    try {
+      Files.createDirectories(file.getParent());
+      Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** The project's folder. */
+  public static Path root() {
+    return TestDatabase.root();
+  }
+}

@@ -1,0 +1,84 @@
+package org.yarbel.web.support;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Speaks HTTP to the application as a browser without script would. */
+public final class Client {
+  private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"|name=\"csrf\" content=\"([^\"]+)\"");
+
+  private final TestApp app;
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+  private String token = "";
+
+  public Client(TestApp app) {
+    this.app = app;
+  }
+
+  /** Signs somebody of the demo in. */
+  public static Client of(TestApp app, String who) {
+    Client client = new Client(app);
+    client.get("/login");
+    client.post("/login", Map.of("email", who.contains("@") ? who : who + "@tarnbrook.example", "password", "tarnbrook-demo"));
+    client.get("/");
+    client.get("/me");
+    return client;
+  }
+
+  public HttpResponse<String> get(String path, String... headers) {
+    return send(request(path, headers).GET().build());
+  }
+
+  /** Posts a form with the token of the page that was read last. */
+  public HttpResponse<String> post(String path, Map<String, String> form, String... headers) {
+    String body = form.entrySet().stream()
+        .map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
+        .collect(Collectors.joining("&", "_csrf=" + encode(token) + "&", ""));
+    return send(request(path, headers).header("Content-Type", "application/x-www-form-urlencoded")
+        .POST(HttpRequest.BodyPublishers.ofString(body)).build());
+  }
+
+  public HttpResponse<String> postJson(String path, String json) {
+    return send(request(path).header("Content-Type", "application/json")
+        .POST(HttpRequest.BodyPublishers.ofString(json)).build());
+  }
+
+  /** Forgets the token, as a forged form would not have it. */
+  public Client withoutToken() {
+    token = "";
+    return this;
+  }
+
+  private HttpRequest.Builder request(String path, String... headers) {
+    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app.url(path)));
+    return headers.length == 0 ? request : request.headers(headers);
+  }
+
+  private HttpResponse<String> send(HttpRequest request) {
+    try {
+      HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
+      Matcher found = TOKEN.matcher(answer.body());
+      if (found.find()) {
+        token = found.group(1) != null ? found.group(1) : found.group(2);
+      }
+      return answer;
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static String encode(String text) {
+    return URLEncoder.encode(text, StandardCharsets.UTF_8);
+  }
+}

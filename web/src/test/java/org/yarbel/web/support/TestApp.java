@@ -1,0 +1,89 @@
+package org.yarbel.web.support;
+
+import java.time.LocalDate;
+import java.util.Map;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.yarbel.web.YarbelApplication;
+
+/**
+ * Starts the real application with the demo club once for all tests, on a Monday in March, and hands it to them.
+ *
+ * <p>Plain {@code SpringApplication.run}: Spring's own test extension needs JUnit 6. Nothing is mocked.
+ */
+public final class TestApp implements BeforeAllCallback, ParameterResolver {
+  /** The day it is in the tests. */
+  public static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
+
+  private static TestApp running;
+
+  private final ConfigurableApplicationContext context;
+  private final int port;
+
+  public TestApp() {
+    this.context = null;
+    this.port = 0;
+  }
+
+  private TestApp(ConfigurableApplicationContext context) {
+    this.context = context;
+    this.port = Integer.parseInt(context.getEnvironment().getRequiredProperty("local.server.port"));
+  }
+
+  /** The running application. */
+  public static synchronized TestApp running() {
+    if (running == null) {
+      Map<String, String> database = TestDatabase.start();
+      running = new TestApp(SpringApplication.run(YarbelApplication.class, "--server.port=0", "--yarbel.demo=true",
+          "--yarbel.today=" + TODAY, "--spring.datasource.url=" + database.get("url"),
+          "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),
+          "--spring.main.register-shutdown-hook=false", "--spring.jpa.properties.hibernate.generate_statistics=true",
+          "--logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"));
+    }
+    return running;
+  }
+
+  @Override
+  public void beforeAll(ExtensionContext extension) {
+    running();
+  }
+
+  /** Where it is reached. */
+  public String url(String path) {
+    return "http://127.0.0.1:" + port + path;
+  }
+
+  public <T> T bean(Class<T> type) {
+    return context.getBean(type);
+  }
+
+  public JdbcClient jdbc() {
+    return bean(JdbcClient.class);
+  }
+
+  /** The id of a lifter of the demo, by the beginning of the name. */
+  public long lifter(String name) {
+    return jdbc().sql("select id from lifter where name like :name || '%'").param("name", name).query(Long.class).single();
+  }
+
+  /** The id of a lifter's session on a day. */
+  public long session(String name, LocalDate day) {
+    return jdbc().sql("select id from training_session where lifter_id = :lifter and day = :day")
+        .param("lifter", lifter(name)).param("day", day).query(Long.class).single();
+  }
+
+  @Override
+  public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
+    return parameter.getParameter().getType() == TestApp.class || parameter.getParameter().getType() == Browser.class;
+  }
+
+  @Override
+  public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
+    return parameter.getParameter().getType() == TestApp.class ? running() : Browser.of(running());
+  }
+}

@@ -1,0 +1,104 @@
+#!/usr/bin/env bash
+# Tries the launcher as a person would: starts, kills, starts again, and everything it must refuse in plain words.
+# Prints a line a check and closes with the count.
+set -uo pipefail
+cd "$(dirname "$0")/../../../.."
+
+WORK=$(mktemp -d /tmp/yarbel-launcher.XXXXXX)
+chmod 755 "$WORK"
+PORT=$((21000 + RANDOM % 9000))
+passed=0
+failed=0
+
+check() { # what, command...
+  local what=$1; shift
+  if "$@"; then passed=$((passed + 1)); printf 'ok    %s\n' "$what"
+  else failed=$((failed + 1)); printf 'NOT   %s\n' "$what"; fi
+}
+says() { grep -qF -- "$2" "$1" || { printf '      it said: %s\n' "$(tail -n 4 "$1")"; return 1; }; }
+quiet() { ! grep -qE 'Exception|^[[:space:]]+at ' "$1"; }
+await_ready() { # log, seconds
+  for _ in $(seq $(($2 * 10))); do grep -q 'is ready at' "$1" && return 0; sleep 0.1; done
+  printf '      it said: %s\n' "$(tail -n 4 "$1")"; return 1
+}
+page() { curl -s -o /dev/null -w '%{http_code}' "http://127.0.0.1:$PORT$1" 2>/dev/null || true; }
+gone() { ! pgrep -f -- "-Dyarbel.data=$WORK/data " >/dev/null && ! pgrep -f -- "postgres -D $WORK/data/db" >/dev/null; }
+cleanup() {
+  ./yarbel stop --data-dir "$WORK/data" >/dev/null 2>&1
+  ./yarbel stop --data-dir "$WORK/own" >/dev/null 2>&1
+  rm -rf "$WORK"
+}
+trap cleanup EXIT
+
+./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/first.log" 2>&1 &
+first=$!
+check "the demo starts" await_ready "$WORK/first.log" 120
+check "it says where" says "$WORK/first.log" "Yarbel is ready at http://127.0.0.1:$PORT"
+check "it says the sign-ins" says "$WORK/first.log" "coach@tarnbrook.example"
+check "it serves the sign-in page" test "$(page /login)" = 200
+
+./yarbel demo --port "$PORT" --data-dir "$WORK/other" >"$WORK/port.log" 2>&1
+check "a taken port is told" says "$WORK/port.log" "The port $PORT is taken by another program."
+./yarbel demo --port $((PORT + 1)) --data-dir "$WORK/data" >"$WORK/busy.log" 2>&1
+check "a data folder in use is told" says "$WORK/busy.log" "is in use by another run"
+
+kill -9 "$first"; wait "$first" 2>/dev/null
+pkill -9 -f -- "-Dyarbel.data=$WORK/data "
+sleep 0.3
+began=$(date +%s%N)
+./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/second.log" 2>&1 &
+second=$!
+check "a killed run leaves nothing in the way" await_ready "$WORK/second.log" 60
+printf '      started again after a kill in %s ms\n' $((($(date +%s%N) - began) / 1000000))
+check "it serves again" test "$(page /login)" = 200
+kill -TERM "$second"; wait "$second"
+check "TERM stops the application and its database" gone
+
+began=$(date +%s%N)
+./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/third.log" 2>&1 &
+check "a warm start is ready" await_ready "$WORK/third.log" 60
+printf '      warm start in %s ms\n' $((($(date +%s%N) - began) / 1000000))
+./yarbel stop --data-dir "$WORK/data" >"$WORK/stop.log" 2>&1
+check "stop stops it" says "$WORK/stop.log" "Stopped."
+check "stop leaves nothing running" gone
+
+echo 999 >"$WORK/data/format"
+./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/format.log" 2>&1
+check "a data folder of another version is told" says "$WORK/format.log" "was written by another version of Yarbel"
+echo 1 >"$WORK/data/format"
+echo 9 >"$WORK/data/db/PG_VERSION"
+./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/pg.log" 2>&1
+check "a database of another PostgreSQL is told" says "$WORK/pg.log" "was made with PostgreSQL 9, which is not installed"
+: >"$WORK/file"
+./yarbel demo --port "$PORT" --data-dir "$WORK/file/data" >"$WORK/file.log" 2>&1
+check "a folder that cannot be made is told" says "$WORK/file.log" "cannot be made"
+./yarbel demo --port 99999 >"$WORK/option.log" 2>&1
+check "a wrong port is told" says "$WORK/option.log" "The port must be a number from 1 to 65535 but was 99999."
+./yarbel demo --today 2026-13-40 >"$WORK/today.log" 2>&1
+check "a wrong day is told" says "$WORK/today.log" "The day must look like"
+if [ "$(id -u)" -eq 0 ]; then
+  mkdir -p "$WORK/closed" && chmod 700 "$WORK/closed"
+  timeout 60 ./yarbel database --data-dir "$WORK/closed/data" >"$WORK/closed.log" 2>&1
+  check "a folder the database cannot reach is answered with another" says "$WORK/closed.log" "cannot reach $WORK/closed/data; the data is in /var/lib/yarbel/"
+  ./yarbel database-stop --data-dir "$WORK/closed/data" >/dev/null 2>&1
+  rm -rf "$(sed -n 's/^data=//p' "$WORK/closed.log")"
+fi
+
+./yarbel start --port "$PORT" --data-dir "$WORK/own" >"$WORK/own.log" 2>&1 &
+check "a club of one's own starts" await_ready "$WORK/own.log" 60
+check "it prints the one-time code" says "$WORK/own.log" "give the one-time code"
+check "the first visit is open" test "$(page /setup)" = 200
+code=$(sed -n 's/.*one-time code //p' "$WORK/own.log")
+token() { curl -s -c "$WORK/jar" -b "$WORK/jar" "http://127.0.0.1:$PORT/setup" | grep -o 'name="csrf" content="[^"]*"' | sed 's/.*content="//;s/"//'; }
+begin() { curl -s -o "$WORK/answer" -w '%{http_code}' -c "$WORK/jar" -b "$WORK/jar" "http://127.0.0.1:$PORT/setup" --data-urlencode "_csrf=$(token)" \
+  -d "code=$1&club=Own+Club&unit=KG&zone=UTC&name=Owner&email=owner@own.example&password=long-enough-1"; }
+check "a wrong code is refused" test "$(begin wrong)" = 422
+check "and said beside its field" says "$WORK/answer" "This is not the code."
+check "the code makes the owner's account" test "$(begin "$code")" = 302
+check "and the first visit is over" test "$(page /setup)" = 404
+for log in first port busy second third format pg file own; do
+  check "no stack trace in what $log said" quiet "$WORK/$log.log"
+done
+
+printf '%d passed, %d failed\n' "$passed" "$failed"
+[ "$failed" -eq 0 ]

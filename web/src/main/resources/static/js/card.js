@@ -36,7 +36,12 @@ function show(panel) {
       link.setAttribute("aria-current", "step");
     }
   }
-  document.getElementById("main").scrollIntoView();
+  toTop();
+}
+
+// The whole card from its head on: the skyline stays in sight, the site's own bar does not.
+function toTop() {
+  window.scrollTo(0, document.getElementById("main").offsetTop);
 }
 
 async function onSubmit(event) {
@@ -120,7 +125,7 @@ function replace(html) {
     if (wrong) {
       wrong.scrollIntoView({ block: "center" });
     } else {
-      document.getElementById("main").scrollIntoView();
+      toTop();
     }
   }
 }

@@ -40,6 +40,7 @@ class PathTest {
     }
     browser.signIn("corwin");
     assertFine(browser.phone().open("/me"), "my training");
+    browser.driver().manage().deleteAllCookies();
     assertFine(browser.open("/login"), "sign-in");
   }
 

@@ -1,12 +1,13 @@
 package org.yarbel.web.account;
 
 import jakarta.servlet.http.HttpSession;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.yarbel.web.YarbelProperties;
-import org.jspecify.annotations.Nullable;
 
 /** The sign-in page. Spring Security takes what is sent from it. */
 @Controller
@@ -27,7 +28,11 @@ class SignInController {
       @RequestParam(required = false) @Nullable String wait,
       @RequestParam(required = false) @Nullable String out,
       HttpSession session,
+      @AuthenticationPrincipal @Nullable SignedIn who,
       Model model) {
+    if (who != null) {
+      return "redirect:/";
+    }
     if (accounts.none()) {
       return "redirect:/setup";
     }

@@ -83,7 +83,7 @@ class BoardController {
       return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
     plan.add(board.lifter(id), day, form.slotKind(), form.liftOrFirst(), form.typed(), who);
-    return day(id, day, htmx, response, HttpStatus.OK, Map.of());
+    return day(id, day, htmx, response, HttpStatus.OK, Map.of("added", true));
   }
 
   @PostMapping("/slots/{id}")
@@ -100,6 +100,9 @@ class BoardController {
           form.liftOrFirst(), form.typed(), who);
       if (outcome instanceof PlanService.Outcome.Done done) {
         return row(board.slot(done.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
+      }
+      if (outcome instanceof PlanService.Outcome.Same same) {
+        return row(board.slot(same.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
       if (outcome instanceof PlanService.Outcome.Begun begun) {
         return row(refusing(board.slot(begun.now()), form, line,

@@ -13,6 +13,7 @@ import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSession;
 
 /**
@@ -28,7 +29,16 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
 
   /** A day with its lines, or a day of rest. */
   record DayView(long lifterId, String date, String name, String label, boolean today, @Nullable Long sessionId, long logged,
-      List<SlotView> slots) {}
+      List<SlotView> slots) {
+    /** What a further line most likely is: the main lift first, then a second one, then assistance. */
+    public String nextKind() {
+      return switch (slots.size()) {
+        case 0 -> SlotKind.MAIN.name();
+        case 1 -> SlotKind.SECOND.name();
+        default -> SlotKind.ASSISTANCE.name();
+      };
+    }
+  }
 
   /**
    * One line.

@@ -55,6 +55,9 @@ public class PlanService {
     /** Done; the change can be undone by its id. */
     record Done(Slot slot, long changeId) implements Outcome {}
 
+    /** It says that already: nothing to do, whoever wrote it. */
+    record Same(Slot slot) implements Outcome {}
+
     /** Somebody changed the slot meanwhile; nothing was touched. */
     record ChangedMeanwhile(Slot now) implements Outcome {}
 
@@ -81,11 +84,12 @@ public class PlanService {
   @Transactional
   public Outcome write(long slotId, int version, SlotKind kind, Lift lift, String work, SignedIn who) {
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
-    if (slot.version() != version) {
-      return new Outcome.ChangedMeanwhile(slot);
+    if (slot.kind() == kind && slot.lift().equals(lift) && slot.work().equals(normal(work))) {
+      return new Outcome.Same(slot);
     }
-    if (log.countOfSlot(slotId) > 0) {
-      return new Outcome.Begun(slot);
+    Optional<Outcome> refused = refused(slot, version);
+    if (refused.isPresent()) {
+      return refused.get();
     }
     String before = said(slot);
     slot.write(kind, lift, normal(work));
@@ -97,16 +101,21 @@ public class PlanService {
   @Transactional
   public Outcome remove(long slotId, int version, SignedIn who) {
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
-    if (slot.version() != version) {
-      return new Outcome.ChangedMeanwhile(slot);
-    }
-    if (log.countOfSlot(slotId) > 0) {
-      return new Outcome.Begun(slot);
+    Optional<Outcome> refused = refused(slot, version);
+    if (refused.isPresent()) {
+      return refused.get();
     }
     String before = said(slot);
     slots.delete(slot);
     slots.flush();
     return replan(slot, who, before, null);
+  }
+
+  private Optional<Outcome> refused(Slot slot, int version) {
+    if (slot.version() != version) {
+      return Optional.of(new Outcome.ChangedMeanwhile(slot));
+    }
+    return log.countOfSlot(slot.id()) > 0 ? Optional.of(new Outcome.Begun(slot)) : Optional.empty();
   }
 
   /**

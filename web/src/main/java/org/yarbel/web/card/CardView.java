@@ -148,7 +148,7 @@ record CardView(
 
   private static @Nullable String basis(CardDocument document, CardDocument.CardSlot slot) {
     Mass max = document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
-    return max == null ? null : slot.basis().key() + " " + max.shownIn(document.unit()).text();
+    return max == null ? null : slot.basis().key() + " " + max.amountIn(document.unit(), 1).toPlainString() + " " + document.unit();
   }
 
   private static StepView step(RampStep step, MassUnit unit) {

@@ -75,6 +75,7 @@ class BoardTest {
     assertThat(written.stored()).containsExactly("5x5 225lb rest 2:00");
     long slot = written.slot();
     assertThat(written.save(slot, 0, "5x5 230lb").statusCode()).isEqualTo(200);
+    assertThat(written.save(slot, 0, "5x5  230 lb").statusCode()).as("the same again, as Enter and leaving the field send it").isEqualTo(200);
     HttpResponse<String> second = written.save(slot, 0, "5x5 235lb");
     assertThat(second.statusCode()).isEqualTo(409);
     assertThat(second.body()).contains("meanwhile this line was changed to 5x5 230lb").contains("value=\"5x5 235lb\"");

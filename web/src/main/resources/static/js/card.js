@@ -98,6 +98,9 @@ async function send() {
         keep(left);
         replace(await answer.text());
         late = left.length > 0;
+        if (!answer.ok) {
+          return; // what was refused stands in its fields; the rest waits until that is settled
+        }
       } else if (answer.status === 404 || answer.status === 400) {
         keep(waiting().slice(1));
         note("An entry was not taken: the plan changed. Open the card again and look at that set.");

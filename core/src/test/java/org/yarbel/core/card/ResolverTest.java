@@ -208,6 +208,80 @@ class ResolverTest {
   }
 
   @Test
+  void answersInTheUnitThatIsAskedAndLoadsThePlatesThatAreThere() {
+    Resolver.Request kilograms = request("1x5 75%");
+    ResolvedSet set = Resolver.resolve(new Resolver.Request(kilograms.line(), kilograms.basis(), kilograms.numbers(), Map.of(),
+        null, KG, MassUnit.LB, EffortChart.HOUSE, Movement.SQUAT, false, List.of(), true)).sets().get(0);
+    assertThat(set.load()).as("145 kg of kilogram plates").isEqualTo(kg("145"));
+    assertThat(set.load().text()).isEqualTo("319.67 lb");
+    assertThat(set.perSide()).extracting(Mass::text).containsExactly("25 kg", "25 kg", "10 kg", "2.5 kg");
+  }
+
+  @Test
+  void leavesLoadsExactWhereNothingGoesOnABar() {
+    Resolver.Request bar = request("2x10 21kg");
+    ResolvedLine line = Resolver.resolve(new Resolver.Request(bar.line(), bar.basis(), bar.numbers(), Map.of(), null, null,
+        MassUnit.KG, EffortChart.HOUSE, Movement.OTHER, false, List.of(), true));
+    assertThat(loads(line)).isEqualTo("21 21");
+    assertThat(line.ramp()).isEmpty();
+    assertThat(line.sets().get(0).perSide()).isNull();
+  }
+
+  @Test
+  void saysThatTheBodyMassIsMissing() {
+    Resolver.Request known = request("3x8 bw+20kg");
+    Resolver.Request unknown = new Resolver.Request(known.line(), known.basis(), known.numbers(), Map.of(), null, KG,
+        MassUnit.KG, EffortChart.HOUSE, Movement.OTHER, false, List.of(), true);
+    assertThat(problems(unknown)).containsExactly(
+        new Problem(4, 11, "The lifter's body mass is not known: write it down, or give a load."));
+  }
+
+  @Test
+  void aDropIsNeverBelowNothingAndABarIsTheLeast() {
+    ResolvedLine line = Resolver.resolve(request("1x1 60kg; 1x5 -500kg"));
+    assertThat(loads(line)).isEqualTo("60 20");
+    assertThat(line.cautions()).extracting(Caution::code).contains("under-bar");
+  }
+
+  @Test
+  void dropsASharedMassFromEachSetBefore() {
+    assertThat(loads("1x3 85%; 3x3 -10kg each")).as("85 % of 195 = 165.75").isEqualTo("165 155 145 135");
+  }
+
+  @Test
+  void aMissedBackOffDoesNotLowerTheNextReference() {
+    ResolvedLine line = Resolver.resolve(request("1x1 @8; 2x4 -15%; 2x6 80% top")
+        .withLogged(List.of(done(1, 1, "180", 1, 8.0), done(2, 1, "155", 0, null))));
+    assertThat(line.sets().get(3).load()).as("80 % of 180").isEqualTo(kg("145"));
+    assertThat(line.cautions()).extracting(Caution::code).doesNotContain("no-rep-made");
+  }
+
+  @Test
+  void aWholePartialMayBeOverTheMax() {
+    Resolver.Request full = request("3x3 120%");
+    ResolvedLine line = Resolver.resolve(new Resolver.Request(full.line(), full.basis(), full.numbers(), Map.of(), null, KG,
+        MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, true, List.of(), false));
+    assertThat(loads(line)).isEqualTo("235 235 235");
+    assertThat(line.cautions()).extracting(Caution::code).containsExactly("over-max");
+    assertThat(line.ramp()).as("not asked for").isEmpty();
+  }
+
+  @Test
+  void anOpenSetDoesNotEndInTheChart() {
+    assertThat(loads("2xAMRAP 70%")).isEqualTo("137.5 137.5");
+    assertThat(Resolver.resolve(request("1x5+ @8")).sets().get(0)).satisfies(s -> {
+      assertThat(s.role()).isEqualTo(Role.PLUS);
+      assertThat(s.load()).as("five at 8: 83 %").isEqualTo(kg("162.5"));
+    });
+  }
+
+  @Test
+  void placesOfALineCountFromOneInTheOrderLifted() {
+    assertThat(LoggedSet.places(WorkLine.parse("2x5 75%; 1xAMRAP 70%").line())).containsExactly(
+        new LoggedSet.Place(1, 1), new LoggedSet.Place(1, 2), new LoggedSet.Place(2, 1));
+  }
+
+  @Test
   void theTableOfBackOffsSaysWhatTheResolverSays() {
     for (String text : List.of("1x1 @8; 4x4 -15%", "1x3 85%; 2x5 80% top; 3xAMRAP -5% each")) {
       Resolver.Request request = request(text);

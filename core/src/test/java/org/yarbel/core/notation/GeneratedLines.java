@@ -11,10 +11,11 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
 /** Lines of every shape the grammar allows, for round trips. */
-final class GeneratedLines {
+public final class GeneratedLines {
   private GeneratedLines() {}
 
-  static WorkLine line(RandomGenerator random) {
+  /** A line that the grammar allows. */
+  public static WorkLine line(RandomGenerator random) {
     List<Part> parts = new ArrayList<>();
     int count = 1 + random.nextInt(4);
     for (int i = 0; i < count; i++) {

@@ -147,6 +147,75 @@ class MaxTrackerTest {
   }
 
   @Test
+  void aRatedContestSingleCountsForLessThanOneThatWasAllThereWas() {
+    // 205/0.975, half a rep left; sd 2 % instead of 0.5; P = 0.02² + 7·0.0035²
+    Observation rated = new Observation(DAY.plusDays(7), kg("205"), 1, Rpe.of(9.5), false, true, false, false, false);
+    assertEstimate(run(Level.INTERMEDIATE, TESTED, rated).now(), 205.561, 3.045);
+  }
+
+  @Test
+  void touchAndGoRepsSayLessAboutTheSingle() {
+    Observation still = set(7, "180", 3, 9.0);
+    Observation bounced = new Observation(still.date(), still.load(), 3, still.rpe(), false, false, false, false, true);
+    Estimate from = run(Level.ADVANCED, TESTED, still).now();
+    Estimate fromBounced = run(Level.ADVANCED, TESTED, bounced).now();
+    assertThat(fromBounced.sd()).as("sd ×1.5").isGreaterThan(from.sd());
+    Observation single = new Observation(still.date(), still.load(), 1, still.rpe(), false, false, false, false, true);
+    assertThat(run(Level.ADVANCED, TESTED, single).now()).as("not of a single")
+        .isEqualTo(run(Level.ADVANCED, TESTED, set(7, "180", 1, 9.0)).now());
+  }
+
+  @Test
+  void ofEquallyTellingSetsTheHighestCounts() {
+    Track track = run(Level.ADVANCED, TESTED, set(7, "180", 1, 8.0), set(7, "185", 1, 8.0), set(7, "182.5", 1, 8.0));
+    assertThat(track.points()).singleElement().satisfies(p -> assertThat(p.raw().number()).as("185/0.93").isEqualTo("198.92"));
+  }
+
+  @Test
+  void aFloorIgnoresFlagsAndTakesTheHeaviestOfTheDay() {
+    Track track = run(Level.ADVANCED, TESTED, set(7, "195", 3, null).flagged(true), set(7, "190", 3, null), set(7, "150", 5, null));
+    assertThat(track.points()).singleElement().satisfies(p -> assertThat(p.raw().number()).as("195/0.93").isEqualTo("209.68"));
+    assertThat(track.skipped()).as("the other two did not serve").containsExactly(1, 2);
+  }
+
+  @Test
+  void anUnratedSetBeforeAnyEstimateStartsNothing() {
+    Track track = run(Level.ADVANCED, null, set(0, "150", 3, null), set(7, "150", 3, 8.0));
+    assertThat(track.points()).singleElement().satisfies(p -> assertThat(p.date()).isEqualTo(DAY.plusDays(7)));
+    assertThat(track.skipped()).containsExactly(0);
+  }
+
+  @Test
+  void aNewLayoffMayFallAsFarAgain() {
+    MaxTracker tracker = new MaxTracker(Level.ADVANCED, TESTED);
+    List<Observation> light = List.of(set(0, "60", 5, null), set(200, "60", 5, null));
+    double max = tracker.run(light, DAY.plusDays(400), MassUnit.KG).now().max().nanograms() / 1e12;
+    assertThat(max).as("200·e^(−0.44)").isCloseTo(128.807, within(0.005));
+  }
+
+  @Test
+  void growsLessSureByLevel() {
+    for (Level level : Level.values()) {
+      Estimate later = new MaxTracker(level, TESTED).run(List.of(), DAY.plusDays(100), MassUnit.KG).now();
+      double growth = switch (level) {
+        case BEGINNER -> 0.006;
+        case INTERMEDIATE -> 0.0035;
+        case ADVANCED -> 0.0025;
+      };
+      assertEstimate(later, 200, 200 * Math.sqrt(0.02 * 0.02 + 100 * growth * growth));
+    }
+  }
+
+  @Test
+  void aFlaggedDayOnTheOtherSideStartsTheCountAgain() {
+    Track track = run(Level.ADVANCED, TESTED, set(7, "170", 1, 9.0).flagged(true), set(14, "170", 1, 9.0).flagged(true),
+        set(21, "200", 1, 9.0).flagged(true), set(28, "170", 1, 9.0).flagged(true));
+    List<Mass> estimates = track.points().stream().map(p -> p.estimate().max()).toList();
+    assertThat(estimates.get(2)).isGreaterThan(estimates.get(1));
+    assertThat(estimates.get(3).ratioTo(estimates.get(2))).as("counted little: the first again").isGreaterThan(0.98);
+  }
+
+  @Test
   void refusesADayBeforeTheLastSet() {
     assertThatThrownBy(() -> new MaxTracker(Level.ADVANCED, TESTED).run(List.of(set(7, "180", 1, 8.0)), DAY, MassUnit.KG))
         .isInstanceOf(IllegalArgumentException.class)

@@ -82,7 +82,11 @@ class BoardController {
     if (line.wrong()) {
       return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
-    plan.add(board.lifter(id), day, form.slotKind(), form.liftOrFirst(), form.typed(), who);
+    PlanService.Outcome outcome = plan.add(board.lifter(id), day, form.slotKind(), form.liftOrFirst(), form.typed(), who);
+    if (outcome instanceof PlanService.Outcome.Full) {
+      return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
+          Map.of("typed", form, "typedLine", line, "said", "Not added: a session has at most 40 lines."));
+    }
     return day(id, day, htmx, response, HttpStatus.OK, Map.of("added", true));
   }
 

@@ -55,6 +55,9 @@ public class PlanService {
     /** Done; the change can be undone by its id. */
     record Done(Slot slot, long changeId) implements Outcome {}
 
+    /** The session has forty lines: none was added. */
+    record Full() implements Outcome {}
+
     /** It says that already: nothing to do, whoever wrote it. */
     record Same(Slot slot) implements Outcome {}
 
@@ -72,7 +75,7 @@ public class PlanService {
         .orElseGet(() -> sessions.saveAndFlush(new TrainingSession(lifter.id(), day)));
     List<Slot> there = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     if (there.size() >= MOST_SLOTS) {
-      throw new IllegalArgumentException("A session has at most 40 lines");
+      return new Outcome.Full();
     }
     int position = there.isEmpty() ? 1 : there.get(there.size() - 1).position() + 1;
     Slot slot = slots.saveAndFlush(new Slot(session.id(), position, kind, lift, normal(work)));

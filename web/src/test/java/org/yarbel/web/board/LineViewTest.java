@@ -1,0 +1,67 @@
+package org.yarbel.web.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.web.plan.LifterContext;
+
+class LineViewTest {
+  private static final Kit KIT = Kit.standard(MassUnit.KG);
+  private static final LifterContext CONTEXT = new LifterContext(MassUnit.KG, null,
+      Map.of("squat", new MaxNumbers(null, Mass.of("200", MassUnit.KG), null, null),
+          "deadlift", new MaxNumbers(null, Mass.of("240", MassUnit.KG), null, Mass.of("260", MassUnit.KG))),
+      Map.of("deadlift", Basis.GOAL), KIT, Loadables.of(KIT));
+
+  private static LineView line(String lift, String work) {
+    return LineView.of(CONTEXT, Lift.ofKey(lift).orElseThrow(), work);
+  }
+
+  @ParameterizedTest
+  @CsvSource(delimiter = '|', value = {
+    "squat | 5x5 75% | 150 ×5",
+    "squat | 1x1 90%; 3x3 -20% | 180 · 145 ×3",
+    "squat | 3x5+ 75% | 150 ×3+",
+    "squat | 2xAMRAP 70% | 140+ ×2",
+    "squat | 1x1 90%; 3x3 -5% each | 180 · 170 162.5 155",
+    "squat | 3x8 | lifter picks ×3",
+    "deadlift | 1x2 90% | 235", // of the goal, the plan's basis: 234
+    "deadlift | 1x2 90% est | 215", // 216
+    "squat | 1x5 60% of deadlift | 145", // 144
+    "back-extension | 3x12 20kg | 20 ×3", // goes on no bar: as written
+  })
+  void saysWhatALineComesTo(String lift, String work, String loads) {
+    assertThat(String.join(" · ", line(lift, work).loads())).isEqualTo(loads);
+  }
+
+  @Test
+  void cutsTheTextAtWhatIsWrong() {
+    assertThat(line("squat", "5x; 3x3 @11").marks()).containsExactly(
+        new LineView.Mark("5x", false), new LineView.Mark("‸", true), new LineView.Mark("; 3x3 ", false),
+        new LineView.Mark("@11", true), new LineView.Mark("", false));
+    assertThat(line("squat", "5x; 3x3 @11").problems()).hasSize(2);
+  }
+
+  @Test
+  void marksWhatOnlyThisLifterLacks() {
+    LineView view = line("bench", "3x5 75%");
+    assertThat(view.wrong()).isTrue();
+    assertThat(view.problems()).containsExactly(
+        "The estimated max is not known: write it down, or name another (tested, est, tm, goal).");
+    assertThat(view.marks()).contains(new LineView.Mark("75%", true));
+  }
+
+  @Test
+  void showsTheCautionsOfTheCore() {
+    assertThat(line("squat", "1x1 105%").cautions()).singleElement().asString().contains("spotters");
+  }
+}

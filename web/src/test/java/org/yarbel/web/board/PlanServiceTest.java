@@ -1,0 +1,103 @@
+package org.yarbel.web.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.function.Function;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.web.account.Accounts;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.board.PlanService.Outcome;
+import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotKind;
+import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.support.TestApp;
+
+@ExtendWith(TestApp.class)
+class PlanServiceTest {
+  private static final Lift SQUAT = Lift.ofKey("squat").orElseThrow();
+
+  /** What a test does as the demo's coach, with a day nobody else plans. */
+  private record Coach(TestApp app, PlanService plan, SignedIn who, Lifter lifter, LocalDate day) {
+    Outcome.Done add(String work) {
+      return (Outcome.Done) plan.add(lifter, day, SlotKind.MAIN, SQUAT, work, who);
+    }
+
+    Outcome write(Slot slot, int version, String work) {
+      return plan.write(slot.id(), version, SlotKind.MAIN, SQUAT, work, who);
+    }
+
+    String work(Slot slot) {
+      return app.bean(SlotRepository.class).findById(slot.id()).map(Slot::work).orElse("gone");
+    }
+  }
+
+  private static <T> T as(TestApp app, int dayAhead, Function<Coach, T> work) {
+    SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
+    return app.bean(CurrentClub.class).within(who.clubId(), () -> {
+      Lifter lifter = app.bean(LifterRepository.class).findById(app.lifter("Ansel")).orElseThrow();
+      return work.apply(new Coach(app, app.bean(PlanService.class), who, lifter, TestApp.TODAY.plusWeeks(30).plusDays(dayAhead)));
+    });
+  }
+
+  @Test
+  void undoesTheNewestChangeFirst(TestApp app) {
+    as(app, 0, coach -> {
+      Slot slot = coach.add("5x5 60kg").slot();
+      Outcome.Done first = (Outcome.Done) coach.write(slot, 0, "5x5 65kg");
+      Outcome.Done second = (Outcome.Done) coach.write(slot, 1, "5x5 70kg");
+      assertThat(coach.plan().undo(first.changeId(), coach.who())).isEqualTo("That line was changed again since: undo the later change first.");
+      assertThat(coach.work(slot)).isEqualTo("5x5 70kg");
+      assertThat(coach.plan().undo(second.changeId(), coach.who())).isEqualTo("The line is back as it was: 5x5 65kg");
+      assertThat(coach.plan().undo(first.changeId(), coach.who())).isEqualTo("The line is back as it was: 5x5 60kg");
+      return coach.work(slot);
+    });
+  }
+
+  @Test
+  void undoesALineThatWasAdded(TestApp app) {
+    as(app, 1, coach -> {
+      Outcome.Done added = coach.add("3x3 80kg");
+      assertThat(coach.plan().undo(added.changeId(), coach.who())).isEqualTo("The line is out again.");
+      assertThat(coach.work(added.slot())).isEqualTo("gone");
+      return true;
+    });
+  }
+
+  @Test
+  void savingTheSameAgainIsNoChange(TestApp app) {
+    as(app, 2, coach -> {
+      Slot slot = coach.add("3x3 80kg").slot();
+      assertThat(coach.write(slot, 0, "3 x 3 80 KG")).isInstanceOf(Outcome.Same.class);
+      assertThat(coach.write(slot, 7, "3x3 85kg")).as("another version").isInstanceOf(Outcome.ChangedMeanwhile.class);
+      return true;
+    });
+  }
+
+  @Test
+  void aSessionHasAtMostFortyLines(TestApp app) {
+    as(app, 3, coach -> {
+      for (int i = 0; i < 40; i++) {
+        coach.add("1x1 50kg");
+      }
+      assertThat(coach.plan().add(coach.lifter(), coach.day(), SlotKind.MAIN, SQUAT, "1x1 50kg", coach.who()))
+          .isInstanceOf(Outcome.Full.class);
+      return true;
+    });
+  }
+
+  @Test
+  void nothingOfAnotherClubIsThereToChange(TestApp app) {
+    Slot slot = as(app, 4, coach -> coach.add("3x3 80kg").slot());
+    SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
+    assertThatThrownBy(() -> app.bean(CurrentClub.class).within(-1L, () ->
+        app.bean(PlanService.class).write(slot.id(), 0, SlotKind.MAIN, SQUAT, "1x1 100kg", who))).isInstanceOf(NotFound.class);
+  }
+}

@@ -1,0 +1,90 @@
+package org.yarbel.web.card;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.yarbel.core.card.BackOffTable;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.TestApp;
+
+@ExtendWith(TestApp.class)
+class CardDocumentTest {
+  private static CardDocument issued(TestApp app, long session) {
+    return app.bean(CardJson.class).read(app.jdbc().sql("select document from card_issue where session_id = :id order by number desc limit 1")
+        .param("id", session).query(String.class).single());
+  }
+
+  @Test
+  void isReadBackAsItWasWritten(TestApp app) {
+    CardJson json = app.bean(CardJson.class);
+    CardDocument document = issued(app, app.session("Maren", TestApp.TODAY.minusDays(7)));
+    assertThat(json.read(json.write(document))).isEqualTo(document);
+    assertThat(document.slots()).hasSize(3);
+    assertThat(document.kit().bar()).isEqualTo(Mass.of("20", MassUnit.KG));
+  }
+
+  @Test
+  void holdsTheBackOffsForEveryTopWithinAFifth(TestApp app) {
+    CardDocument document = issued(app, app.session("Maren", TestApp.TODAY.minusDays(7)));
+    Mass top = document.slots().get(0).sets().get(0).load();
+    BackOffTable table = document.slots().get(0).tables().get(0);
+    assertThat(table.part()).isEqualTo(2);
+    assertThat(table.rows().get(0).reference().ratioTo(top)).isBetween(0.8, 0.82);
+    assertThat(table.rows().get(table.rows().size() - 1).reference().ratioTo(top)).isBetween(1.18, 1.2);
+  }
+
+  @Test
+  void holdsTheEffortChartAsNumbers(TestApp app) {
+    List<List<Double>> chart = issued(app, app.session("Maren", TestApp.TODAY.minusDays(7))).chart();
+    assertThat(chart).hasSize(9);
+    assertThat(chart.get(0).get(0)).as("a single at 10").isEqualTo(100.0);
+    assertThat(chart.get(4).get(4)).as("five at 8: seven to failure, 83 %").isEqualTo(83.0);
+    assertThat(chart.get(8).get(11)).as("twelve at 6: sixteen to failure").isNull();
+  }
+
+  @Test
+  void keepsItsLoadsWhenTheNumbersMove(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    LocalDate day = TestApp.TODAY;
+    coach.get("/lifters/new");
+    Map<String, String> lifter = new HashMap<>(Map.of("name", "Bryn Kestle", "unit", "KG", "place",
+        app.jdbc().sql("select min(p.id) from place p join demo_week d on d.club_id = p.club_id").query(String.class).single(),
+        "squat.level", "ADVANCED", "squat.basis", "estimated", "squat.tested", "100", "squat.testedOn", "2026-02-20"));
+    coach.post("/lifters", lifter);
+    long id = app.lifter("Bryn");
+    coach.get("/lifters/" + id + "/week");
+    coach.post("/lifters/" + id + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 80%"));
+    coach.post("/lifters/" + id + "/days/" + day.plusDays(2) + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 80%"));
+    long session = app.session("Bryn", day);
+    assertThat(coach.get("/sessions/" + session + "/card").body()).contains("80 % of estimated").contains(">80<");
+    lifter.putAll(Map.of("version", "0", "squat.tested", "120"));
+    coach.get("/lifters/" + id);
+    coach.post("/lifters/" + id, lifter);
+    assertThat(coach.get("/sessions/" + session + "/card").body()).as("issued: stays").contains(">80<").contains("estimated 100 kg");
+    assertThat(coach.get("/lifters/" + id + "/week").body()).as("not issued: moves").contains("95 ×3");
+  }
+
+  @Test
+  void writesDownWhatWasAskedWithEachSet(TestApp app) {
+    long session = app.session("Maren", TestApp.TODAY.plusDays(7));
+    long slot = app.jdbc().sql("select id from slot where session_id = :id order by position limit 1").param("id", session)
+        .query(Long.class).single();
+    Client maren = Client.of(app, "maren");
+    maren.get("/sessions/" + session + "/card");
+    for (int set = 1; set <= 2; set++) {
+      maren.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + slot, "part", "" + set,
+          "set", "1", "issue", "1", "seen", "-1", "load", "170", "reps", "1", "outcome", "done", "sure", "1"));
+    }
+    List<String> asked = app.jdbc().sql("select asked_ng / 1000000000000.0 || ' x ' || asked_reps from logged_set where session_id = :id order by part")
+        .param("id", session).query(String.class).list();
+    assertThat(asked.get(1)).as("the back-off was asked from the 170 that was lifted: 144.5").startsWith("145.0").endsWith(" x 4");
+  }
+}

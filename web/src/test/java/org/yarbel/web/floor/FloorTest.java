@@ -1,0 +1,39 @@
+package org.yarbel.web.floor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.TestApp;
+
+@ExtendWith(TestApp.class)
+class FloorTest {
+  @Test
+  void showsWhoTrainsTodayWithTheirLoads(TestApp app) {
+    String page = Client.of(app, "coach").get("/").body();
+    String today = page.substring(page.indexOf("Training today"), page.indexOf("Not today"));
+    assertThat(page).contains("Monday 2 March 2026");
+    assertThat(today).contains("Maren Oakhurst", "1x1 @8; 4x4 -15%", "Odile Farrant").doesNotContain("Corwin");
+    assertThat(page.substring(page.indexOf("Not today"))).contains("Corwin Thackeray-Hale", "Tue 3 Mar");
+  }
+
+  @Test
+  void findsAnyoneByAPartOfTheNameAndTakesSignsAsSigns(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    HttpResponse<String> found = coach.get("/?find=OAKH", "HX-Request", "true");
+    assertThat(found.body()).contains("Maren Oakhurst").doesNotContain("Odile", "<html");
+    assertThat(found.headers().allValues("Vary")).anyMatch(vary -> vary.contains("HX-Request"));
+    assertThat(coach.get("/?find=%25").body()).as("a per cent sign is no wildcard").doesNotContain("Maren");
+    assertThat(coach.get("/?find=_").body()).doesNotContain("Maren");
+    assertThat(coach.get("/?find=zzz").body()).contains("Nobody of that name trains today").contains("Nobody else of that name");
+  }
+
+  @Test
+  void showsALifterWhatComesNext(TestApp app) {
+    String page = Client.of(app, "maren").get("/me").body();
+    assertThat(page).contains("Today, Monday 2 March", "Wednesday 4 March", "What I lifted so far");
+    assertThat(Client.of(app, "coach").get("/me").statusCode()).as("a coach has none").isEqualTo(404);
+  }
+}

@@ -49,7 +49,7 @@ class CardController {
           new LoggedSet.Place(form.part() == null ? 0 : form.part(), form.set() == null ? 0 : form.set()));
       return kept(id, who, htmx, form.panel());
     }
-    EntryForm.Checked checked = form.check(cards.open(id, who).document().unit());
+    EntryForm.Checked checked = form.check(open(id, who).document().unit());
     if (checked.entry().isEmpty()) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
           filled(form, checked.errors(), null, null));
@@ -64,6 +64,15 @@ class CardController {
           filled(form, Map.of(), doubt.question(), null));
     }
     return kept(id, who, htmx, null);
+  }
+
+  // Opened twice at the same moment, a card is issued once: the second finds the first's.
+  private CardService.Card open(long id, SignedIn who) {
+    try {
+      return cards.open(id, who);
+    } catch (DataIntegrityViolationException meanwhile) {
+      return cards.open(id, who);
+    }
   }
 
   // Two entries at the same moment: the second finds the first's row and is answered by what it says.
@@ -91,7 +100,7 @@ class CardController {
 
   private Map<String, Object> shown(long id, SignedIn who, @Nullable String open, @Nullable String refusedPanel,
       CardView.@Nullable Filled refused) {
-    CardView view = CardView.of(cards.open(id, who), open, refusedPanel, refused);
+    CardView view = CardView.of(open(id, who), open, refusedPanel, refused);
     return Map.of("card", view, "tables", json.writeAny(view.tables()), "coach", who.coach());
   }
 

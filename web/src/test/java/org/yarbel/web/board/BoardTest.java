@@ -98,6 +98,23 @@ class BoardTest {
   }
 
   @Test
+  void worksWithoutScript(TestApp app) {
+    Written written = Written.on(app, 5);
+    String days = "/lifters/" + written.lifter() + "/days/" + written.day() + "/slots";
+    HttpResponse<String> refused = written.coach().post(days, Map.of("kind", "SECOND", "lift", "bench", "work", "3x5 @12"));
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("<html", "value=\"3x5 @12\"", "RPE must be from 6 to 10");
+    assertThat(written.coach().post(days, Map.of("kind", "SECOND", "lift", "bench", "work", "3x5 135lb")).body())
+        .contains("<html", "3x5 135lb");
+    HttpResponse<String> wrong = written.coach().post("/slots/" + written.slot(),
+        Map.of("kind", "SECOND", "lift", "bench", "work", "3x5 -", "version", "0"));
+    assertThat(wrong.statusCode()).isEqualTo(422);
+    assertThat(wrong.body()).contains("<html", "value=\"3x5 -\"", "Not saved yet");
+    HttpResponse<String> out = written.coach().post("/slots/" + written.slot() + "/remove", Map.of("version", "0"));
+    assertThat(out.body()).contains("<html", "Taken out: Bench press 3x5 135lb", "Undo");
+  }
+
+  @Test
   void changesOnlyWhatLiesAhead(TestApp app) {
     Written written = Written.on(app, 4);
     long past = app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day < :d and s.kind = 'MAIN' limit 1")

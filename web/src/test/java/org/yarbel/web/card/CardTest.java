@@ -125,6 +125,20 @@ class CardTest {
   }
 
   @Test
+  void openedTwiceAtTheSameMomentItIsIssuedOnce(TestApp app) {
+    long session = app.session("Corwin", TestApp.TODAY.plusDays(1));
+    app.jdbc().sql("update training_session set day = :today where id = :id").param("today", TestApp.TODAY).param("id", session).update();
+    List<CompletableFuture<HttpResponse<String>>> opened = IntStream.range(0, 4)
+        .mapToObj(i -> Client.of(app, "corwin"))
+        .toList().stream()
+        .map(client -> CompletableFuture.supplyAsync(() -> client.get("/sessions/" + session + "/card")))
+        .toList();
+    assertThat(opened).allSatisfy(page -> assertThat(page.join().statusCode()).isEqualTo(200));
+    assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :id").param("id", session).query(Long.class).single()).isEqualTo(1);
+    app.jdbc().sql("update training_session set day = :day where id = :id").param("day", TestApp.TODAY.plusDays(1)).param("id", session).update();
+  }
+
+  @Test
   void refusesASetThatTheLineDoesNotHave(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY);
     assertThat(lifting.log(lifting.entry(7, 1, "100", "5", "8")).statusCode()).isEqualTo(404);

@@ -30,7 +30,7 @@ class PathTest {
     long corwin = app.lifter("Corwin");
     long past = app.session("Corwin", TestApp.TODAY.minusDays(2));
     List<String> coachPaths = List.of("/", "/?find=zzz", "/lifters/new", "/lifters/" + corwin, "/lifters/" + corwin + "/week",
-        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/nowhere");
+        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/account", "/nowhere");
     browser.signIn("coach");
     for (String path : coachPaths) {
       assertFine(browser.desk().open(path), "desk " + path);

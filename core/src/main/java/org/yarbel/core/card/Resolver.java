@@ -78,11 +78,6 @@ public final class Resolver {
     public Request withLogged(List<LoggedSet> done) {
       return new Request(line, basis, numbers, others, bodyMass, loadables, unit, chart, movement, partial, done, ramp);
     }
-
-    /** The same for a lift of this movement. */
-    public Request withMovement(Movement other) {
-      return new Request(line, basis, numbers, others, bodyMass, loadables, unit, chart, other, partial, logged, ramp);
-    }
   }
 
   private Resolver(Request request) {

@@ -57,6 +57,20 @@ public class Accounts implements UserDetailsService {
         .param("club", clubId).param("lifter", lifterId).query(String.class).optional();
   }
 
+  /** Whether this is the password somebody signs in with. */
+  boolean matches(SignedIn who, String password) {
+    return passwords.matches(password, loadUserByUsername(who.getUsername()).getPassword());
+  }
+
+  /** Gives somebody another password and ends their sessions elsewhere. */
+  @Transactional
+  void changePassword(SignedIn who, String password, String sessionToKeep) {
+    jdbc.sql("update account set password_hash = :hash where club_id = :club and id = :id")
+        .param("hash", passwords.encode(password)).param("club", who.clubId()).param("id", who.accountId()).update();
+    jdbc.sql("delete from spring_session where principal_name = :name and session_id <> :kept")
+        .param("name", who.getUsername()).param("kept", sessionToKeep).update();
+  }
+
   /** Makes an account. The address must not be taken. */
   @Transactional
   public void add(long clubId, String email, String password, String name, Role role, @Nullable Long lifterId) {

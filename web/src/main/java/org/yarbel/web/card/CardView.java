@@ -1,5 +1,6 @@
 package org.yarbel.web.card;
 
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,6 +21,7 @@ import org.yarbel.core.card.Role;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.skyline.PlatePicture;
 import org.yarbel.web.skyline.Skyline;
@@ -51,11 +53,7 @@ record CardView(
 
   /** One line of work. */
   record SlotView(long id, String kind, String lift, String work, @Nullable String basis, List<StepView> ramp,
-      List<SetView> sets, List<String> cautions, @Nullable String problem) {
-    public boolean allDone() {
-      return !sets.isEmpty() && sets.stream().allMatch(SetView::logged);
-    }
-  }
+      List<SetView> sets, List<String> cautions, @Nullable String problem) {}
 
   /** One warm-up. */
   record StepView(String load, int reps, PlatePicture plates) {}
@@ -148,7 +146,12 @@ record CardView(
 
   private static @Nullable String basis(CardDocument document, CardDocument.CardSlot slot) {
     Mass max = document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
-    return max == null ? null : slot.basis().key() + " " + max.amountIn(document.unit(), 1).toPlainString() + " " + document.unit();
+    if (max == null) {
+      return null;
+    }
+    LocalDate on = slot.basis() == Basis.ESTIMATED ? document.numbersOn().get(slot.lift()) : null;
+    return slot.basis().key() + " " + max.amountIn(document.unit(), 1).toPlainString() + " " + document.unit()
+        + (on == null ? "" : ", " + SHORT.format(on));
   }
 
   private static StepView step(RampStep step, MassUnit unit) {
@@ -224,9 +227,5 @@ record CardView(
         .map(row -> List.of(row.reference().shownIn(unit).number(), row.then().total().shownIn(unit).number(),
             row.then().perSide().stream().map(Mass::number).collect(Collectors.joining(" "))))
         .toList());
-  }
-
-  static String shortDay(java.time.LocalDate day) {
-    return SHORT.format(day);
   }
 }

@@ -148,6 +148,21 @@ class SecurityTest {
   }
 
   @Test
+  void aNewPasswordEndsTheSessionsElsewhere(TestApp app) {
+    long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
+    app.bean(Accounts.class).add(club, "second@tarnbrook.example", "tarnbrook-demo", "Second Coach", Role.COACH, null);
+    Client here = Client.of(app, "second");
+    Client elsewhere = Client.of(app, "second");
+    here.get("/account");
+    assertThat(here.post("/account", Map.of("current", "wrong", "password", "short")).body())
+        .contains("This is not the password you sign in with.").contains("must have 10 to 200 characters but has 5");
+    assertThat(here.post("/account", Map.of("current", "tarnbrook-demo", "password", "another-one-1")).statusCode()).isEqualTo(302);
+    assertThat(here.get("/account").body()).contains("The password is changed.");
+    assertThat(elsewhere.get("/").statusCode()).as("signed out").isEqualTo(302);
+    assertThat(Client.of(app, "second").get("/").statusCode()).as("the old password").isEqualTo(302);
+  }
+
+  @Test
   void passwordsAreKeptAsArgon2(TestApp app) {
     assertThat(app.jdbc().sql("select password_hash from account").query(String.class).list())
         .isNotEmpty().allSatisfy(hash -> assertThat(hash).startsWith("{argon2id}$argon2id$"));

@@ -116,6 +116,52 @@ class PathTest {
   }
 
   @Test
+  void theSkylineTheListAndTheSteppersWorkWithChalkyFingers(TestApp app, Browser browser) {
+    browser.phone().signIn("corwin");
+    long session = app.session("Corwin", TestApp.TODAY.plusDays(3));
+    browser.open("/sessions/" + session + "/card");
+    List<String> panels = browser.all(".panel").stream().map(p -> p.getDomAttribute("data-panel-id")).toList();
+    String second = panels.get(1);
+    browser.driver().executeScript("arguments[0].dispatchEvent(new MouseEvent('click', {bubbles: true, cancelable: true}))",
+        browser.find(".sky a[data-panel='" + second + "']"));
+    assertThat(browser.find(".panel:not([hidden])").getDomAttribute("data-panel-id")).as("by its bar").isEqualTo(second);
+    browser.find(".overview a[data-panel='" + panels.get(0) + "']").sendKeys(Keys.ENTER);
+    assertThat(browser.find(".panel:not([hidden])").getDomAttribute("data-panel-id")).as("by the list").isEqualTo(panels.get(0));
+    assertThat(browser.all(".overview a[aria-current='step']")).hasSize(1);
+
+    WebElement load = browser.find(".panel:not([hidden]) input[name=load]");
+    double planned = Double.parseDouble(load.getDomProperty("value"));
+    browser.click(".panel:not([hidden]) .field:first-child [data-step='1']");
+    assertThat(Double.parseDouble(load.getDomProperty("value"))).as("a pound gym steps by 5").isEqualTo(planned + 5);
+    WebElement less = browser.find(".panel:not([hidden]) .field:last-child [data-step='-1']");
+    for (int i = 0; i < 12; i++) {
+      less.click();
+    }
+    assertThat(browser.find(".panel:not([hidden]) input[name=reps]").getDomProperty("value")).as("not below none").isEqualTo("0");
+    for (WebElement target : browser.all(".panel:not([hidden]) .stepper button, .panel:not([hidden]) .pads label, .panel:not([hidden]) .btn")) {
+      assertThat(target.getSize().getHeight()).as("big enough to hit: " + target.getText()).isGreaterThanOrEqualTo(44);
+    }
+  }
+
+  @Test
+  void anEntryRefusedAfterSignalCameBackStandsInItsFields(TestApp app, Browser browser) {
+    browser.phone().signIn("corwin");
+    long session = app.session("Corwin", TestApp.TODAY.plusDays(10));
+    browser.open("/sessions/" + session + "/card");
+    browser.offline(true);
+    WebElement reps = browser.find(".panel:not([hidden]) input[name=reps]");
+    reps.clear();
+    reps.sendKeys("-5");
+    log(browser, "185", "8");
+    browser.awaitText("#queue-note", "kept on this phone");
+    browser.offline(false);
+    browser.driver().executeScript("window.dispatchEvent(new Event('online'))");
+    browser.awaitText(".panel:not([hidden]) .field-error", "The reps must be from 0 to 100 but were -5.");
+    assertThat(browser.find(".panel:not([hidden]) input[name=reps]").getDomProperty("value")).isEqualTo("-5");
+    assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :id").param("id", session).query(Long.class).single()).isZero();
+  }
+
+  @Test
   void theBoardTakesALineOutAndPutsItBackByKeyboard(TestApp app, Browser browser) {
     browser.desk().signIn("coach").open("/lifters/" + app.lifter("Odile") + "/week?of=2026-03-09");
     String day = "#day-2026-03-13";

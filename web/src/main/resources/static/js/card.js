@@ -73,6 +73,9 @@ function keep(entries) {
   }
 }
 
+// What waits besides an entry that was answered: a correction typed while it was under way stays.
+const without = (entry) => waiting().filter((other) => other.body !== entry.body);
+
 let sending = false;
 
 async function send() {
@@ -94,7 +97,7 @@ async function send() {
       }
       const answer = await fetch(entry.url, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "error" });
       if (answer.ok || answer.status === 409 || answer.status === 422) {
-        const left = waiting().slice(1);
+        const left = without(entry);
         keep(left);
         replace(await answer.text());
         late = left.length > 0;
@@ -102,8 +105,9 @@ async function send() {
           return; // what was refused stands in its fields; the rest waits until that is settled
         }
       } else if (answer.status === 404 || answer.status === 400) {
-        keep(waiting().slice(1));
-        note("An entry was not taken: the plan changed. Open the card again and look at that set.");
+        keep(without(entry));
+        note("Not taken, since that set is no longer in the plan: " + body.get("load") + " × " + body.get("reps")
+          + ". Write it down and tell your coach.");
       } else {
         note(waiting().length + " kept on this phone, not sent yet. Open the card again, signed in, to send.");
         return;
@@ -192,8 +196,9 @@ function heaviest(panels, part) {
 }
 
 function nearest(rows, reference) {
-  const near = rows.map((row) => [Math.abs(Number(row[0]) - reference), row]).sort((a, b) => a[0] - b[0])[0];
-  return near && near[0] < 1.3 ? near[1] : null;
+  const inside = rows.length > 0 && reference >= Number(rows[0][0]) && reference <= Number(rows[rows.length - 1][0]);
+  const off = (row) => Math.abs(Number(row[0]) - reference);
+  return inside ? rows.reduce((a, b) => (off(b) < off(a) ? b : a)) : null;
 }
 
 function write(panel, [, load, side]) {

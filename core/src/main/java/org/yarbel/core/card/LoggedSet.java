@@ -21,6 +21,11 @@ public record LoggedSet(int part, int set, Mass load, int reps, @Nullable Rpe rp
   /** A set of a line, by its part and its place in the part, both from 1. */
   public record Place(int part, int set) {}
 
+  /** Which set of the line it is. */
+  public Place place() {
+    return new Place(part, set);
+  }
+
   /** The places of all the sets of a line, in the order they are lifted. */
   public static List<Place> places(WorkLine line) {
     List<Place> places = new ArrayList<>();

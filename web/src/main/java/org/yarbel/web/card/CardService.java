@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -114,7 +115,8 @@ public class CardService {
   @Transactional
   public Outcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
     TrainingSession session = session(sessionId, who);
-    if (sets.findByEntryKey(entry.key()).isPresent()) {
+    Optional<LoggedSetRow> sentBefore = sets.findByEntryKey(entry.key());
+    if (sentBefore.filter(row -> same(row, entry)).isPresent()) {
       return new Outcome.Kept();
     }
     Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
@@ -122,7 +124,9 @@ public class CardService {
     CardDocument document = issuing.numbered(sessionId, Math.max(entry.issue(), 1)).orElseThrow(NotFound::new);
     List<LoggedSetRow> logged = new ArrayList<>(sets.ofSession(sessionId));
     Optional<LoggedSetRow> existing = at(logged, entry);
-    if (existing.isPresent() && existing.get().version() != entry.seen() && !same(existing.get(), entry)) {
+    // the same form sent again with other figures corrects what it sent first: its answer may never have arrived
+    boolean meanwhile = sentBefore.isEmpty() && existing.isPresent() && existing.get().version() != entry.seen();
+    if (meanwhile && !same(existing.get(), entry)) {
       return new Outcome.Changed(existing.get());
     }
     CardDocument.CardSlot slot =
@@ -147,7 +151,7 @@ public class CardService {
   public void clear(long sessionId, SignedIn who, long slotId, LoggedSet.Place place) {
     TrainingSession session = session(sessionId, who);
     sets.ofSession(sessionId).stream()
-        .filter(row -> row.slotId() == slotId && placeOf(row).equals(place))
+        .filter(row -> row.slotId() == slotId && row.loggedSet().place().equals(place))
         .findFirst()
         .ifPresent(row -> {
           sets.delete(row);
@@ -177,17 +181,12 @@ public class CardService {
 
   private static Optional<LoggedSetRow> at(List<LoggedSetRow> logged, Entry entry) {
     return logged.stream()
-        .filter(row -> row.slotId() == entry.slotId() && placeOf(row).equals(entry.place()))
+        .filter(row -> row.slotId() == entry.slotId() && row.loggedSet().place().equals(entry.place()))
         .findFirst();
-  }
-
-  private static LoggedSet.Place placeOf(LoggedSetRow row) {
-    LoggedSet set = row.loggedSet();
-    return new LoggedSet.Place(set.part(), set.set());
   }
 
   private static boolean same(LoggedSetRow row, Entry entry) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
-        && java.util.Objects.equals(row.rpe(), entry.rpe());
+        && Objects.equals(row.rpe(), entry.rpe()) && row.flagged() == entry.flagged();
   }
 }

@@ -85,6 +85,16 @@ class CardTest {
   }
 
   @Test
+  void theSameFormSentAgainWithOtherFiguresCorrectsWhatItSentFirst(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(7));
+    Map<String, String> entry = lifting.entry(1, 1, "97.5", "5", "8");
+    assertThat(lifting.log(entry).statusCode()).isEqualTo(200);
+    entry.put("reps", "4");
+    assertThat(lifting.log(entry).statusCode()).as("the first answer never arrived").isEqualTo(200);
+    assertThat(lifting.logged()).containsExactly("97.5x4");
+  }
+
+  @Test
   void theSecondOfTwoTabsIsToldAndLosesNothing(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(4));
     assertThat(lifting.log(lifting.entry(1, 1, "110", "5", "8")).statusCode()).isEqualTo(200);

@@ -2,6 +2,7 @@ package org.yarbel.core.card;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
@@ -43,15 +44,13 @@ public record BackOffTable(int part, boolean each, List<Row> rows) {
   }
 
   private static List<Row> rows(Resolver.Request request, ResolvedLine planned, int part, boolean each) {
-    Loadables loadables = java.util.Objects.requireNonNull(request.loadables());
+    Loadables loadables = Objects.requireNonNull(request.loadables());
     List<ResolvedSet> before = planned.sets().stream().filter(s -> s.part() < part && s.load() != null).toList();
-    ResolvedSet top = before.stream()
-        .reduce((a, b) -> java.util.Objects.requireNonNull(b.load()).compareTo(java.util.Objects.requireNonNull(a.load())) > 0 ? b : a)
-        .orElseThrow();
-    Mass load = java.util.Objects.requireNonNull(top.load());
+    ResolvedSet top = before.stream().reduce(Resolver::heavier).orElseThrow();
+    Mass load = Objects.requireNonNull(top.load());
     Mass least = planned.sets().stream()
         .filter(s -> each && s.part() == part && s.load() != null)
-        .map(s -> java.util.Objects.requireNonNull(s.load()))
+        .map(s -> Objects.requireNonNull(s.load()))
         .min(Mass::compareTo)
         .orElse(load);
     List<Row> rows = new ArrayList<>();
@@ -61,7 +60,7 @@ public record BackOffTable(int part, boolean each, List<Row> rows) {
           .filter(s -> s.part() == part && s.load() != null && s.perSide() != null)
           .findFirst()
           .ifPresent(s -> rows.add(new Row(reference.total(),
-              new Loading(java.util.Objects.requireNonNull(s.load()), java.util.Objects.requireNonNull(s.perSide())))));
+              new Loading(Objects.requireNonNull(s.load()), Objects.requireNonNull(s.perSide())))));
     }
     return rows;
   }

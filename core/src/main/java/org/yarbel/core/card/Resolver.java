@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -159,7 +160,7 @@ public final class Resolver {
     if (!set.logged()) {
       return set;
     }
-    Mass exact = java.util.Objects.requireNonNull(set.exact());
+    Mass exact = Objects.requireNonNull(set.exact());
     Mass load = set.perSide() == null || request.loadables() == null ? exact : request.loadables().nearest(exact).total();
     return new ResolvedSet(set.part(), set.set(), set.role(), exact, load, null, null, null, null, set.percent(),
         set.perSide(), null, null, null, null, null, false);
@@ -172,8 +173,9 @@ public final class Resolver {
         .orElse(null);
   }
 
-  private static ResolvedSet heavier(ResolvedSet a, ResolvedSet b) {
-    return java.util.Objects.requireNonNull(b.load()).compareTo(java.util.Objects.requireNonNull(a.load())) > 0 ? b : a;
+  /** The heavier of two sets with loads; of equally heavy ones the first. */
+  static ResolvedSet heavier(ResolvedSet a, ResolvedSet b) {
+    return Objects.requireNonNull(b.load()).compareTo(Objects.requireNonNull(a.load())) > 0 ? b : a;
   }
 
   /** Load / percent(reps, RPE), raw; null without a rating or beyond 15 reps to failure. */

@@ -1,5 +1,6 @@
 package org.yarbel.core.notation;
 
+import java.util.Objects;
 import java.math.BigDecimal;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
@@ -110,7 +111,7 @@ public sealed interface Load {
       if (percent != null) {
         return reference.scaled(1 - percent.doubleValue() / 100);
       }
-      long left = reference.nanograms() - java.util.Objects.requireNonNull(mass).nanograms();
+      long left = reference.nanograms() - Objects.requireNonNull(mass).nanograms();
       return Mass.ofNanograms(Math.max(left, 0), reference.unit());
     }
 
@@ -126,7 +127,7 @@ public sealed interface Load {
 
     @Override
     public String toString() {
-      String size = percent != null ? percent.toPlainString() + "%" : written(java.util.Objects.requireNonNull(mass));
+      String size = percent != null ? percent.toPlainString() + "%" : written(Objects.requireNonNull(mass));
       return "-" + size + (each ? " each" : "");
     }
   }

@@ -1,6 +1,6 @@
 package org.yarbel.web.account;
 
-import jakarta.servlet.http.HttpSession;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -30,13 +30,13 @@ class PasswordController {
 
   @PostMapping("/account")
   ModelAndView change(@RequestParam(defaultValue = "") String current, @RequestParam(defaultValue = "") String password,
-      @AuthenticationPrincipal SignedIn who, HttpSession session, RedirectAttributes flash) {
+      @AuthenticationPrincipal SignedIn who, HttpServletRequest request, RedirectAttributes flash) {
     Map<String, String> errors = new LinkedHashMap<>();
     SignInDetails.checkPassword(password, errors);
-    if (limits.exceeded(who.getUsername(), "")) {
+    if (limits.exceeded(who.getUsername(), request.getRemoteAddr())) {
       errors.put("current", "Too many attempts failed. Wait a quarter of an hour, then try again.");
     } else if (!accounts.matches(who, current)) {
-      limits.failed(who.getUsername(), "");
+      limits.failed(who.getUsername(), request.getRemoteAddr());
       errors.put("current", "This is not the password you sign in with.");
     }
     if (!errors.isEmpty()) {
@@ -44,7 +44,7 @@ class PasswordController {
       again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
       return again;
     }
-    accounts.changePassword(who, password, session.getId());
+    accounts.changePassword(who, password, request.getSession().getId());
     flash.addFlashAttribute("said", "The password is changed. Everywhere else you are signed out.");
     return new ModelAndView("redirect:/account");
   }

@@ -94,10 +94,9 @@ class BoardController {
   ModelAndView write(@PathVariable long id, @ModelAttribute LineForm form, @AuthenticationPrincipal SignedIn who,
       HtmxRequest htmx, HttpServletResponse response) {
     Slot stored = board.stored(id);
-    BoardView.SlotView shown = board.slot(stored);
-    LineView line = board.line(shown.lifterId(), form.liftOrFirst(), form.typed());
+    LineView line = board.line(board.lifterOf(stored).id(), form.liftOrFirst(), form.typed());
     if (line.wrong()) {
-      return row(refusing(shown, form, line, "Not saved yet: the line cannot be read."), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
+      return row(refusing(board.slot(stored), form, line, "Not saved yet: the line cannot be read."), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
       PlanService.Outcome outcome = plan.write(id, form.version() == null ? -1 : form.version(), form.slotKind(),
@@ -126,7 +125,7 @@ class BoardController {
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     Slot slot = board.stored(id);
     LocalDate day = board.dayOf(slot);
-    long lifterId = board.slot(slot).lifterId();
+    long lifterId = board.lifterOf(slot).id();
     PlanService.Outcome outcome = plan.remove(id, version, who);
     if (outcome instanceof PlanService.Outcome.Done done) {
       return day(lifterId, day, htmx, response, HttpStatus.OK,

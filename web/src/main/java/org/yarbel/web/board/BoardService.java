@@ -99,7 +99,8 @@ class BoardService {
     return slots.findById(slotId).orElseThrow(NotFound::new);
   }
 
-  private Lifter lifterOf(Slot slot) {
+  @Transactional(readOnly = true)
+  Lifter lifterOf(Slot slot) {
     TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
     return lifter(session.lifterId());
   }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -106,7 +107,7 @@ class FloorService {
     for (Lift lift : Lift.contestLifts()) {
       List<Mass> estimates = tracked.stream()
           .filter(p -> p.lift().equals(lift.key()) && p.estimate(lifter.unit()) != null)
-          .map(p -> java.util.Objects.requireNonNull(p.estimate(lifter.unit())))
+          .map(p -> Objects.requireNonNull(p.estimate(lifter.unit())))
           .toList();
       String newest = estimates.isEmpty() ? "" : estimates.get(estimates.size() - 1).amountIn(lifter.unit(), 0).toPlainString();
       lifts.add(new FloorView.MainLift(lift.name(), newest,

@@ -2,6 +2,7 @@ package org.yarbel.web.skyline;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.RampStep;
@@ -99,7 +100,7 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
   private static @Nullable Mass scale(Line line) {
     return line.basisMax() != null ? line.basisMax() : line.resolved().sets().stream()
         .map(ResolvedSet::load)
-        .filter(java.util.Objects::nonNull)
+        .filter(Objects::nonNull)
         .max(Mass::compareTo)
         .map(heaviest -> heaviest.scaled(1 / UNSCALED_SHARE))
         .orElse(null);

@@ -167,7 +167,9 @@ final class Parser {
       if (open && rpe != null && rpeSpan != null) {
         throw new Stop(rpeSpan, "An open set has no RPE to reach: write cap " + rpe + " to stop there.");
       }
-      if (load != null && loadSpan != null && load.needsTop() && before.stream().noneMatch(Part::loaded)) {
+      // where an earlier part could not be read, it may well have been the top set
+      boolean nothingBefore = problems.isEmpty() && before.stream().noneMatch(Part::loaded);
+      if (load != null && loadSpan != null && load.needsTop() && nothingBefore) {
         throw new Stop(loadSpan, "Nothing loaded stands before this: write the top set first, such as 1x1 @8; 4x4 -15%.");
       }
     }

@@ -118,6 +118,11 @@ class WorkLineTest {
   }
 
   @Test
+  void doesNotBlameADropForATopSetThatCouldNotBeRead() {
+    assertThat(problems("1x1 @11; 4x4 -15%")).extracting(Problem::from).containsExactly(4);
+  }
+
+  @Test
   void refusesMoreThanItsLimits() {
     assertThat(problems("1x1; ".repeat(20) + "1x1")).first().extracting(Problem::message)
         .isEqualTo("A line has at most 20 parts.");

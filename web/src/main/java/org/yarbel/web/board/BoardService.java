@@ -11,6 +11,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.card.CardDocument;
+import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -23,7 +25,7 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
 
-/** Reads a lifter's week, worked out with their numbers of today. */
+/** Reads a lifter's week: issued cards as they were issued, the rest worked out with the numbers of today. */
 @Service
 class BoardService {
   private final LifterRepository lifters;
@@ -32,16 +34,19 @@ class BoardService {
   private final LoggedSetRepository log;
   private final LiftNumbersRepository numbers;
   private final LifterContexts contexts;
+  private final Issuing issuing;
   private final ClubClock clock;
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
-      LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts, ClubClock clock) {
+      LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
+      Issuing issuing, ClubClock clock) {
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
     this.numbers = numbers;
     this.contexts = contexts;
+    this.issuing = issuing;
     this.clock = clock;
   }
 
@@ -75,6 +80,7 @@ class BoardService {
     List<Long> ids = byDay.values().stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, CardDocument.Line> issued = issuing.issuedLines(ids);
     Map<Long, Long> logged = log.counts(ids).stream().collect(Collectors.toMap(
         LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
     List<BoardView.DayView> days = new ArrayList<>();
@@ -82,7 +88,8 @@ class BoardService {
       TrainingSession session = byDay.get(date);
       List<BoardView.SlotView> lines = session == null ? List.of()
           : bySession.getOrDefault(session.id(), List.of()).stream()
-              .map(slot -> BoardView.SlotView.of(slot, lifter.id(), context)).toList();
+              .map(slot -> BoardView.SlotView.of(slot, lifter.id(), LineView.of(context, slot, issued.get(slot.id()))))
+              .toList();
       days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : logged.getOrDefault(session.id(), 0L), lines));
     }
     return days;
@@ -92,7 +99,8 @@ class BoardService {
   @Transactional(readOnly = true)
   BoardView.SlotView slot(Slot slot) {
     Lifter lifter = lifterOf(slot);
-    return BoardView.SlotView.of(slot, lifter.id(), contexts.of(lifter));
+    CardDocument.Line issued = issuing.issuedLines(List.of(slot.sessionId())).get(slot.id());
+    return BoardView.SlotView.of(slot, lifter.id(), LineView.of(contexts.of(lifter), slot, issued));
   }
 
   Slot stored(long slotId) {

@@ -11,7 +11,6 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSession;
@@ -49,9 +48,9 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    */
   record SlotView(long id, long lifterId, String kind, String lift, String work, String stored, int version, LineView line,
       @Nullable String note, boolean refused) {
-    static SlotView of(Slot slot, long lifterId, LifterContext context) {
+    static SlotView of(Slot slot, long lifterId, LineView line) {
       return new SlotView(slot.id(), lifterId, slot.kind().name(), slot.lift().key(), slot.work(), slot.work(), slot.version(),
-          LineView.of(context, slot.lift(), slot.work()), null, false);
+          line, null, false);
     }
 
     SlotView noting(String said) {

@@ -12,7 +12,9 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.Problem;
+import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.Slot;
 import org.yarbel.web.skyline.Skyline;
 
 /**
@@ -29,16 +31,24 @@ public record LineView(List<String> loads, @Nullable Skyline skyline, List<Strin
   /** A piece of the typed text. */
   public record Mark(String text, boolean wrong) {}
 
+  /** A stored line: as it was issued when it was, else worked out with the numbers of today. */
+  public static LineView of(LifterContext context, Slot slot, CardDocument.@Nullable Line issued) {
+    return issued == null ? of(context, slot.lift(), slot.work()) : of(issued.resolved(), issued.basisMax());
+  }
+
   /** Works a line out and says what it comes to. */
   public static LineView of(LifterContext context, Lift lift, String work) {
     try {
-      ResolvedLine line = context.resolve(lift, work);
-      return new LineView(loads(line), Skyline.of(line, context.basisMax(lift), WIDTH, HEIGHT),
-          line.cautions().stream().map(Caution::text).toList(), List.of(), List.of());
+      return of(context.resolve(lift, work), context.basisMax(lift));
     } catch (NotationException wrong) {
       return new LineView(List.of(), null, List.of(), marks(work, wrong.problems()),
           wrong.problems().stream().map(Problem::message).toList());
     }
+  }
+
+  private static LineView of(ResolvedLine line, @Nullable Mass basisMax) {
+    return new LineView(loads(line), Skyline.of(line, basisMax, WIDTH, HEIGHT),
+        line.cautions().stream().map(Caution::text).toList(), List.of(), List.of());
   }
 
   public boolean wrong() {

@@ -2,6 +2,7 @@ package org.yarbel.web.card;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -62,6 +63,25 @@ public record CardDocument(
       List<Caution> cautions,
       @Nullable String problem,
       @Nullable Mass last) {}
+
+  /**
+   * A line as it was issued.
+   *
+   * @param basisMax the number its percentages were of; null without one
+   */
+  public record Line(ResolvedLine resolved, @Nullable Mass basisMax) {}
+
+  /** The lines that could be worked out, by slot. */
+  Map<Long, Line> lines() {
+    Map<Long, Line> lines = new HashMap<>();
+    for (CardSlot slot : slots) {
+      if (slot.problem() == null) {
+        lines.put(slot.slotId(), new Line(new ResolvedLine(slot.work(), slot.ramp(), slot.sets(), null, slot.cautions()),
+            numbers.getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis())));
+      }
+    }
+    return lines;
+  }
 
   /**
    * Works a session out as a card.

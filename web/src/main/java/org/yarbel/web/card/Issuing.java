@@ -1,6 +1,7 @@
 package org.yarbel.web.card;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +48,14 @@ public class Issuing {
     this.contexts = contexts;
     this.json = json;
     this.clock = clock;
+  }
+
+  /** The lines of the newest issued cards of these sessions, by slot: what the lifters' phones show. */
+  @Transactional(readOnly = true)
+  public Map<Long, CardDocument.Line> issuedLines(Collection<Long> sessionIds) {
+    Map<Long, CardDocument.Line> lines = new HashMap<>();
+    issues.newest(sessionIds).forEach(issue -> lines.putAll(json.read(issue.document()).lines()));
+    return lines;
   }
 
   /** The newest issued card, or a look ahead with number 0 when none was issued. */

@@ -8,12 +8,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.board.LineView;
+import org.yarbel.web.card.CardDocument;
+import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -42,16 +45,19 @@ class FloorService {
   private final LoggedSetRepository log;
   private final TrackedPointRepository points;
   private final LifterContexts contexts;
+  private final Issuing issuing;
   private final ClubClock clock;
 
   FloorService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
-      LoggedSetRepository log, TrackedPointRepository points, LifterContexts contexts, ClubClock clock) {
+      LoggedSetRepository log, TrackedPointRepository points, LifterContexts contexts,
+      Issuing issuing, ClubClock clock) {
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
     this.points = points;
     this.contexts = contexts;
+    this.issuing = issuing;
     this.clock = clock;
   }
 
@@ -67,6 +73,7 @@ class FloorService {
     List<Long> sessionIds = training.values().stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> work = slots.findBySessionIdInOrderByPositionAscIdAsc(sessionIds).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, CardDocument.Line> issued = issuing.issuedLines(sessionIds);
     Map<Long, Long> logged = log.counts(sessionIds).stream().collect(Collectors.toMap(
         LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
     Map<Long, List<TrackedPoint>> tracked = points.since(ids, mainLifts(), today.minusWeeks(SPARK_WEEKS)).stream()
@@ -81,7 +88,7 @@ class FloorService {
       TrainingSession session = training.get(lifter.id());
       if (session != null) {
         todays.add(new FloorView.TodayView(lifter.id(), lifter.name(), lifter.unit().symbol(), session.id(),
-            work.getOrDefault(session.id(), List.of()).stream().map(s -> line(s, byLifter.get(lifter.id()))).toList(),
+            work.getOrDefault(session.id(), List.of()).stream().map(s -> line(s, byLifter.get(lifter.id()), issued.get(s.id()))).toList(),
             logged.getOrDefault(session.id(), 0L), lifts));
       } else {
         LocalDate day = next.get(lifter.id());
@@ -92,8 +99,8 @@ class FloorService {
     return new FloorView(DAY.format(today), find, todays, others, !found.isEmpty() || !find.isBlank());
   }
 
-  private static FloorView.WorkView line(Slot slot, LifterContext context) {
-    LineView line = LineView.of(context, slot.lift(), slot.work());
+  private static FloorView.WorkView line(Slot slot, LifterContext context, CardDocument.@Nullable Line issued) {
+    LineView line = LineView.of(context, slot, issued);
     return new FloorView.WorkView(slot.lift().name(), slot.work(), String.join(" · ", line.loads()),
         line.wrong() ? line.problems().get(0) : null);
   }

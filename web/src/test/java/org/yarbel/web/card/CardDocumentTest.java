@@ -69,7 +69,9 @@ class CardDocumentTest {
     coach.get("/lifters/" + id);
     coach.post("/lifters/" + id, lifter);
     assertThat(coach.get("/sessions/" + session + "/card").body()).as("issued: stays").contains(">80<").contains("estimated 100 kg");
-    assertThat(coach.get("/lifters/" + id + "/week").body()).as("not issued: moves").contains("95 ×3");
+    assertThat(coach.get("/lifters/" + id + "/week").body())
+        .as("on the board the issued day stays, the other moves").contains("80 ×3", "95 ×3");
+    assertThat(coach.get("/?find=Bryn").body()).as("on the Floor too").contains("80 ×3").doesNotContain("95 ×3");
   }
 
   @Test

@@ -23,12 +23,14 @@ class ArchitectureTest {
       .layer("track").definedBy("..core.track..")
       .layer("notation").definedBy("..core.notation..")
       .layer("card").definedBy("..core.card..")
+      .layer("contest").definedBy("..core.contest..")
       .layer("sim").definedBy("..core.sim..")
       .whereLayer("sim").mayNotBeAccessedByAnyLayer()
+      .whereLayer("contest").mayOnlyBeAccessedByLayers("sim")
       .whereLayer("card").mayOnlyBeAccessedByLayers("sim")
       .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "sim")
       .whereLayer("track").mayOnlyBeAccessedByLayers("card", "sim")
-      .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "sim")
-      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "sim")
-      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "sim");
+      .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "contest", "sim")
+      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "contest", "sim")
+      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "contest", "sim");
 }

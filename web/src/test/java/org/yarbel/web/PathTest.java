@@ -9,6 +9,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
 
@@ -49,9 +50,10 @@ class PathTest {
     browser.desk().signIn("coach");
     browser.open("/lifters/new");
     browser.type("name", "Wren Halloway");
-    WebElement tested = browser.driver().findElement(By.name("squat.tested"));
-    tested.sendKeys("200");
-    browser.driver().executeScript("document.getElementsByName('squat.testedOn')[0].value = '2026-02-20'");
+    browser.driver().findElement(By.name("load.1")).sendKeys("200");
+    new Select(browser.driver().findElement(By.name("how.1"))).selectByValue("tested");
+    browser.driver().executeScript("document.getElementsByName('on.1')[0].value = '2026-02-20'");
+    browser.awaitText("#gives-1", "max about 200 ±");
     browser.click("button.btn-main");
     browser.awaitText("h1", "Wren Halloway");
 

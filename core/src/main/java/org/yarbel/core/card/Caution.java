@@ -1,5 +1,7 @@
 package org.yarbel.core.card;
 
+import org.yarbel.core.lift.Lift;
+
 /**
  * Something to know before the set is lifted: data first, text second.
  *
@@ -26,5 +28,11 @@ public record Caution(String code, String text) {
 
   static Caution poorRamp(String text) {
     return new Caution("poor-ramp", text);
+  }
+
+  /** The number comes from the parent's by a ratio: the first exposure is planned at RPE 7. */
+  public static Caution byRatio(String parent, Lift.Ratio ratio) {
+    return new Caution("by-ratio", "No number of its own yet: worked out as " + Math.round(ratio.percent()) + " % (± "
+        + Math.round(ratio.sd()) + ") of the " + parent.toLowerCase(java.util.Locale.ROOT) + ". Plan the first exposure @7.");
   }
 }

@@ -1,6 +1,9 @@
 package org.yarbel.core.card;
 
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
+import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
@@ -13,6 +16,9 @@ public final class EntryDoubt {
   private static final double KILOGRAMS_FOR_POUNDS =
       (double) MassUnit.KG.nanograms() / MassUnit.LB.nanograms();
   private static final double NEAR = 0.03;
+  private static final double NEAR_AMONG = 0.25;
+  private static final Map<Movement, Double> SHARE_OF_SQUAT =
+      Map.of(Movement.SQUAT, 1.0, Movement.BENCH, 0.68, Movement.DEADLIFT, 1.15);
 
   private EntryDoubt() {}
 
@@ -21,8 +27,7 @@ public final class EntryDoubt {
     if (planned.isZero() || entered.isZero() || entered.hits(planned)) {
       return Optional.empty();
     }
-    double ratio = entered.ratioTo(planned);
-    if (near(ratio, KILOGRAMS_FOR_POUNDS) || near(ratio, 1 / KILOGRAMS_FOR_POUNDS)) {
+    if (otherUnit(entered, planned)) {
       return Optional.of("Is it kg or lb? " + entered.text() + " was typed, " + planned.text() + " was planned.");
     }
     Mass lighter = entered.compareTo(planned) < 0 ? entered : planned;
@@ -30,6 +35,43 @@ public final class EntryDoubt {
     return !bar.isZero() && heavier.minus(lighter).hits(bar)
         ? Optional.of("Is it with the bar? " + entered.text() + " was typed, " + planned.text() + " was planned.")
         : Optional.empty();
+  }
+
+  /** What to ask about a number that follows another; empty when it does not look like another unit. */
+  public static Optional<String> unit(Mass entered, Mass known) {
+    return !known.isZero() && otherUnit(entered, known)
+        ? Optional.of("Is it kg or lb? " + entered.text() + " was typed, " + known.shownIn(entered.unit()).text() + " is known.")
+        : Optional.empty();
+  }
+
+  private static boolean otherUnit(Mass entered, Mass expected) {
+    double ratio = entered.ratioTo(expected);
+    return near(ratio, KILOGRAMS_FOR_POUNDS) || near(ratio, 1 / KILOGRAMS_FOR_POUNDS);
+  }
+
+  /**
+   * What to ask about the maxes of one lifter's lifts, where one looks like another unit beside the others: it is about
+   * 2.2 or 0.45 times what they let expect. Usual shares of the squat: bench press 0.68, deadlift 1.15. Common practice,
+   * no source.
+   *
+   * @return a question a lift; empty when they fit together
+   */
+  public static Map<Movement, String> among(Map<Movement, Mass> maxes) {
+    Map<Movement, String> questions = new EnumMap<>(Movement.class);
+    Map<Movement, Double> squats = new EnumMap<>(Movement.class);
+    maxes.forEach((movement, max) -> {
+      if (SHARE_OF_SQUAT.containsKey(movement)) {
+        squats.put(movement, Math.log(max.nanograms() / SHARE_OF_SQUAT.get(movement)));
+      }
+    });
+    squats.forEach((movement, own) -> squats.entrySet().stream().filter(other -> other.getKey() != movement)
+        .mapToDouble(Map.Entry::getValue).average().ifPresent(expected -> {
+          double off = Math.abs(own - expected);
+          if (Math.abs(off - Math.log(KILOGRAMS_FOR_POUNDS)) <= NEAR_AMONG) {
+            questions.put(movement, "Is it kg or lb? " + maxes.get(movement).text() + " does not fit the other lifts.");
+          }
+        }));
+    return questions;
   }
 
   private static boolean near(double ratio, double wanted) {

@@ -20,9 +20,30 @@ public record MaxNumbers(
   /** The training max when nobody set another: this share of the estimated one. Our own default. */
   public static final double TRAINING_SHARE = 0.9;
 
+  /** A training max is never more than this share of the estimated one. Our own default. */
+  public static final double MOST_TRAINING_SHARE = 0.95;
+
   /** The training max that follows from an estimate by the default share. */
   public static Mass trainingFrom(Mass estimated) {
-    return estimated.scaled(TRAINING_SHARE);
+    return trainingFrom(estimated, TRAINING_SHARE);
+  }
+
+  /**
+   * The training max by a lifter's own rule.
+   *
+   * @param share of the estimated max, from 0.5 to 0.95
+   */
+  public static Mass trainingFrom(Mass estimated, double share) {
+    if (!(share >= 0.5 && share <= MOST_TRAINING_SHARE)) {
+      throw new IllegalArgumentException("The training max must be from 50 to 95 % of the estimated max but was "
+          + Math.round(100 * share) + " %");
+    }
+    return estimated.scaled(share);
+  }
+
+  /** The same with an estimate that is not the lift's own, and the training max that follows from it where there is none. */
+  public MaxNumbers withEstimate(Mass estimate) {
+    return new MaxNumbers(tested, estimate, training == null ? trainingFrom(estimate) : training, goal);
   }
 
   /** The number a basis names; null when it is unknown. Today's max is no kept number: null. */

@@ -55,6 +55,7 @@ public final class Resolver {
    * @param unit of the answers
    * @param partial whether the variation is a partial, which may exceed the max by more
    * @param logged what was done so far, in any order
+   * @param ramp the style of the warm-up; null for none
    */
   public record Request(
       ParsedLine line,
@@ -68,11 +69,11 @@ public final class Resolver {
       Movement movement,
       boolean partial,
       List<LoggedSet> logged,
-      boolean ramp) {
+      @Nullable RampStyle ramp) {
     /** A line of a barbell lift with nothing logged, by the house chart, with its ramp. */
     public static Request of(ParsedLine line, Basis basis, MaxNumbers numbers, Loadables loadables) {
       return new Request(line, basis, numbers, Map.of(), null, loadables, loadables.kit().unit(), EffortChart.HOUSE,
-          Movement.SQUAT, false, List.of(), true);
+          Movement.SQUAT, false, List.of(), RampStyle.SHRINKING);
     }
 
     /** The same with what was done. */
@@ -124,14 +125,18 @@ public final class Resolver {
   private List<RampStep> ramp() {
     Optional<Mass> top = sets.isEmpty() ? Optional.empty() : Optional.ofNullable(sets.get(0).load());
     boolean onBar = !sets.isEmpty() && sets.get(0).perSide() != null;
-    if (!request.ramp() || top.isEmpty() || request.loadables() == null || !onBar) {
+    if (request.ramp() == null || top.isEmpty() || request.loadables() == null || !onBar) {
       return List.of();
     }
-    WarmUpRamp ramp = WarmUpRamp.to(top.get(), request.loadables(), request.movement());
+    WarmUpRamp ramp = WarmUpRamp.to(top.get(), request.loadables(), request.movement(), request.ramp());
     if (ramp.note() != null) {
       caution(Caution.poorRamp(ramp.note()));
     }
     return ramp.steps();
+  }
+
+  private boolean goesOnBar() {
+    return request.loadables() != null && request.loadables().onBar();
   }
 
   private void caution(Caution caution) {
@@ -161,7 +166,7 @@ public final class Resolver {
       return set;
     }
     Mass exact = Objects.requireNonNull(set.exact());
-    Mass load = set.perSide() == null || request.loadables() == null ? exact : request.loadables().nearest(exact).total();
+    Mass load = set.perSide() == null || request.loadables() == null ? exact : request.loadables().written(exact).total();
     return new ResolvedSet(set.part(), set.set(), set.role(), exact, load, null, null, null, null, set.percent(),
         set.perSide(), null, null, null, null, null, false);
   }
@@ -246,7 +251,7 @@ public final class Resolver {
 
     private ResolvedSet planned(Work.SetsOfReps work, int set, Target target) {
       Mass exact = target.exact();
-      Loading loading = exact == null || !target.onBar() ? null : load(exact);
+      Loading loading = exact == null || !target.onBar() ? null : load(exact, part.load() instanceof Load.OfMass);
       RpeTarget rpe = part.rpe();
       Mass basis = request.numbers().of(request.basis());
       boolean openEnd = work.reps() instanceof Reps.Open || lastOfPlus(work, set);
@@ -262,7 +267,7 @@ public final class Resolver {
           rpe == null ? null : rpe.from(),
           rpe == null ? null : rpe.to(),
           exact == null || basis == null ? null : 100 * exact.ratioTo(basis),
-          loading == null ? null : loading.perSide(),
+          loading == null || !goesOnBar() ? null : loading.perSide(),
           part.option(Option.Rest.class).map(Option.Rest::seconds).orElse(null),
           part.option(Option.Tempo.class).map(Option.Tempo::text).orElse(null),
           target.from(),
@@ -285,12 +290,12 @@ public final class Resolver {
       return part.load() != null && part.load().needsTop() ? Role.BACKOFF : Role.STRAIGHT;
     }
 
-    private @Nullable Loading load(Mass exact) {
+    private @Nullable Loading load(Mass exact, boolean written) {
       Loadables loadables = request.loadables();
       if (loadables == null) {
         return null;
       }
-      Loading nearest = loadables.nearest(exact);
+      Loading nearest = written ? loadables.written(exact) : loadables.nearest(exact);
       String asked = exact.shownIn(request.unit()).text();
       String made = nearest.total().shownIn(request.unit()).text();
       if (loadables.below(exact).isEmpty()) {
@@ -302,7 +307,7 @@ public final class Resolver {
     }
 
     private @Nullable List<Mass> plates(Mass load, boolean onBar) {
-      return request.loadables() == null || !onBar
+      return !goesOnBar() || !onBar
           ? null
           : request.loadables().exact(load).map(Loading::perSide).orElse(null);
     }

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.Loading;
+import org.yarbel.core.kit.PlateSeries;
 import org.yarbel.core.kit.PlateStock;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
@@ -21,7 +22,10 @@ import org.yarbel.core.mass.MassUnit;
  * plates. Of the ways that keep these rules it takes the one nearest the aims with the fewest plates. With poor plates
  * it takes what loads nearest the aims and says so in {@link #note()}.
  *
- * @param steps rising, the top set not included; at most eight
+ * <p>In the other style the jumps are even. In both, of the ways to load the steps it takes the one with the fewest
+ * plates coming off and going on.
+ *
+ * @param steps rising, the top set not included; at most eight where the jumps shrink
  * @param note what the plates could not do, else null
  */
 public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
@@ -35,6 +39,7 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
   private static final int MOST_LOWER_JUMPS = 5;
   private static final double LOWER_JUMP_SHARE = 0.27;
   private static final Mass LOWER_JUMP_MOST = Mass.of("70", MassUnit.KG);
+  private static final int MOST_EVEN_STEPS = RampStyle.MOST_STEPS;
   /** How many loadings on each side of an aim are tried. */
   private static final int REACH = 3;
   /** The cost of a jump that does not shrink, more than any distance from the aims. */
@@ -44,8 +49,46 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
     steps = List.copyOf(steps);
   }
 
-  /** The ramp to a top load; empty when the top is not above the first step. */
-  public static WarmUpRamp to(Mass top, Loadables loadables, Movement movement) {
+  /** The ramp to a top load in a style; empty when the top is not above the first step. */
+  public static WarmUpRamp to(Mass top, Loadables loadables, Movement movement, RampStyle style) {
+    WarmUpRamp ramp = style.jump() == null
+        ? to(top, loadables, movement)
+        : even(top, start(loadables, movement), style.jump(), loadables);
+    return ramp.steps.isEmpty() ? ramp : new WarmUpRamp(fewChanges(ramp.steps, top, loadables), ramp.note);
+  }
+
+  private static List<RampStep> fewChanges(List<RampStep> steps, Mass top, Loadables loadables) {
+    List<Loading> loadings = PlateSeries.upTo(
+        steps.stream().map(RampStep::loading).toList(), loadables.nearest(top), loadables);
+    List<RampStep> changed = new ArrayList<>();
+    for (int i = 0; i < steps.size(); i++) {
+      changed.add(new RampStep(loadings.get(i), steps.get(i).reps()));
+    }
+    return changed;
+  }
+
+  /** Equal jumps from the first step; the last is dropped when it is nearer to the top than a quarter jump. */
+  private static WarmUpRamp even(Mass top, Loading start, Mass jump, Loadables loadables) {
+    List<Loading> loadings = new ArrayList<>();
+    if (start.total().compareTo(top) < 0 && !start.total().hits(top)) {
+      loadings.add(start);
+    }
+    for (int i = 1; i <= MOST_EVEN_STEPS; i++) {
+      Loading step = loadables.nearest(start.total().plus(jump.times(i)));
+      boolean rises = !loadings.isEmpty() && step.total().compareTo(loadings.get(loadings.size() - 1).total()) > 0;
+      boolean farEnough = step.total().compareTo(top) < 0 && top.minus(step.total()).nanograms() * 4 >= jump.nanograms();
+      if (rises && farEnough) {
+        loadings.add(step);
+      }
+    }
+    List<RampStep> steps = new ArrayList<>();
+    for (Loading loading : loadings) {
+      steps.add(new RampStep(loading, reps(loading.total().ratioTo(top), loading.perSide().isEmpty())));
+    }
+    return new WarmUpRamp(steps, null);
+  }
+
+  private static WarmUpRamp to(Mass top, Loadables loadables, Movement movement) {
     Loading start = start(loadables, movement);
     if (start.total().compareTo(top) >= 0 || start.total().hits(top)) {
       boolean raised = movement.fromFloor() && !start.total().hits(top);
@@ -146,12 +189,16 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
     private List<Loading> finish(double[] aims) {
       best = List.of();
       bestCost = Double.MAX_VALUE;
-      finish(aims, aims.length - 1, new ArrayList<>(), topNg, 0, 0);
+      List<List<Loading>> near = new ArrayList<>();
+      for (double aim : aims) {
+        near.add(loadables.around(top.scaled(aim), REACH));
+      }
+      finish(aims, near, aims.length - 1, new ArrayList<>(), topNg, 0, 0);
       return best;
     }
 
     // From the top downwards: each jump must be at least the one above it, strictly unless the plates force it.
-    private void finish(double[] aims, int i, List<Loading> above, long upper, long jumpAbove, double cost) {
+    private void finish(double[] aims, List<List<Loading>> near, int i, List<Loading> above, long upper, long jumpAbove, double cost) {
       if (cost >= bestCost) {
         return;
       }
@@ -163,7 +210,7 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
         }
         return;
       }
-      for (Loading candidate : around(aims[i])) {
+      for (Loading candidate : near.get(i)) {
         long load = candidate.total().nanograms();
         double share = (double) load / topNg;
         boolean last = i == aims.length - 1;
@@ -171,7 +218,7 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
         if (inPlace) {
           List<Loading> next = new ArrayList<>(above);
           next.add(0, candidate);
-          finish(aims, i - 1, next, load, upper - load,
+          finish(aims, near, i - 1, next, load, upper - load,
               cost + jumpCost(upper - load, jumpAbove) + Math.pow((share - aims[i]) * 100, 2)
                   + 0.2 * candidate.perSide().size());
         }
@@ -183,31 +230,6 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
         return Double.MAX_VALUE;
       }
       return jump == jumpAbove ? EQUAL_JUMP : 0;
-    }
-
-    private List<Loading> around(double aim) {
-      Mass wanted = top.scaled(aim);
-      List<Loading> found = new ArrayList<>();
-      Loading nearest = loadables.nearest(wanted);
-      found.add(nearest);
-      Mass down = nearest.total();
-      Mass up = nearest.total();
-      for (int i = 0; i < REACH; i++) {
-        Mass lower = down;
-        if (lower.nanograms() > 2 * Mass.TOLERANCE_NANOGRAMS) {
-          Mass justBelow = Mass.ofNanograms(lower.nanograms() - 2 * Mass.TOLERANCE_NANOGRAMS, lower.unit());
-          down = loadables.below(justBelow).map(l -> add(found, l)).orElse(lower);
-        }
-        Mass justAbove = Mass.ofNanograms(up.nanograms() + 2 * Mass.TOLERANCE_NANOGRAMS, up.unit());
-        Mass upper = up;
-        up = loadables.above(justAbove).map(l -> add(found, l)).orElse(upper);
-      }
-      return found;
-    }
-
-    private static Mass add(List<Loading> found, Loading loading) {
-      found.add(loading);
-      return loading.total();
     }
 
     /** The first step, convenient ones between, and the last steps. */

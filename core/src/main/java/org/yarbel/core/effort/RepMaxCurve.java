@@ -1,6 +1,9 @@
 package org.yarbel.core.effort;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
 
 /**
@@ -71,6 +74,34 @@ public enum RepMaxCurve {
       return 1 + (repsToFailure - 1) * (fraction.applyAsDouble(2) - 1);
     }
     return fraction.applyAsDouble(repsToFailure);
+  }
+
+  /**
+   * The reps to failure at which this share of the max is lifted: the inverse of {@link #fraction}.
+   *
+   * @param fraction of the max
+   * @return from 1 to 15; empty for a share over 1 or lighter than 15 reps
+   */
+  public OptionalDouble repsAt(double fraction) {
+    if (!(fraction <= 1 && fraction >= fraction(MAX_REPS_TO_FAILURE))) {
+      return OptionalDouble.empty();
+    }
+    double low = 1;
+    double high = MAX_REPS_TO_FAILURE;
+    while (high - low > 1e-9) {
+      double middle = (low + high) / 2;
+      if (fraction(middle) >= fraction) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return OptionalDouble.of(low);
+  }
+
+  /** The curve with this {@link #key()}. */
+  public static Optional<RepMaxCurve> ofKey(String key) {
+    return Arrays.stream(values()).filter(curve -> curve.key().equals(key)).findFirst();
   }
 
   // Haff & Triplett, 4th ed.: 1..12 and 15 reps, from memory

@@ -9,12 +9,12 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
 /**
- * The plates of one place in one unit, such as 'ten pairs each of 25 20 15 10 5 2.5 1.25 kg'.
+ * The plates that go on a bar, such as 'ten pairs each of 25 20 15 10 5 2.5 1.25 kg'.
  *
- * <p>Up to 16 sizes, each in steps of 0.01 of the unit and named once, with 1 to 20 pairs. It models pairs only: a
- * single plate cannot be loaded evenly.
+ * <p>Up to 16 sizes of a unit, each in steps of 0.01 of it and named once, with 1 to 20 pairs. Kilogram and pound plates
+ * may stand beside each other: then they mix on one bar. It models pairs only: a single plate cannot be loaded evenly.
  *
- * @param unit the unit the sizes are stamped in
+ * @param unit the unit totals are shown in
  * @param plates the sizes, heaviest first
  */
 public record PlateStock(MassUnit unit, List<Pairs> plates) {
@@ -38,15 +38,14 @@ public record PlateStock(MassUnit unit, List<Pairs> plates) {
   }
 
   public PlateStock {
-    if (plates.size() > MAX_SIZES) {
-      throw new IllegalArgumentException("The plate stock must have at most 16 sizes but had " + plates.size());
+    for (MassUnit stamped : MassUnit.values()) {
+      long sizes = plates.stream().filter(pairs -> pairs.size().unit() == stamped).count();
+      if (sizes > MAX_SIZES) {
+        throw new IllegalArgumentException("The plate stock must have at most 16 sizes but had " + sizes);
+      }
     }
     Set<Mass> seen = new HashSet<>();
     for (Pairs pairs : plates) {
-      if (pairs.size().unit() != unit) {
-        throw new IllegalArgumentException(
-            "The plate stock is in " + unit + " but a plate of " + pairs.size().text() + " was given");
-      }
       if (!seen.add(pairs.size())) {
         throw new IllegalArgumentException("The plate size " + pairs.size().text() + " was given twice");
       }
@@ -59,6 +58,11 @@ public record PlateStock(MassUnit unit, List<Pairs> plates) {
     return unit == MassUnit.KG
         ? ofTenPairs(unit, "25", "20", "15", "10", "5", "2.5", "1.25")
         : ofTenPairs(unit, "45", "35", "25", "10", "5", "2.5");
+  }
+
+  /** The stock as it is for a load in each of two hands: half the pairs of each size. */
+  PlateStock halved() {
+    return new PlateStock(unit, plates.stream().filter(p -> p.pairs() > 1).map(p -> new Pairs(p.size(), p.pairs() / 2)).toList());
   }
 
   private static PlateStock ofTenPairs(MassUnit unit, String... sizes) {

@@ -1,73 +1,82 @@
 package org.yarbel.core.lift;
 
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Optional;
+import java.util.EnumSet;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A lift of the catalogue such as 'Front squat', named in the notation by its key {@code front-squat}.
  *
- * @param key one word: a letter, then letters, digits and dashes, in small letters
+ * @param key one word: a small letter, then small letters, digits and dashes
  * @param name what the screens show
- * @param movement the family
- * @param contest whether it is one of the three contest lifts of powerlifting
- * @param onBar whether it is loaded with plates on a bar; if not, the lifter picks a machine, dumbbell or body load
+ * @param parent the key of the lift it varies; null for the head of a family
+ * @param movement the family; it decides where the warm-up starts
+ * @param pattern what the body does
+ * @param equipment what it is done with
+ * @param contest whether it is lifted in contests
+ * @param close whether it is so near its parent that its sets count as the parent's own practice
+ * @param ratio what of the parent's max is lifted in it until the log has taught better; null without a parent to
+ *     compare with
+ * @param muscles what it trains
+ * @param variation how it differs from its parent
  */
-public record Lift(String key, String name, Movement movement, boolean contest, boolean onBar) {
-  private static final Map<String, Lift> CATALOGUE = new LinkedHashMap<>();
-
-  static {
-    contest("squat", "Squat", Movement.SQUAT);
-    contest("bench", "Bench press", Movement.BENCH);
-    contest("deadlift", "Deadlift", Movement.DEADLIFT);
-    variation("front-squat", "Front squat", Movement.SQUAT);
-    variation("high-bar-squat", "High-bar squat", Movement.SQUAT);
-    variation("paused-squat", "Paused squat", Movement.SQUAT);
-    variation("box-squat", "Box squat", Movement.SQUAT);
-    variation("close-grip-bench", "Close-grip bench press", Movement.BENCH);
-    variation("paused-bench", "Paused bench press", Movement.BENCH);
-    variation("incline-bench", "Incline bench press", Movement.BENCH);
-    variation("floor-press", "Floor press", Movement.BENCH);
-    variation("overhead-press", "Overhead press", Movement.PRESS);
-    variation("deficit-deadlift", "Deficit deadlift", Movement.DEADLIFT);
-    variation("stiff-legged-deadlift", "Stiff-legged deadlift", Movement.DEADLIFT);
-    variation("block-pull", "Block pull", Movement.DEADLIFT);
-    variation("row", "Barbell row", Movement.OTHER);
-    variation("good-morning", "Good morning", Movement.OTHER);
-    assistance("back-extension", "Back extension");
-    assistance("chin-up", "Chin-up");
-    assistance("dip", "Dip");
-    assistance("lunge", "Lunge");
-    assistance("leg-curl", "Leg curl");
-    assistance("plank", "Plank");
+public record Lift(
+    String key,
+    String name,
+    @Nullable String parent,
+    Movement movement,
+    Pattern pattern,
+    Equipment equipment,
+    Contest contest,
+    boolean close,
+    @Nullable Ratio ratio,
+    Set<Muscle> muscles,
+    Variation variation) {
+  /** The sport a lift is contested in. */
+  public enum Contest {
+    NO,
+    POWERLIFTING,
+    STRONGMAN
   }
 
-  /** Every lift, contest lifts first. */
-  public static List<Lift> catalogue() {
-    return List.copyOf(CATALOGUE.values());
+  /**
+   * A share of the parent's max, with its standard deviation between lifters.
+   *
+   * @param percent 20 to 200
+   * @param sd in points of percent, 1 to 20
+   */
+  public record Ratio(double percent, double sd) {
+    public Ratio {
+      if (!(percent >= 20 && percent <= 200)) {
+        throw new IllegalArgumentException("The ratio to the parent must be from 20 to 200 % but was " + percent);
+      }
+      if (!(sd >= 1 && sd <= 20)) {
+        throw new IllegalArgumentException("The spread of a ratio must be from 1 to 20 % but was " + sd);
+      }
+    }
   }
 
-  /** The three contest lifts: squat, bench press, deadlift. */
-  public static List<Lift> contestLifts() {
-    return CATALOGUE.values().stream().filter(Lift::contest).toList();
+  public Lift {
+    if (!key.matches("[a-z][a-z0-9-]{0,39}")) {
+      throw new IllegalArgumentException(
+          "The key of a lift must be one word of small letters, digits and dashes, at most 40, but was '" + key + "'");
+    }
+    if (name.isBlank() || name.length() > 60) {
+      throw new IllegalArgumentException("The name of a lift must have 1 to 60 characters but was '" + name + "'");
+    }
+    if (ratio != null && parent == null) {
+      throw new IllegalArgumentException("The lift " + name + " has a ratio but no parent");
+    }
+    muscles = muscles.isEmpty() ? Set.of() : java.util.Collections.unmodifiableSet(EnumSet.copyOf(muscles));
   }
 
-  /** The lift with this key, in any letter case. */
-  public static Optional<Lift> ofKey(String key) {
-    return Optional.ofNullable(CATALOGUE.get(key.toLowerCase(Locale.ROOT)));
+  /** Whether it is one of the three lifts of a powerlifting contest. */
+  public boolean powerlift() {
+    return contest == Contest.POWERLIFTING;
   }
 
-  private static void contest(String key, String name, Movement movement) {
-    CATALOGUE.put(key, new Lift(key, name, movement, true, true));
-  }
-
-  private static void variation(String key, String name, Movement movement) {
-    CATALOGUE.put(key, new Lift(key, name, movement, false, true));
-  }
-
-  private static void assistance(String key, String name) {
-    CATALOGUE.put(key, new Lift(key, name, Movement.OTHER, false, false));
+  /** Whether it is done with a bar of the place. */
+  public boolean onBar() {
+    return equipment == Equipment.BAR;
   }
 }

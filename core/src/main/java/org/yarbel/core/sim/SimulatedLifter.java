@@ -1,5 +1,6 @@
 package org.yarbel.core.sim;
 
+import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.RepMaxCurve;
@@ -78,19 +79,7 @@ public final class SimulatedLifter {
     if (share > 1) {
       return 0;
     }
-    double low = 1;
-    double high = RepMaxCurve.MAX_REPS_TO_FAILURE;
-    if (share <= RepMaxCurve.HOUSE.fraction(high)) {
-      return Math.min(30 * (1 / share - 1), 30);
-    }
-    while (high - low > 1e-6) {
-      double middle = (low + high) / 2;
-      if (RepMaxCurve.HOUSE.fraction(middle) >= share) {
-        low = middle;
-      } else {
-        high = middle;
-      }
-    }
-    return low;
+    OptionalDouble reps = RepMaxCurve.HOUSE.repsAt(share);
+    return reps.isPresent() ? reps.getAsDouble() : Math.min(30 * (1 / share - 1), 30);
   }
 }

@@ -3,11 +3,9 @@ package org.yarbel.core.track;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
@@ -43,21 +41,48 @@ public final class MaxTracker {
   public record Estimate(Mass max, Mass sd) {}
 
   /**
+   * Where the filter stands after the last day of the log, so that an estimate for any later day needs no new run.
+   *
+   * @param lastTrained the last day with a made set; null without one
+   * @param layoffDrop how far ln(max) has fallen in the layoff under way
+   */
+  public record Standing(Level level, LocalDate day, Estimate estimate, @Nullable LocalDate lastTrained, double layoffDrop) {
+    /** The estimate on a day; before the standing's own day, that of the standing. */
+    public Estimate on(LocalDate date) {
+      State state = new State(level);
+      state.day = day;
+      state.x = Math.log(estimate.max().nanograms());
+      state.p = Math.pow(estimate.sd().ratioTo(estimate.max()), 2);
+      state.lastTrained = lastTrained;
+      state.layoffDrop = layoffDrop;
+      state.advance(date);
+      return state.estimate(estimate.max().unit());
+    }
+
+    /** Whether the lift has lain for so long by a day that the estimate falls: the first week back is capped at RPE 7. */
+    public boolean layoffOn(LocalDate date) {
+      return lastTrained != null && date.isAfter(lastTrained.plusDays(LAYOFF_AFTER_DAYS));
+    }
+  }
+
+  /**
    * One day with an observation.
    *
    * @param raw what the day's set speaks for by itself
+   * @param spread the standard deviation of that, in % of it
    * @param estimate the tracked max after it; null before the tested date
    */
-  public record Point(LocalDate date, Mass raw, @Nullable Estimate estimate) {}
+  public record Point(LocalDate date, Mass raw, double spread, @Nullable Estimate estimate) {}
 
   /**
    * The whole run.
    *
    * @param points one a day that had an observation, in order of date
    * @param now the estimate on the day asked for; null when nothing was eligible
+   * @param standing where the filter stands on that day; null when nothing was eligible
    * @param skipped the places in the list given of the sets that took no part
    */
-  public record Track(List<Point> points, @Nullable Estimate now, List<Integer> skipped) {}
+  public record Track(List<Point> points, @Nullable Estimate now, @Nullable Standing standing, List<Integer> skipped) {}
 
   public MaxTracker(Level level, @Nullable Tested tested) {
     this.level = level;
@@ -65,7 +90,7 @@ public final class MaxTracker {
   }
 
   /**
-   * Runs the filter over the sets, in any order, up to their last day.
+   * Runs the filter over the sets, in any order, up to their last day or the day of the test, whichever is later.
    *
    * @param unit the unit of the answers
    */
@@ -79,104 +104,60 @@ public final class MaxTracker {
    * @throws IllegalArgumentException when {@code at} is before the last set
    */
   public Track run(List<Observation> sets, @Nullable LocalDate at, MassUnit unit) {
-    SortedMap<LocalDate, List<Integer>> days = new TreeMap<>();
-    for (int i = 0; i < sets.size(); i++) {
-      days.computeIfAbsent(sets.get(i).date(), day -> new ArrayList<>()).add(i);
-    }
-    if (at != null && !days.isEmpty() && at.isBefore(days.lastKey())) {
-      throw new IllegalArgumentException("The day asked for, " + at + ", is before the last set, " + days.lastKey());
+    Integer[] order = new Integer[sets.size()];
+    Arrays.setAll(order, i -> i);
+    Arrays.sort(order, Comparator.comparing(i -> sets.get(i).date()));
+    LocalDate last = order.length == 0 ? null : sets.get(order[order.length - 1]).date();
+    if (at != null && last != null && at.isBefore(last)) {
+      throw new IllegalArgumentException("The day asked for, " + at + ", is before the last set, " + last);
     }
     Run run = new Run(sets, unit);
-    days.forEach(run::day);
-    LocalDate last = at != null ? at : days.isEmpty() ? null : days.lastKey();
-    return run.finish(last);
+    for (int from = 0; from < order.length; ) {
+      LocalDate day = sets.get(order[from]).date();
+      int to = from;
+      while (to < order.length && sets.get(order[to]).date().equals(day)) {
+        to++;
+      }
+      run.day(day, order, from, to);
+      from = to;
+    }
+    return run.finish(at != null ? at : later(last, tested == null ? null : tested.date()));
   }
 
-  private double growthPerDay() {
-    double percent = switch (level) {
-      case ADVANCED -> 0.25;
-      case INTERMEDIATE -> 0.35;
-      case BEGINNER -> 0.6;
-    };
-    return Math.pow(percent / 100, 2);
+  private static @Nullable LocalDate later(@Nullable LocalDate a, @Nullable LocalDate b) {
+    return a == null || b != null && b.isAfter(a) ? b : a;
   }
 
-  /** The state of one run. */
-  private final class Run {
-    private final List<Observation> sets;
-    private final MassUnit unit;
-    private final List<Point> points = new ArrayList<>();
-    private final List<Integer> skipped = new ArrayList<>();
+  /** ln(max) and its variance, carried from day to day. */
+  private static final class State {
+    private final double growthPerDay;
     /** The day the state stands at; null before the filter has begun. */
     private @Nullable LocalDate day;
     private double x;
     private double p;
     private @Nullable LocalDate lastTrained;
     private double layoffDrop;
-    private int flagsRunning;
-    private double flagSide;
 
-    Run(List<Observation> sets, MassUnit unit) {
-      this.sets = sets;
-      this.unit = unit;
+    State(Level level) {
+      double percent = switch (level) {
+        case ADVANCED -> 0.25;
+        case INTERMEDIATE -> 0.35;
+        case BEGINNER -> 0.6;
+      };
+      this.growthPerDay = Math.pow(percent / 100, 2);
     }
 
-    void day(LocalDate date, List<Integer> indexes) {
-      startFromTest(date);
-      advance(date);
-      Optional<Observation> chosen = indexes.stream().map(sets::get).filter(Observation::eligible).reduce(this::better);
-      Optional<Integer> floor = indexes.stream().filter(i -> sets.get(i).floor())
-          .max(Comparator.comparingDouble(i -> sets.get(i).oneRepMaxNanograms()));
-      boolean beforeTest = tested != null && date.isBefore(tested.date());
-      if (chosen.isPresent() && !beforeTest) {
-        observe(date, chosen.get());
-      }
-      boolean floorServes = floor.isPresent() && day != null && x < logFloor(floor.get());
-      if (floorServes) {
-        update(logFloor(floor.get()), FLOOR_SPREAD);
-      }
-      if (floorServes || chosen.isPresent()) {
-        double raw = floorServes ? sets.get(floor.orElseThrow()).oneRepMaxNanograms() : chosen.orElseThrow().oneRepMaxNanograms();
-        points.add(new Point(date, Mass.ofRoundedNanograms(raw, unit), estimate()));
-      }
-      for (int i : indexes) {
-        if (!sets.get(i).eligible() && !(floorServes && floor.orElseThrow() == i)) {
-          skipped.add(i);
-        }
-      }
-      if (indexes.stream().anyMatch(i -> sets.get(i).made())) {
-        lastTrained = date;
-        layoffDrop = 0;
-      }
+    void start(LocalDate date, double seen, double variance) {
+      day = date;
+      x = seen;
+      p = variance;
     }
 
-    Track finish(@Nullable LocalDate last) {
-      LocalDate at = last != null ? last : tested != null ? tested.date() : null;
-      if (at != null) {
-        startFromTest(at);
-        advance(at);
-      }
-      skipped.sort(null);
-      return new Track(List.copyOf(points), estimate(), List.copyOf(skipped));
-    }
-
-    private double logFloor(int index) {
-      return Math.log(sets.get(index).oneRepMaxNanograms());
-    }
-
-    private void startFromTest(LocalDate date) {
-      if (day == null && tested != null && !date.isBefore(tested.date())) {
-        day = tested.date();
-        x = Math.log(tested.load().nanograms());
-        p = TESTED_SPREAD * TESTED_SPREAD;
-      }
-    }
-
-    private void advance(LocalDate to) {
+    void advance(LocalDate to) {
       if (day == null || !to.isAfter(day)) {
         return;
       }
-      p += growthPerDay() * ChronoUnit.DAYS.between(day, to);
+      p += growthPerDay * ChronoUnit.DAYS.between(day, to);
       if (lastTrained != null) {
         LocalDate layoffFrom = lastTrained.plusDays(LAYOFF_AFTER_DAYS);
         LocalDate from = day.isAfter(layoffFrom) ? day : layoffFrom;
@@ -189,6 +170,94 @@ public final class MaxTracker {
       day = to;
     }
 
+    void update(double seen, double spread) {
+      double gain = p / (p + spread * spread);
+      x += gain * (seen - x);
+      p *= 1 - gain;
+    }
+
+    Estimate estimate(MassUnit unit) {
+      double max = Math.exp(x);
+      return new Estimate(Mass.ofRoundedNanograms(max, unit), Mass.ofRoundedNanograms(max * Math.sqrt(p), unit));
+    }
+  }
+
+  /** One run over a log. */
+  private final class Run {
+    private final List<Observation> sets;
+    private final MassUnit unit;
+    private final List<Point> points = new ArrayList<>();
+    private final List<Integer> skipped = new ArrayList<>();
+    private final State state = new State(level);
+    private int flagsRunning;
+    private double flagSide;
+
+    Run(List<Observation> sets, MassUnit unit) {
+      this.sets = sets;
+      this.unit = unit;
+    }
+
+    void day(LocalDate date, Integer[] order, int from, int to) {
+      startFromTest(date);
+      state.advance(date);
+      Observation chosen = null;
+      int heaviest = -1;
+      boolean trained = false;
+      for (int i = from; i < to; i++) {
+        Observation set = sets.get(order[i]);
+        trained |= set.made();
+        if (set.eligible()) {
+          chosen = chosen == null ? set : better(chosen, set);
+        } else if (set.floor()
+            && (heaviest < 0 || set.oneRepMaxNanograms() > sets.get(order[heaviest]).oneRepMaxNanograms())) {
+          heaviest = i;
+        }
+      }
+      boolean beforeTest = tested != null && date.isBefore(tested.date());
+      if (chosen != null && !beforeTest) {
+        observe(date, chosen);
+      }
+      Observation floor = heaviest < 0 ? null : sets.get(order[heaviest]);
+      boolean floorServes = floor != null && state.day != null && state.x < Math.log(floor.oneRepMaxNanograms());
+      if (floor != null && floorServes) {
+        state.update(Math.log(floor.oneRepMaxNanograms()), FLOOR_SPREAD);
+        point(date, floor, 100 * FLOOR_SPREAD);
+      } else if (chosen != null) {
+        point(date, chosen, chosen.spread());
+      }
+      for (int i = from; i < to; i++) {
+        if (!sets.get(order[i]).eligible() && !(floorServes && i == heaviest)) {
+          skipped.add(order[i]);
+        }
+      }
+      if (trained) {
+        state.lastTrained = date;
+        state.layoffDrop = 0;
+      }
+    }
+
+    Track finish(@Nullable LocalDate at) {
+      if (at != null) {
+        startFromTest(at);
+        state.advance(at);
+      }
+      skipped.sort(null);
+      Standing standing = state.day == null ? null
+          : new Standing(level, state.day, state.estimate(unit), state.lastTrained, state.layoffDrop);
+      return new Track(List.copyOf(points), standing == null ? null : standing.estimate(), standing, List.copyOf(skipped));
+    }
+
+    private void point(LocalDate date, Observation set, double spread) {
+      points.add(new Point(date, Mass.ofRoundedNanograms(set.oneRepMaxNanograms(), unit), spread,
+          state.day == null ? null : state.estimate(unit)));
+    }
+
+    private void startFromTest(LocalDate date) {
+      if (state.day == null && tested != null && !date.isBefore(tested.date())) {
+        state.start(tested.date(), Math.log(tested.load().nanograms()), TESTED_SPREAD * TESTED_SPREAD);
+      }
+    }
+
     private Observation better(Observation a, Observation b) {
       double difference = a.spread() - b.spread();
       if (Math.abs(difference) <= EQUAL_SPREAD) {
@@ -199,15 +268,13 @@ public final class MaxTracker {
 
     private void observe(LocalDate date, Observation chosen) {
       double seen = Math.log(chosen.oneRepMaxNanograms());
-      if (day == null) {
-        day = date;
-        x = seen;
-        p = Math.pow(chosen.spread() / 100, 2) + FIRST_SPREAD * FIRST_SPREAD;
+      if (state.day == null) {
+        state.start(date, seen, Math.pow(chosen.spread() / 100, 2) + FIRST_SPREAD * FIRST_SPREAD);
         return;
       }
-      countFlags(chosen.flagged(), Math.signum(seen - x));
+      countFlags(chosen.flagged(), Math.signum(seen - state.x));
       double spread = flagsRunning > FLAGS_DISCOUNTED ? chosen.spreadUnflagged() : chosen.spread();
-      update(seen, spread / 100);
+      state.update(seen, spread / 100);
     }
 
     private void countFlags(boolean flagged, double side) {
@@ -219,20 +286,6 @@ public final class MaxTracker {
         flagsRunning = 1;
       }
       flagSide = side;
-    }
-
-    private void update(double seen, double spread) {
-      double gain = p / (p + spread * spread);
-      x += gain * (seen - x);
-      p *= 1 - gain;
-    }
-
-    private @Nullable Estimate estimate() {
-      if (day == null) {
-        return null;
-      }
-      double max = Math.exp(x);
-      return new Estimate(Mass.ofRoundedNanograms(max, unit), Mass.ofRoundedNanograms(max * Math.sqrt(p), unit));
     }
   }
 }

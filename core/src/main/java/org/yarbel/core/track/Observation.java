@@ -62,6 +62,11 @@ public record Observation(
     return rpe == null ? OptionalDouble.empty() : OptionalDouble.of(rpe.repsInReserve());
   }
 
+  /** Reps done and left; empty for what is not eligible. */
+  public OptionalDouble repsToFailure() {
+    return eligible() ? OptionalDouble.of(reps + repsInReserve().orElse(0)) : OptionalDouble.empty();
+  }
+
   /** A made set of 1–10 reps rated RPE 6–10, or to failure with up to 15. */
   boolean eligible() {
     return made() && repsInReserve().isPresent()

@@ -59,7 +59,7 @@ class ResolvedLinesTest {
       }
     }
     return new Resolver.Request(line, Basis.values()[random.nextInt(4)], numbers, Map.of("front-squat", numbers), maybe("92"),
-        loadables, MassUnit.KG, EffortChart.HOUSE, Movement.values()[random.nextInt(5)], false, logged, true);
+        loadables, MassUnit.KG, EffortChart.HOUSE, Movement.values()[random.nextInt(5)], false, logged, RampStyle.SHRINKING);
   }
 
   private Mass maybe(String kilograms) {

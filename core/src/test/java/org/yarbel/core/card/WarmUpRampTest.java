@@ -15,6 +15,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.kit.Loading;
+import org.yarbel.core.kit.PlateSeries;
 import org.yarbel.core.kit.PlateStock;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
@@ -42,12 +44,49 @@ class WarmUpRampTest {
     "182.5, DEADLIFT, 60x8 100x5 140x3 160x2 172.5x1",
   })
   void leadsUpToTheTop(String top, Movement movement, String steps) {
-    assertThat(text(WarmUpRamp.to(kg(top), KG, movement))).isEqualTo(steps);
+    assertThat(text(WarmUpRamp.to(kg(top), KG, movement, RampStyle.SHRINKING))).isEqualTo(steps);
+  }
+
+  // the first step and jumps of 40 kg or 90 lb, the last dropped when nearer than a quarter jump: common practice, no source
+  @ParameterizedTest
+  @CsvSource({
+    "180, 40, SQUAT, 20x10 60x8 100x5 140x3",
+    "185, 40, SQUAT, 20x10 60x8 100x5 140x3",
+    "190, 40, SQUAT, 20x10 60x8 100x5 140x3 180x1",
+    "200, 40, DEADLIFT, 60x8 100x5 140x3 180x2",
+    "100, 15, BENCH, 20x10 35x8 50x5 65x5 80x3 95x1",
+    "20, 40, BENCH, ''",
+  })
+  void jumpsEvenlyWhereTheLifterLikesThat(String top, String jump, Movement movement, String steps) {
+    WarmUpRamp ramp = WarmUpRamp.to(kg(top), KG, movement, new RampStyle(kg(jump)));
+    assertThat(text(ramp)).isEqualTo(steps);
+  }
+
+  @Test
+  void theEvenJumpIsFortyKilogramsOrNinetyPounds() {
+    assertThat(RampStyle.even(MassUnit.KG).jump()).isEqualTo(kg("40"));
+    assertThat(RampStyle.even(MassUnit.LB).jump()).isEqualTo(Mass.of("90", MassUnit.LB));
+    assertThat(new RampStyle(kg("10")).reaches(kg("200"))).isTrue();
+    assertThat(new RampStyle(kg("10")).reaches(kg("201"))).isFalse();
+    assertThat(RampStyle.SHRINKING.reaches(kg("900"))).isTrue();
+  }
+
+  @Test
+  void takesFewPlatesOffAndOnBetweenTheSteps() {
+    for (int top = 100; top <= 300; top += 5) {
+      Mass load = kg(Integer.toString(top));
+      List<Loading> ramp = new ArrayList<>(
+          WarmUpRamp.to(load, KG, Movement.SQUAT, RampStyle.SHRINKING).steps().stream().map(RampStep::loading).toList());
+      List<Loading> fewestPlates = new ArrayList<>(ramp.stream().map(l -> KG.exact(l.total()).orElseThrow()).toList());
+      ramp.add(KG.exact(load).orElseThrow());
+      fewestPlates.add(KG.exact(load).orElseThrow());
+      assertThat(PlateSeries.changes(ramp)).as("to " + top).isLessThanOrEqualTo(PlateSeries.changes(fewestPlates));
+    }
   }
 
   @Test
   void saysThatALightPullIsRaised() {
-    WarmUpRamp ramp = WarmUpRamp.to(kg("50"), KG, Movement.DEADLIFT);
+    WarmUpRamp ramp = WarmUpRamp.to(kg("50"), KG, Movement.DEADLIFT, RampStyle.SHRINKING);
     assertThat(ramp.steps()).isEmpty();
     assertThat(ramp.note()).isEqualTo(
         "A pull lighter than 60 kg starts too low: raise the bar on blocks, or use light full-size plates.");
@@ -55,9 +94,9 @@ class WarmUpRampTest {
 
   @Test
   void aPullFromTheFloorStartsWithFullSizePlates() {
-    assertThat(WarmUpRamp.to(kg("200"), KG, Movement.DEADLIFT).steps().get(0).loading().sideText()).isEqualTo("20");
+    assertThat(WarmUpRamp.to(kg("200"), KG, Movement.DEADLIFT, RampStyle.SHRINKING).steps().get(0).loading().sideText()).isEqualTo("20");
     Loadables pounds = Loadables.of(Kit.standard(MassUnit.LB));
-    assertThat(WarmUpRamp.to(Mass.of("405", MassUnit.LB), pounds, Movement.DEADLIFT).steps().get(0).load())
+    assertThat(WarmUpRamp.to(Mass.of("405", MassUnit.LB), pounds, Movement.DEADLIFT, RampStyle.SHRINKING).steps().get(0).load())
         .isEqualTo(Mass.of("135", MassUnit.LB));
   }
 
@@ -78,7 +117,7 @@ class WarmUpRampTest {
   }
 
   private static void assertKeepsRules(Mass top, Loadables loadables, Movement movement) {
-    WarmUpRamp ramp = WarmUpRamp.to(top, loadables, movement);
+    WarmUpRamp ramp = WarmUpRamp.to(top, loadables, movement, RampStyle.SHRINKING);
     List<RampStep> steps = ramp.steps();
     String name = movement + " to " + top.text() + ": " + text(ramp);
     assertThat(ramp.note()).as(name).isNull();
@@ -105,7 +144,7 @@ class WarmUpRampTest {
   @Test
   void hasFourToEightStepsToAHeavyTop() {
     for (int top = 100; top <= 450; top += 5) {
-      assertThat(WarmUpRamp.to(kg(Integer.toString(top)), KG, Movement.SQUAT).steps()).as("to " + top).hasSizeBetween(4, 8);
+      assertThat(WarmUpRamp.to(kg(Integer.toString(top)), KG, Movement.SQUAT, RampStyle.SHRINKING).steps()).as("to " + top).hasSizeBetween(4, 8);
     }
   }
 
@@ -122,7 +161,7 @@ class WarmUpRampTest {
       }
       Loadables poor = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, pairs)));
       Mass top = poor.nearest(kg(Integer.toString(40 + random.nextInt(200)))).total();
-      WarmUpRamp ramp = WarmUpRamp.to(top, poor, Movement.BENCH);
+      WarmUpRamp ramp = WarmUpRamp.to(top, poor, Movement.BENCH, RampStyle.SHRINKING);
       String name = top.text() + " from " + pairs + ": " + text(ramp);
       Mass before = kg("0");
       for (RampStep step : ramp.steps()) {

@@ -142,4 +142,130 @@ class LoadablesTest {
     Loading loading = Loadables.of(Kit.standard(MassUnit.LB)).exact(Mass.of("315", MassUnit.LB)).orElseThrow();
     assertThat(loading.sideText()).isEqualTo("45 45 45");
   }
+
+  private static PlateStock.Pairs pairs(String size, MassUnit unit, int pairs) {
+    return new PlateStock.Pairs(Mass.of(size, unit), pairs);
+  }
+
+  private static Loadables mixed() {
+    return Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, List.of(
+        pairs("25", MassUnit.KG, 2), pairs("20", MassUnit.KG, 2), pairs("10", MassUnit.KG, 1), pairs("2.5", MassUnit.KG, 1),
+        pairs("45", MassUnit.LB, 3), pairs("10", MassUnit.LB, 2), pairs("2.5", MassUnit.LB, 1)))));
+  }
+
+  // 1 lb = 0.45359237 kg exactly (international yard and pound, 1959)
+  @Test
+  void addsKilogramAndPoundPlatesExactly() {
+    Mass target = kg("20").plus(Mass.of("90", MassUnit.LB)).plus(kg("20"));
+    assertThat(target.toString()).isEqualTo("80.8233133 kg");
+    assertThat(mixed().exact(target).orElseThrow().sideText()).isEqualTo("45lb 10");
+    assertThat(mixed().exact(kg("80.823")).orElseThrow().sideText()).as("within a gram").isEqualTo("45lb 10");
+    assertThat(mixed().exact(kg("80.83"))).isEmpty();
+  }
+
+  @Test
+  void findsTheSameMixedTotalsAsTryingEveryCombination() {
+    Loadables mixed = mixed();
+    Map<Long, List<Mass>> all = everyCombination(mixed.kit().stock());
+    all.forEach((side, fewest) -> {
+      Mass total = Mass.ofNanograms(kg("20").nanograms() + 2 * side, MassUnit.KG);
+      assertThat(mixed.exact(total).orElseThrow().perSide()).as(total.toString()).hasSameSizeAs(fewest);
+    });
+    TreeMap<Long, List<Mass>> sides = new TreeMap<>(all);
+    RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(3);
+    for (int i = 0; i < 300; i++) {
+      Mass target = Mass.ofNanograms(random.nextLong(kg("20").nanograms(), kg("320").nanograms()), MassUnit.KG);
+      long side = (target.nanograms() - kg("20").nanograms()) / 2;
+      Long down = sides.floorKey(side);
+      Long up = sides.ceilingKey(side);
+      if (mixed.exact(target).isEmpty()) {
+        assertThat(mixed.below(target).map(l -> l.total().nanograms())).as("below " + target)
+            .contains(kg("20").nanograms() + 2 * down);
+        assertThat(mixed.above(target).map(l -> l.total().nanograms())).as("above " + target)
+            .isEqualTo(java.util.Optional.ofNullable(up).map(u -> kg("20").nanograms() + 2 * u));
+      }
+    }
+  }
+
+  @Test
+  void plansWithOwnPlatesAndTakesAMixedTotalOnlyBetweenThem() {
+    Loadables mixed = mixed();
+    assertThat(mixed.nearest(kg("90")).sideText()).as("an own total stays").isEqualTo("25 10");
+    assertThat(mixed.nearest(kg("97")).sideText()).as("95 and 110 are the own ones").isEqualTo("25 10 2.5 2.5lb");
+    List<Loading> ladder = mixed.between(kg("20"), kg("320"));
+    List<Mass> own = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, mixed.kit().stock().plates().stream()
+        .filter(p -> p.size().unit() == MassUnit.KG).toList()))).between(kg("20"), kg("320")).stream().map(Loading::total).toList();
+    assertThat(ladder).extracting(Loading::total).containsAll(own);
+    for (int i = 1; i < ladder.size(); i++) {
+      assertThat(ladder.get(i).total().minus(ladder.get(i - 1).total())).isGreaterThanOrEqualTo(kg("0.5"));
+    }
+  }
+
+  @Test
+  void thingsThatAreLiftedAsTheyAreHaveNoPlates() {
+    Loadables stones = Loadables.fixed(List.of(kg("140"), kg("100"), kg("120")), MassUnit.KG);
+    assertThat(stones.onBar()).isFalse();
+    assertThat(stones.nearest(kg("110")).total()).as("the lower of two equally near").isEqualTo(kg("100"));
+    assertThat(stones.nearest(kg("131"))).isEqualTo(new Loading(kg("140"), List.of()));
+    assertThat(stones.below(kg("90"))).isEmpty();
+    assertThat(stones.above(kg("141"))).isEmpty();
+  }
+
+  @Test
+  void looksAroundATarget() {
+    assertThat(KG.around(kg("100"), 2)).extracting(l -> l.total().number()).containsExactly("100", "97.5", "102.5", "95", "105");
+    assertThat(KG.around(kg("20"), 2)).extracting(l -> l.total().number()).containsExactly("20", "22.5", "25");
+  }
+
+  // counted by hand: 60 = 20, 100 = 20 20, 140 = 20 20 20 need 3 plates on; with 25s more come off
+  @Test
+  void loadsASeriesWithTheFewestChanges() {
+    List<Loading> series = PlateSeries.of(List.of(kg("60"), kg("100"), kg("140")), KG);
+    assertThat(series).extracting(Loading::sideText).containsExactly("20", "20 20", "20 20 20");
+    assertThat(PlateSeries.changes(series)).isEqualTo(3);
+    List<Loading> fewestPlates = series.stream().map(l -> KG.exact(l.total()).orElseThrow()).toList();
+    assertThat(PlateSeries.changes(fewestPlates)).as("20, 25 15, 25 25 10").isEqualTo(1 + 3 + 3);
+    assertThat(PlateSeries.of(List.of(), KG)).isEmpty();
+    assertThat(PlateSeries.of(List.of(kg("20"), kg("300")), of("20", "0", "20x1"))).extracting(Loading::sideText).containsExactly("", "20");
+  }
+
+  @Test
+  void noOtherWayToLoadAShortSeriesHasFewerChanges() {
+    Loadables small = of("20", "0", "25x2", "20x2", "10x2", "5x2");
+    RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(11);
+    List<Loading> ladder = small.between(kg("20"), kg("120"));
+    for (int round = 0; round < 40; round++) {
+      List<Mass> loads = List.of(ladder.get(random.nextInt(ladder.size())).total(),
+          ladder.get(random.nextInt(ladder.size())).total(), ladder.get(random.nextInt(ladder.size())).total());
+      int best = Integer.MAX_VALUE;
+      for (Loading a : everyWay(loads.get(0), small)) {
+        for (Loading b : everyWay(loads.get(1), small)) {
+          for (Loading c : everyWay(loads.get(2), small)) {
+            best = Math.min(best, PlateSeries.changes(List.of(a, b, c)));
+          }
+        }
+      }
+      assertThat(PlateSeries.changes(PlateSeries.of(loads, small))).as(loads.toString()).isEqualTo(best);
+    }
+  }
+
+  /** Every way to make a total with up to two plates a side more than the fewest. */
+  private static List<Loading> everyWay(Mass total, Loadables loadables) {
+    int most = loadables.exact(total).orElseThrow().perSide().size() + 2;
+    List<List<Mass>> sides = new ArrayList<>(List.of(List.of()));
+    for (PlateStock.Pairs pairs : loadables.kit().stock().plates()) {
+      List<List<Mass>> next = new ArrayList<>();
+      for (List<Mass> side : sides) {
+        List<Mass> with = new ArrayList<>(side);
+        for (int n = 0; n <= pairs.pairs(); n++) {
+          next.add(List.copyOf(with));
+          with.add(pairs.size());
+        }
+      }
+      sides = next;
+    }
+    return sides.stream().filter(side -> side.size() <= most)
+        .filter(side -> loadables.kit().empty().nanograms() + 2 * side.stream().mapToLong(Mass::nanograms).sum() == total.nanograms())
+        .map(side -> new Loading(total, side)).toList();
+  }
 }

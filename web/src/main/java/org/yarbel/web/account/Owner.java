@@ -4,7 +4,7 @@ import java.time.ZoneId;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
-import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.web.club.Club;
 import org.yarbel.web.club.ClubRepository;
 import org.yarbel.web.club.CurrentClub;
@@ -36,7 +36,7 @@ public class Owner {
   }
 
   /** Makes them. */
-  public void create(long clubId, String club, ZoneId zone, Kit kit, String name, String email, String password) {
+  public void create(long clubId, String club, ZoneId zone, PlaceKit kit, String name, String email, String password) {
     currentClub.within(clubId, () -> transaction.executeWithoutResult(status -> {
       clubs.save(new Club(clubId, club, zone, kit.unit()));
       clubs.flush();

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.YarbelProperties;
 
@@ -64,7 +65,7 @@ class SetupController {
       again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
       return again;
     }
-    owner.create(owner.newClubId(), form.club(), ZoneId.of(form.zone()), Kit.standard(MassUnit.valueOf(form.unit())), form.name(),
+    owner.create(owner.newClubId(), form.club(), ZoneId.of(form.zone()), PlaceKit.of(Kit.standard(MassUnit.valueOf(form.unit()))), form.name(),
         form.email(), form.password());
     return new ModelAndView("redirect:/login");
   }

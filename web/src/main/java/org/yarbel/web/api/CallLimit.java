@@ -11,12 +11,14 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** 600 calls a minute for an address, on each node, and bodies up to 256 KiB. */
+/** 600 calls a minute for an address, on each node, and bodies up to 256 KiB; a log up to 2 MiB. */
 @Component
 class CallLimit extends OncePerRequestFilter {
   static final int CALLS_PER_MINUTE = 600;
   private static final int MOST_ADDRESSES = 10_000;
   private static final long MOST_BYTES = 256 * 1024;
+  /** A log of 5,000 sets, written out with every field. */
+  private static final long MOST_BYTES_OF_A_LOG = 2 * 1024 * 1024;
 
   private final Map<String, Window> windows = new ConcurrentHashMap<>();
   private final Clock clock = Clock.systemUTC();
@@ -40,11 +42,17 @@ class CallLimit extends OncePerRequestFilter {
     if (window.calls() > CALLS_PER_MINUTE) {
       response.setHeader("Retry-After", Long.toString(60 - seconds % 60));
       refuse(response, 429, "Too many calls", "At most 600 calls a minute; wait and try again.");
-    } else if (request.getContentLengthLong() > MOST_BYTES) {
-      refuse(response, 413, "The body is too large", "A body has at most 256 KiB.");
+    } else if (request.getContentLengthLong() < 0 && request.getMethod().equals("POST")) {
+      refuse(response, 411, "The length is missing", "Send the body with its Content-Length.");
+    } else if (request.getContentLengthLong() > most(request)) {
+      refuse(response, 413, "The body is too large", "A body has at most " + most(request) / 1024 + " KiB.");
     } else {
       chain.doFilter(request, response);
     }
+  }
+
+  private static long most(HttpServletRequest request) {
+    return request.getRequestURI().equals("/api/v1/track") ? MOST_BYTES_OF_A_LOG : MOST_BYTES;
   }
 
   private static void refuse(HttpServletResponse response, int status, String title, String detail) throws IOException {

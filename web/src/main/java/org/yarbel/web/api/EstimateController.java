@@ -1,10 +1,10 @@
 package org.yarbel.web.api;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -15,10 +15,10 @@ import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
-/** What a set says about the max, by every curve. */
+/** What a set says about the max, by every curve, and the effort chart of a curve. */
 @RestController
 class EstimateController {
-  private static final Set<String> PARAMETERS = Set.of("load", "reps", "rpe", "unit");
+  private static final int CHART_REPS = 12;
 
   /** The one-rep max by one curve. */
   record Estimate(String curve, BigDecimal oneRepMax) {}
@@ -28,22 +28,19 @@ class EstimateController {
    */
   record Answer(BigDecimal repsToFailure, List<Estimate> estimates, boolean reliable) {}
 
+  /** One RPE of the chart. */
+  record Row(BigDecimal rpe, List<@Nullable BigDecimal> percents) {}
+
+  /** A whole chart. */
+  record Chart(List<Row> rows) {}
+
   @GetMapping("/api/v1/estimate")
-  Answer estimate(@RequestParam Map<String, String> parameters) {
-    parameters.keySet().stream().filter(name -> !PARAMETERS.contains(name)).findFirst().ifPresent(name -> {
-      throw new NotAsDescribed("There is no parameter " + name + "; there are load, reps, rpe and unit.");
-    });
-    MassUnit unit = Numbers.unit(parameters.get("unit"));
-    Mass load = Numbers.load("load", decimal("load", parameters.get("load")), unit);
-    BigDecimal typedReps = decimal("reps", parameters.get("reps"));
-    if (typedReps.stripTrailingZeros().scale() > 0) {
-      throw new NotAsDescribed("The reps must be a whole number.");
-    }
-    if (typedReps.signum() <= 0 || typedReps.compareTo(BigDecimal.valueOf(100)) > 0) {
-      throw new OutOfRange("The reps must be from 1 to 100 but were " + typedReps.toPlainString() + ".");
-    }
-    int reps = typedReps.intValueExact();
-    Rpe rpe = parameters.containsKey("rpe") ? Numbers.rpe(decimal("rpe", parameters.get("rpe"))) : Rpe.MAX;
+  Answer estimate(@RequestParam Map<String, String> given) {
+    Parameters parameters = new Parameters(given, List.of("load", "reps", "rpe", "unit"));
+    MassUnit unit = Numbers.unit(parameters.text("unit"));
+    Mass load = Numbers.load("load", parameters.decimal("load"), unit);
+    int reps = parameters.whole("reps");
+    Rpe rpe = parameters.has("rpe") ? Numbers.rpe(parameters.decimal("rpe")) : Rpe.MAX;
     double repsToFailure = EffortChart.repsToFailure(reps, rpe.value());
     if (repsToFailure > RepMaxCurve.MAX_REPS_TO_FAILURE) {
       throw new OutOfRange("More than 15 reps to failure say too little about a max: there were " + Numbers.two(repsToFailure) + ".");
@@ -54,10 +51,17 @@ class EstimateController {
     return new Answer(Numbers.two(repsToFailure), estimates, repsToFailure <= RepMaxCurve.RELIABLE_REPS_TO_FAILURE);
   }
 
-  private static BigDecimal decimal(String name, @Nullable String text) {
-    if (text == null || text.length() > 20 || !text.matches("-?\\d+(\\.\\d+)?")) {
-      throw new NotAsDescribed("The parameter " + name + " must be a number.");
+  @GetMapping("/api/v1/chart")
+  Chart chart(@RequestParam Map<String, String> given) {
+    Parameters parameters = new Parameters(given, List.of("curve"));
+    RepMaxCurve curve = Numbers.one(RepMaxCurve.class, "curve", parameters.text("curve"), RepMaxCurve.HOUSE);
+    List<List<@Nullable Double>> percents = new EffortChart(curve).rows(CHART_REPS);
+    List<Row> rows = new ArrayList<>();
+    for (int i = 0; i < percents.size(); i++) {
+      List<@Nullable BigDecimal> row = new ArrayList<>();
+      percents.get(i).forEach(percent -> row.add(percent == null ? null : Numbers.two(percent)));
+      rows.add(new Row(Numbers.two(new Rpe(Rpe.MAX.halves() - i).value()), row));
     }
-    return new BigDecimal(text);
+    return new Chart(rows);
   }
 }

@@ -2,10 +2,14 @@ package org.yarbel.web.api;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
 
 /** Numbers as they come in and go out: ranges are refused with the field's name, answers rounded to 0.01. */
 final class Numbers {
@@ -43,6 +47,34 @@ final class Numbers {
 
   static @Nullable Mass optionalLoad(String name, @Nullable BigDecimal amount, MassUnit unit) {
     return amount == null ? null : load(name, amount, unit);
+  }
+
+  static <T> T required(String name, @Nullable T value) {
+    if (value == null) {
+      throw new NotAsDescribed("The field " + name + " is missing.");
+    }
+    return value;
+  }
+
+  /** The constant named in small letters; by its API key for a basis. */
+  static <E extends Enum<E>> E one(Class<E> type, String name, @Nullable String value, E otherwise) {
+    if (value == null) {
+      return otherwise;
+    }
+    List<String> known = new ArrayList<>();
+    for (E constant : type.getEnumConstants()) {
+      String key = constant instanceof Basis basis ? basis.key() : constant.name().toLowerCase(Locale.ROOT);
+      if (key.equals(value)) {
+        return constant;
+      }
+      known.add(key);
+    }
+    throw new NotAsDescribed("The " + name + " must be one of: " + String.join(", ", known) + ".");
+  }
+
+  /** Plates as numbers of the unit they are stamped in. */
+  static List<BigDecimal> plates(List<Mass> perSide) {
+    return perSide.stream().map(plate -> plate.amountIn(plate.unit(), 2)).toList();
   }
 
   static Rpe rpe(BigDecimal value) {

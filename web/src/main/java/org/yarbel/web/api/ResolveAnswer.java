@@ -9,7 +9,6 @@ import org.yarbel.core.card.RampStep;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.effort.Rpe;
-import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
 /** A line worked out, in the request's unit. */
@@ -42,7 +41,7 @@ record ResolveAnswer(String notation, List<Step> ramp, List<SetAnswer> sets, @Nu
     static SetAnswer of(ResolvedSet set, MassUnit unit) {
       return new SetAnswer(set.part(), set.set(), set.role().key(), Numbers.two(set.exact(), unit),
           Numbers.two(set.load(), unit), set.reps(), set.repsTo(), value(set.rpe()), value(set.rpeTo()),
-          set.percent() == null ? null : Numbers.two(set.percent()), set.perSide() == null ? null : plates(set.perSide()),
+          set.percent() == null ? null : Numbers.two(set.percent()), set.perSide() == null ? null : Numbers.plates(set.perSide()),
           set.restSeconds(), set.tempo(), Numbers.two(set.exactFrom(), unit), Numbers.two(set.exactTo(), unit), set.stop(),
           set.logged() ? "logged" : "planned");
     }
@@ -54,12 +53,8 @@ record ResolveAnswer(String notation, List<Step> ramp, List<SetAnswer> sets, @Nu
         line.today() == null ? null : new Today(line.today().amountIn(unit, 2)), line.cautions());
   }
 
-  private static Step step(RampStep step, MassUnit unit) {
-    return new Step(step.load().amountIn(unit, 2), step.reps(), plates(step.perSide()));
-  }
-
-  private static List<BigDecimal> plates(List<Mass> perSide) {
-    return perSide.stream().map(plate -> plate.amountIn(plate.unit(), 2)).toList();
+  static Step step(RampStep step, MassUnit unit) {
+    return new Step(step.load().amountIn(unit, 2), step.reps(), Numbers.plates(step.perSide()));
   }
 
   private static @Nullable BigDecimal value(@Nullable Rpe rpe) {

@@ -12,13 +12,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.effort.Rpe;
-import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
-import org.yarbel.core.kit.PlateStock;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
@@ -26,7 +25,6 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.ParsedLine;
 import org.yarbel.core.notation.WorkLine;
-import org.yarbel.web.club.Places;
 
 /** Works a line out for numbers and a kit that come with the call. */
 @RestController
@@ -34,55 +32,32 @@ class ResolveController {
   private static final int MOST_LOGGED = 1_000;
   private static final int MOST_OTHERS = 100;
 
-  private final Places places;
+  private final KitReader kits;
 
-  ResolveController(Places places) {
-    this.places = places;
+  ResolveController(KitReader kits) {
+    this.kits = kits;
   }
 
   @PostMapping("/api/v1/resolve")
   ResolveAnswer resolve(@RequestBody ResolveRequest request) {
     MassUnit unit = Numbers.unit(request.unit());
-    String work = required("work", request.work());
-    MaxNumbers numbers = maxes(required("maxes", request.maxes()), unit);
+    String work = Numbers.required("work", request.work());
+    MaxNumbers numbers = maxes(Numbers.required("maxes", request.maxes()), unit);
     Map<String, MaxNumbers> others = others(request.others(), unit);
-    Basis basis = one(Basis.class, "basis", request.basis(), Basis.ESTIMATED);
+    Basis basis = Numbers.one(Basis.class, "basis", request.basis(), Basis.ESTIMATED);
     if (basis == Basis.TODAY) {
       throw new NotAsDescribed("The basis must be one of: tested, estimated, training, goal.");
     }
-    one(Level.class, "level", request.level(), Level.INTERMEDIATE);
-    Movement movement = one(Movement.class, "lift", request.lift(), Movement.OTHER);
-    RepMaxCurve curve = one(RepMaxCurve.class, "curve", request.curve(), RepMaxCurve.HOUSE);
+    Numbers.one(Level.class, "level", request.level(), Level.INTERMEDIATE);
+    Movement movement = Numbers.one(Movement.class, "lift", request.lift(), Movement.OTHER);
+    RepMaxCurve curve = Numbers.one(RepMaxCurve.class, "curve", request.curve(), RepMaxCurve.HOUSE);
     Mass bodyMass = Numbers.optionalLoad("bodyMass", request.bodyMass(), unit);
-    Kit kit = kit(request, unit);
+    Loadables loadables = kits.loadables(request.bar(), request.collars(), request.plates(), unit);
     ParsedLine line = WorkLine.parse(work);
     List<LoggedSet> logged = logged(request.logged(), line.line(), unit);
     return ResolveAnswer.of(Resolver.resolve(new Resolver.Request(line, basis, numbers, others, bodyMass,
-        loadables(kit, unit), unit, new EffortChart(curve), movement, Boolean.TRUE.equals(request.partial()), logged,
-        !Boolean.FALSE.equals(request.ramp()))), unit);
-  }
-
-  private static <T> T required(String name, @Nullable T value) {
-    if (value == null) {
-      throw new NotAsDescribed("The field " + name + " is missing.");
-    }
-    return value;
-  }
-
-  /** The constant named in small letters; by its API key for a basis. */
-  private static <E extends Enum<E>> E one(Class<E> type, String name, @Nullable String value, E otherwise) {
-    if (value == null) {
-      return otherwise;
-    }
-    List<String> known = new ArrayList<>();
-    for (E constant : type.getEnumConstants()) {
-      String key = constant instanceof Basis basis ? basis.key() : constant.name().toLowerCase(Locale.ROOT);
-      if (key.equals(value)) {
-        return constant;
-      }
-      known.add(key);
-    }
-    throw new NotAsDescribed("The " + name + " must be one of: " + String.join(", ", known) + ".");
+        loadables, unit, new EffortChart(curve), movement, Boolean.TRUE.equals(request.partial()), logged,
+        Boolean.FALSE.equals(request.ramp()) ? null : RampStyle.SHRINKING)), unit);
   }
 
   private static MaxNumbers maxes(ResolveRequest.Maxes maxes, MassUnit unit) {
@@ -98,35 +73,9 @@ class ResolveController {
         throw new OutOfRange("At most 100 other lifts can be given.");
       }
       others.forEach((lift, maxes) ->
-          numbers.put(lift.toLowerCase(Locale.ROOT), maxes(required("others." + lift, maxes), unit)));
+          numbers.put(lift.toLowerCase(Locale.ROOT), maxes(Numbers.required("others." + lift, maxes), unit)));
     }
     return numbers;
-  }
-
-  private static Kit kit(ResolveRequest request, MassUnit unit) {
-    Kit standard = Kit.standard(unit);
-    Mass bar = request.bar() == null ? standard.bar() : Numbers.atLeastNothing("bar", request.bar(), unit);
-    Mass collars = request.collars() == null ? standard.collars() : Numbers.atLeastNothing("collars", request.collars(), unit);
-    try {
-      return new Kit(bar, collars, request.plates() == null ? standard.stock() : stock(request.plates(), unit));
-    } catch (IllegalArgumentException refused) {
-      throw new OutOfRange(refused.getMessage() + ".");
-    }
-  }
-
-  /** The standard kit is searched once; a kit that came with a call is not kept. */
-  private Loadables loadables(Kit kit, MassUnit unit) {
-    return kit.equals(Kit.standard(unit)) ? places.loadables(kit) : Loadables.of(kit);
-  }
-
-  private static PlateStock stock(List<ResolveRequest.PlateSize> plates, MassUnit unit) {
-    List<PlateStock.Pairs> pairs = new ArrayList<>();
-    for (ResolveRequest.PlateSize plate : plates) {
-      ResolveRequest.PlateSize given = required("plates", plate);
-      pairs.add(new PlateStock.Pairs(Numbers.load("plate", required("plates.mass", given.mass()), unit),
-          required("plates.pairs", given.pairs())));
-    }
-    return new PlateStock(unit, pairs);
   }
 
   private static List<LoggedSet> logged(@Nullable List<ResolveRequest.Logged> given, WorkLine line, MassUnit unit) {
@@ -139,15 +88,15 @@ class ResolveController {
       throw new OutOfRange("At most 1000 logged sets can be given.");
     }
     for (int i = 0; i < given.size(); i++) {
-      ResolveRequest.Logged set = required("logged", given.get(i));
+      ResolveRequest.Logged set = Numbers.required("logged", given.get(i));
       LoggedSet.Place place = place(set, i, places);
-      int reps = required("logged.reps", set.reps());
+      int reps = Numbers.required("logged.reps", set.reps());
       if (reps < 0 || reps > 100) {
         throw new OutOfRange("The logged reps must be from 0 to 100 but were " + reps + ".");
       }
       BigDecimal rated = set.rpe();
       Rpe rpe = rated == null ? null : Numbers.rpe(rated);
-      Mass load = Numbers.atLeastNothing("logged load", required("logged.load", set.load()), unit);
+      Mass load = Numbers.atLeastNothing("logged load", Numbers.required("logged.load", set.load()), unit);
       if (logged.stream().anyMatch(l -> l.part() == place.part() && l.set() == place.set())) {
         throw new OutOfRange("The set " + place.part() + "." + place.set() + " is logged twice.");
       }

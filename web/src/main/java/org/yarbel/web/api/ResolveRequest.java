@@ -15,7 +15,7 @@ record ResolveRequest(
     @Nullable BigDecimal bodyMass,
     @Nullable BigDecimal bar,
     @Nullable BigDecimal collars,
-    @Nullable List<PlateSize> plates,
+    @Nullable List<KitReader.PlateSize> plates,
     @Nullable String curve,
     @Nullable String level,
     @Nullable String lift,
@@ -25,9 +25,6 @@ record ResolveRequest(
   /** The numbers of a lift; any may be missing. */
   record Maxes(@Nullable BigDecimal tested, @Nullable BigDecimal estimated, @Nullable BigDecimal training,
       @Nullable BigDecimal goal) {}
-
-  /** So many pairs of one size. */
-  record PlateSize(@Nullable BigDecimal mass, @Nullable Integer pairs) {}
 
   /** A set that was done; part and set from 1, both or neither. */
   record Logged(@Nullable Integer part, @Nullable Integer set, @Nullable BigDecimal load, @Nullable Integer reps,

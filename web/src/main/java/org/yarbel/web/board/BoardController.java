@@ -19,9 +19,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.web.account.SignedIn;
-
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotKind;
 
@@ -30,10 +31,12 @@ import org.yarbel.web.plan.SlotKind;
 class BoardController {
   private final BoardService board;
   private final PlanService plan;
+  private final Lifts lifts;
 
-  BoardController(BoardService board, PlanService plan) {
+  BoardController(BoardService board, PlanService plan, Lifts lifts) {
     this.board = board;
     this.plan = plan;
+    this.lifts = lifts;
   }
 
   /** What was typed of a line. */
@@ -47,8 +50,8 @@ class BoardController {
       return SlotKind.MAIN;
     }
 
-    Lift liftOrFirst() {
-      return Lift.ofKey(lift == null ? "" : lift).orElseGet(() -> Lift.catalogue().get(0));
+    Lift liftOrFirst(Catalogue lifts) {
+      return lifts.ofKey(lift == null ? "" : lift).orElseGet(() -> lifts.all().get(0));
     }
 
     String typed() {
@@ -59,7 +62,7 @@ class BoardController {
   @ModelAttribute
   void choices(Model model) {
     model.addAttribute("kinds", SlotKind.values());
-    model.addAttribute("lifts", BoardView.lifts());
+    model.addAttribute("lifts", BoardView.lifts(lifts.offered()));
   }
 
   @GetMapping("/lifters/{id}/week")
@@ -70,19 +73,20 @@ class BoardController {
 
   /** What the line in the field comes to, while it is typed. */
   @PostMapping("/lifters/{id}/week/line")
-  String line(@PathVariable long id, @ModelAttribute LineForm form, Model model) {
-    model.addAttribute("line", board.line(id, form.liftOrFirst(), form.typed()));
+  String line(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate day, @ModelAttribute LineForm form,
+      Model model) {
+    model.addAttribute("line", board.line(id, day, lift(form), form.typed()));
     return "board/line :: line";
   }
 
   @PostMapping("/lifters/{id}/days/{day}/slots")
   ModelAndView add(@PathVariable long id, @PathVariable LocalDate day, @ModelAttribute LineForm form,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    LineView line = board.line(id, form.liftOrFirst(), form.typed());
+    LineView line = board.line(id, day, lift(form), form.typed());
     if (line.wrong()) {
       return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
-    PlanService.Outcome outcome = plan.add(board.lifter(id), day, form.slotKind(), form.liftOrFirst(), form.typed(), who);
+    PlanService.Outcome outcome = plan.add(board.lifter(id), day, form.slotKind(), lift(form), form.typed(), who);
     if (outcome instanceof PlanService.Outcome.Full) {
       return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
           Map.of("typed", form, "typedLine", line, "said", "Not added: a session has at most 40 lines."));
@@ -94,13 +98,13 @@ class BoardController {
   ModelAndView write(@PathVariable long id, @ModelAttribute LineForm form, @AuthenticationPrincipal SignedIn who,
       HtmxRequest htmx, HttpServletResponse response) {
     Slot stored = board.stored(id);
-    LineView line = board.line(board.lifterOf(stored).id(), form.liftOrFirst(), form.typed());
+    LineView line = board.line(board.lifterOf(stored).id(), board.dayOf(stored), lift(form), form.typed());
     if (line.wrong()) {
       return row(refusing(board.slot(stored), form, line, "Not saved yet: the line cannot be read."), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
       PlanService.Outcome outcome = plan.write(id, form.version() == null ? -1 : form.version(), form.slotKind(),
-          form.liftOrFirst(), form.typed(), who);
+          lift(form), form.typed(), who);
       if (outcome instanceof PlanService.Outcome.Done done) {
         return row(board.slot(done.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
@@ -129,7 +133,7 @@ class BoardController {
     PlanService.Outcome outcome = plan.remove(id, version, who);
     if (outcome instanceof PlanService.Outcome.Done done) {
       return day(lifterId, day, htmx, response, HttpStatus.OK,
-          Map.of("undo", done.changeId(), "said", "Taken out: " + slot.lift().name() + " " + slot.work()));
+          Map.of("undo", done.changeId(), "said", "Taken out: " + lifts.catalogue().ofKey(slot.lift()).map(Lift::name).orElse(slot.lift()) + " " + slot.work()));
     }
     String why = outcome instanceof PlanService.Outcome.Begun
         ? "It stays: sets of this line are logged, and only what lies ahead can change."
@@ -145,8 +149,23 @@ class BoardController {
     return "redirect:/lifters/" + lifterId + "/week" + (of == null ? "" : "?of=" + of);
   }
 
-  private static BoardView.SlotView refusing(BoardView.SlotView shown, LineForm form, LineView line, String why) {
-    return shown.refusing(form.slotKind().name(), form.liftOrFirst(), form.typed(), line, why);
+  private Lift lift(LineForm form) {
+    return form.liftOrFirst(lifts.catalogue());
+  }
+
+  /** Moves a day to another place; the empty choice is the usual one. */
+  @PostMapping("/lifters/{id}/days/{day}/place")
+  ModelAndView place(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(defaultValue = "") String place,
+      HtmxRequest htmx, HttpServletResponse response) {
+    BoardView.DayView shown = board.day(id, day);
+    Long chosen = shown.places().stream().filter(p -> Long.toString(p.id()).equals(place) && !p.usual())
+        .map(BoardView.PlaceView::id).findFirst().orElse(null);
+    plan.moveTo(board.lifter(id), day, chosen);
+    return day(id, day, htmx, response, HttpStatus.OK, Map.of());
+  }
+
+  private BoardView.SlotView refusing(BoardView.SlotView shown, LineForm form, LineView line, String why) {
+    return shown.refusing(form.slotKind().name(), lift(form), form.typed(), line, why);
   }
 
   /** The day alone for htmx, else the whole week it is in. */

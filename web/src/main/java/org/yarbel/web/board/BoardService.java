@@ -4,19 +4,25 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterPlace;
+import org.yarbel.web.lifter.LifterPlaceRepository;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
@@ -34,18 +40,22 @@ class BoardService {
   private final LoggedSetRepository log;
   private final LiftNumbersRepository numbers;
   private final LifterContexts contexts;
+  private final LifterPlaceRepository further;
+  private final Places places;
   private final Issuing issuing;
   private final ClubClock clock;
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      Issuing issuing, ClubClock clock) {
+      LifterPlaceRepository further, Places places, Issuing issuing, ClubClock clock) {
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
     this.numbers = numbers;
     this.contexts = contexts;
+    this.further = further;
+    this.places = places;
     this.issuing = issuing;
     this.clock = clock;
   }
@@ -56,13 +66,13 @@ class BoardService {
 
   /** The week that a day is in; today's without one. */
   @Transactional(readOnly = true)
-  BoardView week(long lifterId, @org.jspecify.annotations.Nullable LocalDate of) {
+  BoardView week(long lifterId, @Nullable LocalDate of) {
     Lifter lifter = lifter(lifterId);
     LocalDate today = clock.today();
     LocalDate from = (of == null ? today : of).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     List<BoardView.DayView> days = days(lifter, from, 7, today);
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
-        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter), BoardView.week(from),
+        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter, today), BoardView.week(from),
         from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days);
   }
 
@@ -73,7 +83,8 @@ class BoardService {
   }
 
   private List<BoardView.DayView> days(Lifter lifter, LocalDate from, int count, LocalDate today) {
-    LifterContext context = contexts.of(lifter);
+    LifterContext usual = contexts.of(lifter, null);
+    List<BoardView.PlaceView> choice = choice(lifter);
     Map<LocalDate, TrainingSession> byDay =
         sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, from.plusDays(count - 1L)).stream()
             .collect(Collectors.toMap(TrainingSession::day, s -> s));
@@ -86,11 +97,12 @@ class BoardService {
     List<BoardView.DayView> days = new ArrayList<>();
     for (LocalDate date = from; date.isBefore(from.plusDays(count)); date = date.plusDays(1)) {
       TrainingSession session = byDay.get(date);
+      LifterContext context = session == null || session.placeId() == null ? usual : contexts.of(lifter, session.placeId());
       List<BoardView.SlotView> lines = session == null ? List.of()
           : bySession.getOrDefault(session.id(), List.of()).stream()
-              .map(slot -> BoardView.SlotView.of(slot, lifter.id(), LineView.of(context, slot, issued.get(slot.id()))))
+              .map(slot -> BoardView.SlotView.of(slot, lifter.id(), session.day(), LineView.of(context, slot, issued.get(slot.id()))))
               .toList();
-      days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : logged.getOrDefault(session.id(), 0L), lines));
+      days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : logged.getOrDefault(session.id(), 0L), lines, choice));
     }
     return days;
   }
@@ -98,9 +110,10 @@ class BoardService {
   /** One stored line with its loads. */
   @Transactional(readOnly = true)
   BoardView.SlotView slot(Slot slot) {
-    Lifter lifter = lifterOf(slot);
+    TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
+    Lifter lifter = lifter(session.lifterId());
     CardDocument.Line issued = issuing.issuedLines(List.of(slot.sessionId())).get(slot.id());
-    return BoardView.SlotView.of(slot, lifter.id(), LineView.of(contexts.of(lifter), slot, issued));
+    return BoardView.SlotView.of(slot, lifter.id(), session.day(), LineView.of(contexts.of(lifter, session.placeId()), slot, issued));
   }
 
   Slot stored(long slotId) {
@@ -120,7 +133,20 @@ class BoardService {
 
   /** What a line comes to for a lifter, without storing it. */
   @Transactional(readOnly = true)
-  LineView line(long lifterId, Lift lift, String work) {
-    return LineView.of(contexts.of(lifter(lifterId)), lift, work);
+  LineView line(long lifterId, @Nullable LocalDate day, Lift lift, String work) {
+    Long place = day == null ? null
+        : sessions.findByLifterIdAndDay(lifterId, day).map(TrainingSession::placeId).orElse(null);
+    return LineView.of(contexts.of(lifter(lifterId), place), lift, work);
+  }
+
+  /** The places a day can be trained in; none when there is only one. */
+  private List<BoardView.PlaceView> choice(Lifter lifter) {
+    Set<Long> ids = new HashSet<>(further.findByLifterIdOrderByPlaceId(lifter.id()).stream().map(LifterPlace::placeId).toList());
+    if (ids.isEmpty()) {
+      return List.of();
+    }
+    ids.add(lifter.placeId());
+    return places.all().stream().filter(place -> ids.contains(place.id()))
+        .map(place -> new BoardView.PlaceView(place.id(), place.name(), place.id() == lifter.placeId())).toList();
   }
 }

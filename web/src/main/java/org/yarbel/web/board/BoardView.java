@@ -3,12 +3,15 @@ package org.yarbel.web.board;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Slot;
@@ -26,9 +29,17 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
   /** A main lift's number in the head of the board. */
   record NumberView(String lift, String number, @Nullable String sd, String basis) {}
 
-  /** A day with its lines, or a day of rest. */
+  /** A place to train in; the usual one stands for itself. */
+  record PlaceView(long id, String name, boolean usual) {}
+
+  /**
+   * A day with its lines, or a day of rest.
+   *
+   * @param placeId where it is not the usual place
+   * @param places to choose from; none when there is only one
+   */
   record DayView(long lifterId, String date, String name, String label, boolean today, @Nullable Long sessionId, long logged,
-      List<SlotView> slots) {
+      List<SlotView> slots, @Nullable Long placeId, List<PlaceView> places) {
     /** What a further line most likely is: the main lift first, then a second one, then assistance. */
     public String nextKind() {
       return switch (slots.size()) {
@@ -42,55 +53,56 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
   /**
    * One line.
    *
+   * @param date of its day
    * @param work the text in the field: what is stored, or what was typed and not taken
    * @param stored what is stored
    * @param note what became of a change; null for nothing to say
    */
-  record SlotView(long id, long lifterId, String kind, String lift, String work, String stored, int version, LineView line,
+  record SlotView(long id, long lifterId, String date, String kind, String lift, String work, String stored, int version, LineView line,
       @Nullable String note, boolean refused) {
-    static SlotView of(Slot slot, long lifterId, LineView line) {
-      return new SlotView(slot.id(), lifterId, slot.kind().name(), slot.lift().key(), slot.work(), slot.work(), slot.version(),
+    static SlotView of(Slot slot, long lifterId, LocalDate day, LineView line) {
+      return new SlotView(slot.id(), lifterId, day.toString(), slot.kind().name(), slot.lift(), slot.work(), slot.work(), slot.version(),
           line, null, false);
     }
 
     SlotView noting(String said) {
-      return new SlotView(id, lifterId, kind, lift, work, stored, version, line, said, false);
+      return new SlotView(id, lifterId, date, kind, lift, work, stored, version, line, said, false);
     }
 
     SlotView refusing(String typedKind, Lift typedLift, String typed, LineView typedLine, String said) {
-      return new SlotView(id, lifterId, typedKind, typedLift.key(), typed, stored, version, typedLine, said, true);
+      return new SlotView(id, lifterId, date, typedKind, typedLift.key(), typed, stored, version, typedLine, said, true);
     }
   }
 
-  static List<NumberView> numbers(List<LiftNumbers> all, Lifter lifter) {
+  static List<NumberView> numbers(List<LiftNumbers> all, Lifter lifter, LocalDate today) {
     List<NumberView> views = new ArrayList<>();
-    for (Lift lift : Lift.contestLifts()) {
+    for (Lift lift : Catalogue.standard().powerlifts()) {
       all.stream().filter(n -> n.lift().equals(lift.key())).findFirst().ifPresent(own -> {
-        Mass estimate = own.estimate(lifter.unit());
+        MaxTracker.Estimate estimate = own.estimate(lifter.unit(), today);
         Mass tested = own.tested();
-        Mass shown = estimate != null ? estimate : tested;
+        Mass shown = estimate != null ? estimate.max() : tested;
         if (shown != null) {
-          Mass sd = own.sd(lifter.unit());
           views.add(new NumberView(lift.name(), shown.shownIn(lifter.unit()).amountIn(lifter.unit(), 1).toPlainString(),
-              sd == null ? null : sd.amountIn(lifter.unit(), 1).toPlainString(), own.basis().key()));
+              estimate == null ? null : estimate.sd().amountIn(lifter.unit(), 1).toPlainString(), own.basis().key()));
         }
       });
     }
     return views;
   }
 
-  static DayView day(long lifterId, LocalDate date, LocalDate today, @Nullable TrainingSession session, long logged, List<SlotView> slots) {
+  static DayView day(long lifterId, LocalDate date, LocalDate today, @Nullable TrainingSession session, long logged,
+      List<SlotView> slots, List<PlaceView> places) {
     return new DayView(lifterId, date.toString(), NAME.format(date), DAY.format(date), date.equals(today),
-        session == null ? null : session.id(), logged, slots);
+        session == null ? null : session.id(), logged, slots, session == null ? null : session.placeId(), places);
   }
 
   static String week(LocalDate from) {
     return DAY.format(from) + " – " + DAY.format(from.plusDays(6)) + " " + from.plusDays(6).getYear();
   }
 
-  static Map<String, String> lifts() {
-    Map<String, String> names = new java.util.LinkedHashMap<>();
-    Lift.catalogue().forEach(lift -> names.put(lift.key(), lift.name()));
+  static Map<String, String> lifts(List<Lift> offered) {
+    Map<String, String> names = new LinkedHashMap<>();
+    offered.forEach(lift -> names.put(lift.key(), lift.name()));
     return names;
   }
 }

@@ -33,7 +33,7 @@ public record LineView(List<String> loads, @Nullable Skyline skyline, List<Strin
 
   /** A stored line: as it was issued when it was, else worked out with the numbers of today. */
   public static LineView of(LifterContext context, Slot slot, CardDocument.@Nullable Line issued) {
-    return issued == null ? of(context, slot.lift(), slot.work()) : of(issued.resolved(), issued.basisMax());
+    return issued == null ? of(context, context.lift(slot.lift()), slot.work()) : of(issued.resolved(), issued.basisMax());
   }
 
   /** Works a line out and says what it comes to. */

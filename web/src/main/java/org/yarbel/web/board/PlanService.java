@@ -78,16 +78,26 @@ public class PlanService {
       return new Outcome.Full();
     }
     int position = there.isEmpty() ? 1 : there.get(there.size() - 1).position() + 1;
-    Slot slot = slots.saveAndFlush(new Slot(session.id(), position, kind, lift, normal(work)));
+    Slot slot = slots.saveAndFlush(new Slot(session.id(), position, kind, lift.key(), normal(work)));
     issuing.planChanged(session, lifter);
     return done(slot, lifter, who, null, said(slot));
+  }
+
+  /** Moves a day to another of the lifter's places; its loads follow, those of lines begun stay. */
+  @Transactional
+  public void moveTo(Lifter lifter, LocalDate day, @Nullable Long placeId) {
+    TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day)
+        .orElseGet(() -> sessions.saveAndFlush(new TrainingSession(lifter.id(), day)));
+    session.moveTo(placeId);
+    sessions.saveAndFlush(session);
+    issuing.planChanged(session, lifter);
   }
 
   /** Changes a line, unless it was changed or begun meanwhile. */
   @Transactional
   public Outcome write(long slotId, int version, SlotKind kind, Lift lift, String work, SignedIn who) {
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
-    if (slot.kind() == kind && slot.lift().equals(lift) && slot.work().equals(normal(work))) {
+    if (slot.kind() == kind && slot.lift().equals(lift.key()) && slot.work().equals(normal(work))) {
       return new Outcome.Same(slot);
     }
     Optional<Outcome> refused = refused(slot, version);
@@ -95,7 +105,7 @@ public class PlanService {
       return refused.get();
     }
     String before = said(slot);
-    slot.write(kind, lift, normal(work));
+    slot.write(kind, lift.key(), normal(work));
     slots.saveAndFlush(slot);
     return replan(slot, who, before, said(slot));
   }
@@ -143,9 +153,9 @@ public class PlanService {
     if (before == null) {
       slot.ifPresent(slots::delete);
     } else if (slot.isPresent()) {
-      slot.get().write(before.kind(), lift(before), before.work());
+      slot.get().write(before.kind(), before.lift(), before.work());
     } else {
-      slots.save(new Slot(before.sessionId(), before.position(), before.kind(), lift(before), before.work()));
+      slots.save(new Slot(before.sessionId(), before.position(), before.kind(), before.lift(), before.work()));
     }
     slots.flush();
     Said any = before != null ? before : read(change.after());
@@ -178,15 +188,11 @@ public class PlanService {
 
   private String said(Slot slot) {
     return json.writeValueAsString(
-        new Said(slot.sessionId(), slot.position(), slot.kind(), slot.lift().key(), slot.work()));
+        new Said(slot.sessionId(), slot.position(), slot.kind(), slot.lift(), slot.work()));
   }
 
   private @Nullable Said read(@Nullable String text) {
     return text == null ? null : json.readValue(text, Said.class);
-  }
-
-  private static Lift lift(Said said) {
-    return Lift.ofKey(said.lift()).orElseThrow();
   }
 
   private static String normal(String work) {

@@ -1,6 +1,7 @@
 package org.yarbel.web.card;
 
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,18 +18,18 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import jakarta.servlet.http.HttpServletResponse;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.log.Entry;
 
 /** The Card's page and the entries made on it. */
 @Controller
 class CardController {
   private final CardService cards;
-  private final CardJson json;
+  private final CoreJson json;
 
-  CardController(CardService cards, CardJson json) {
+  CardController(CardService cards, CoreJson json) {
     this.cards = cards;
     this.json = json;
   }
@@ -101,7 +102,7 @@ class CardController {
   private Map<String, Object> shown(long id, SignedIn who, @Nullable String open, @Nullable String refusedPanel,
       CardView.@Nullable Filled refused) {
     CardView view = CardView.of(open(id, who), open, refusedPanel, refused);
-    return Map.of("card", view, "tables", json.writeAny(view.tables()), "coach", who.coach());
+    return Map.of("card", view, "tables", json.write(view.tables()), "coach", who.coach());
   }
 
   private static CardView.Filled filled(EntryForm form, Map<String, String> errors,

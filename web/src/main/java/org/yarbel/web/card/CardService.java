@@ -9,25 +9,30 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.Caution;
 import org.yarbel.core.card.EntryDoubt;
 import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
-import org.yarbel.web.log.Tracking;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
-import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.log.Tracking;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
@@ -40,16 +45,18 @@ public class CardService {
   private final LoggedSetRepository sets;
   private final Issuing issuing;
   private final Places places;
+  private final Lifts lifts;
   private final Tracking tracking;
   private final ClubClock clock;
 
   CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, Issuing issuing,
-      Places places, Tracking tracking, ClubClock clock) {
+      Places places, Lifts lifts, Tracking tracking, ClubClock clock) {
     this.sessions = sessions;
     this.lifters = lifters;
     this.sets = sets;
     this.issuing = issuing;
     this.places = places;
+    this.lifts = lifts;
     this.tracking = tracking;
     this.clock = clock;
   }
@@ -102,13 +109,23 @@ public class CardService {
 
   /** The line as it stood when it was issued, with what was done. */
   private ResolvedLine line(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> logged) {
-    Lift lift = Lift.ofKey(slot.lift()).orElseThrow();
-    Map<String, Basis> bases = Map.of(slot.lift(), slot.basis());
-    LifterContext context = new LifterContext(document.unit(), document.bodyMass(), document.numbers(), bases,
-        document.kit(), places.loadables(document.kit()));
-    ResolvedLine line = context.resolve(lift, slot.work(), logged.stream().map(LoggedSetRow::loggedSet).toList());
+    Map<String, MaxNumbers> others = new HashMap<>(document.numbers());
+    MaxNumbers own = others.remove(slot.lift());
+    Movement movement = lifts.catalogue().ofKey(slot.lift()).map(Lift::movement).orElse(Movement.OTHER);
+    ResolvedLine line = Resolver.resolve(new Resolver.Request(WorkLine.parse(slot.work()), slot.basis(),
+        own == null ? MaxNumbers.NONE : own, others, document.bodyMass(), places.loadables(document.loaded(slot)).orElse(null),
+        document.unit(), slot.chart(), movement, false, logged.stream().map(LoggedSetRow::loggedSet).toList(), null));
     // the ramp stays as issued: it was warmed up on before anything was logged
-    return new ResolvedLine(line.notation(), slot.ramp(), line.sets(), line.today(), line.cautions());
+    return new ResolvedLine(line.notation(), slot.ramp(), line.sets(), line.today(), cautions(slot, line));
+  }
+
+  // what was said of the plan when it was issued stays said, beside what comes of the sets done
+  private static List<Caution> cautions(CardDocument.CardSlot slot, ResolvedLine line) {
+    List<Caution> cautions = new ArrayList<>(line.cautions());
+    slot.cautions().stream().filter(issued -> cautions.stream().noneMatch(c -> c.code().equals(issued.code())))
+        .filter(issued -> issued.code().equals("by-ratio") || issued.code().equals("poor-ramp"))
+        .forEach(cautions::add);
+    return cautions;
   }
 
   /** Writes an entry down, once however often it is sent, and lets the tracked max follow. */
@@ -133,7 +150,8 @@ public class CardService {
         document.slots().stream().filter(s -> s.slotId() == entry.slotId()).findFirst().orElseThrow(NotFound::new);
     existing.ifPresent(logged::remove);
     ResolvedSet asked = asked(document, slot, logged, entry.place());
-    Mass bar = Lift.ofKey(slot.lift()).orElseThrow().onBar() ? document.kit().bar() : Mass.ofNanograms(0, document.unit());
+    Mass bar = document.loaded(slot).filter(PlaceKit.Loaded.OnBar.class::isInstance)
+        .map(loaded -> ((PlaceKit.Loaded.OnBar) loaded).kit().bar()).orElse(Mass.ofNanograms(0, document.unit()));
     Optional<String> doubt = asked.load() == null ? Optional.empty() : EntryDoubt.about(entry.load(), asked.load(), bar);
     if (doubt.isPresent() && !sure && entry.reps() > 0) {
       return new Outcome.Doubt(doubt.get());

@@ -18,6 +18,7 @@ import org.yarbel.core.card.RampStep;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
+import org.yarbel.core.kit.Loading;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -129,7 +130,7 @@ record CardView(
 
   private static SlotView slot(CardDocument document, CardDocument.CardSlot slot, @Nullable ResolvedLine line,
       Map<String, LoggedSetRow> rows, @Nullable String refusedPanel, @Nullable Filled refused) {
-    String lift = Lift.ofKey(slot.lift()).orElseThrow().name();
+    String lift = slot.name();
     List<SetView> sets = new ArrayList<>();
     if (line != null) {
       for (ResolvedSet set : line.sets()) {
@@ -225,7 +226,7 @@ record CardView(
   private static TableView table(BackOffTable table, MassUnit unit) {
     return new TableView(table.part(), table.each(), table.rows().stream()
         .map(row -> List.of(row.reference().shownIn(unit).number(), row.then().total().shownIn(unit).number(),
-            row.then().perSide().stream().map(Mass::number).collect(Collectors.joining(" "))))
+            Loading.sideText(row.then().perSide(), unit)))
         .toList());
   }
 }

@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -36,11 +37,11 @@ public class Issuing {
   private final LoggedSetRepository sets;
   private final LiftNumbersRepository numbers;
   private final LifterContexts contexts;
-  private final CardJson json;
+  private final CoreJson json;
   private final ClubClock clock;
 
   Issuing(CardIssueRepository issues, SlotRepository slots, LoggedSetRepository sets, LiftNumbersRepository numbers,
-      LifterContexts contexts, CardJson json, ClubClock clock) {
+      LifterContexts contexts, CoreJson json, ClubClock clock) {
     this.issues = issues;
     this.slots = slots;
     this.sets = sets;
@@ -54,7 +55,7 @@ public class Issuing {
   @Transactional(readOnly = true)
   public Map<Long, CardDocument.Line> issuedLines(Collection<Long> sessionIds) {
     Map<Long, CardDocument.Line> lines = new HashMap<>();
-    issues.newest(sessionIds).forEach(issue -> lines.putAll(json.read(issue.document()).lines()));
+    issues.newest(sessionIds).forEach(issue -> lines.putAll(json.read(issue.document(), CardDocument.class).lines()));
     return lines;
   }
 
@@ -85,11 +86,11 @@ public class Issuing {
   /** The card of a number. */
   @Transactional(propagation = Propagation.MANDATORY)
   Optional<CardDocument> numbered(long sessionId, int number) {
-    return issues.findBySessionIdAndNumber(sessionId, number).map(issue -> json.read(issue.document()));
+    return issues.findBySessionIdAndNumber(sessionId, number).map(issue -> json.read(issue.document(), CardDocument.class));
   }
 
   private Optional<CardDocument> newest(long sessionId) {
-    return issues.findFirstBySessionIdOrderByNumberDesc(sessionId).map(issue -> json.read(issue.document()));
+    return issues.findFirstBySessionIdOrderByNumberDesc(sessionId).map(issue -> json.read(issue.document(), CardDocument.class));
   }
 
   private CardDocument issue(TrainingSession session, Lifter lifter, int number, Map<Long, CardDocument.CardSlot> kept) {
@@ -105,7 +106,7 @@ public class Issuing {
   }
 
   private CardDocument document(TrainingSession session, Lifter lifter, int number, Map<Long, CardDocument.CardSlot> kept) {
-    LifterContext context = contexts.of(lifter);
+    LifterContext context = contexts.of(lifter, session.placeId());
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Map<String, Mass> last = lastLoads(lifter, plan, session.day());
     return CardDocument.of(number, session.day(), context, numbersOn(lifter), plan, last, kept);
@@ -122,7 +123,7 @@ public class Issuing {
   }
 
   private Map<String, Mass> lastLoads(Lifter lifter, List<Slot> plan, LocalDate before) {
-    Set<String> lifts = plan.stream().map(slot -> slot.lift().key()).collect(Collectors.toSet());
+    Set<String> lifts = plan.stream().map(Slot::lift).collect(Collectors.toSet());
     return lifts.isEmpty() ? Map.of() : sets.lastLoads(lifter.id(), lifts, before).stream()
         .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift,
             last -> Mass.ofNanograms(last.getLoadNg(), lifter.unit())));

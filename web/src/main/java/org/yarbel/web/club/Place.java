@@ -4,13 +4,10 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
-import java.util.List;
-import org.yarbel.core.kit.Kit;
-import org.yarbel.core.kit.PlateStock;
-import org.yarbel.core.mass.Mass;
+import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
 
-/** A place people train in, with its bar and collars; its plates are {@link Plate}s. */
+/** A place people train in; what it owns is one document. */
 @Entity
 public class Place extends ClubRow {
   private String name = "";
@@ -18,30 +15,35 @@ public class Place extends ClubRow {
   @Enumerated(EnumType.STRING)
   private MassUnit unit = MassUnit.KG;
 
-  private long barNg;
-  private long collarsNg;
+  private String kit = "";
   @Version private int version;
 
   protected Place() {}
 
-  /** A place with the bar and collars of a kit. */
-  public Place(String name, Kit kit) {
-    this.name = name;
-    this.unit = kit.unit();
-    this.barNg = kit.bar().nanograms();
-    this.collarsNg = kit.collars().nanograms();
+  Place(String name, PlaceKit kit, CoreJson json) {
+    write(name, kit, json);
   }
 
   public String name() {
     return name;
   }
 
+  /** The place's own unit; it may own plates of both. */
   public MassUnit unit() {
     return unit;
   }
 
-  Kit kit(List<Plate> plates) {
-    return new Kit(Mass.ofNanograms(barNg, unit), Mass.ofNanograms(collarsNg, unit),
-        new PlateStock(unit, plates.stream().map(plate -> plate.pairs(unit)).toList()));
+  public int version() {
+    return version;
+  }
+
+  String document() {
+    return kit;
+  }
+
+  final void write(String newName, PlaceKit newKit, CoreJson json) {
+    this.name = newName;
+    this.unit = newKit.unit();
+    this.kit = json.write(newKit);
   }
 }

@@ -1,36 +1,52 @@
 package org.yarbel.web.club;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.web.problem.NotFound;
 
 /** The places of a club and what their kit loads. */
 @Service
 public class Places {
   private static final int KEPT_KITS = 500;
+  private static final int KEPT_DOCUMENTS = 200;
 
   private final PlaceRepository places;
-  private final PlateRepository plates;
-  private final Map<Kit, Loadables> searched = new ConcurrentHashMap<>();
+  private final CoreJson json;
+  private final Map<PlaceKit.Loaded, Loadables> searched = new ConcurrentHashMap<>();
+  private final Map<String, PlaceKit> read = new ConcurrentHashMap<>();
 
-  Places(PlaceRepository places, PlateRepository plates) {
+  Places(PlaceRepository places, CoreJson json) {
     this.places = places;
-    this.plates = plates;
+    this.json = json;
   }
 
   /** Stores a place with its kit. */
   @Transactional
-  public Place add(String name, Kit kit) {
-    Place place = places.save(new Place(name, kit));
-    kit.stock().plates().forEach(pairs -> plates.save(new Plate(place.id(), pairs)));
-    return place;
+  public Place add(String name, PlaceKit kit) {
+    return places.saveAndFlush(new Place(name, kit, json));
+  }
+
+  /** Writes down what a place is called and owns now; sessions not yet issued show their new loads. */
+  @Transactional
+  public void write(long placeId, String name, PlaceKit kit) {
+    Place place = one(placeId);
+    place.write(name, kit, json);
+    places.saveAndFlush(place);
+  }
+
+  /** A place of the club. */
+  @Transactional(readOnly = true)
+  public Place one(long placeId) {
+    return places.findById(placeId).orElseThrow(NotFound::new);
   }
 
   /** All places of the club; the first one made, its main hall, comes first. */
@@ -39,23 +55,37 @@ public class Places {
     return places.all();
   }
 
-  /** The kit of each of these places, in two queries however many they are. */
+  /** What a place owns. */
+  public PlaceKit kit(Place place) {
+    if (read.size() > KEPT_DOCUMENTS) {
+      read.clear();
+    }
+    return read.computeIfAbsent(place.document(), document -> json.read(document, PlaceKit.class));
+  }
+
+  /** What each of these places owns, in one query however many they are. */
   @Transactional(readOnly = true)
-  public Map<Long, Kit> kits(Collection<Long> placeIds) {
-    Map<Long, List<Plate>> byPlace = new HashMap<>();
-    plates.findByPlaceIdIn(placeIds)
-        .forEach(plate -> byPlace.computeIfAbsent(plate.placeId(), id -> new ArrayList<>()).add(plate));
-    Map<Long, Kit> kits = new HashMap<>();
-    places.findAllById(placeIds)
-        .forEach(place -> kits.put(place.id(), place.kit(byPlace.getOrDefault(place.id(), List.of()))));
+  public Map<Long, PlaceKit> kits(Collection<Long> placeIds) {
+    Map<Long, PlaceKit> kits = new HashMap<>();
+    places.findAllById(placeIds).forEach(place -> kits.put(place.id(), kit(place)));
     return kits;
   }
 
-  /** All totals of a kit; searched once and kept. */
-  public Loadables loadables(Kit kit) {
+  /** All totals of what loads a lift; searched once and kept. */
+  public Loadables loadables(PlaceKit.Loaded loaded) {
     if (searched.size() > KEPT_KITS) {
       searched.clear();
     }
-    return searched.computeIfAbsent(kit, Loadables::of);
+    return searched.computeIfAbsent(loaded, PlaceKit.Loaded::search);
+  }
+
+  /** All totals of a bar and its plates; searched once and kept. */
+  public Loadables loadables(Kit kit) {
+    return loadables(new PlaceKit.Loaded.OnBar(kit));
+  }
+
+  /** The same of what may load nothing. */
+  public Optional<Loadables> loadables(Optional<PlaceKit.Loaded> loaded) {
+    return loaded.map(this::loadables);
   }
 }

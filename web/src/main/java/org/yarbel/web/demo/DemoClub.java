@@ -17,17 +17,16 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LoggedSet;
-import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.Rpe;
-import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.notation.Basis;
 import org.yarbel.core.sim.SimulatedLifter;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
@@ -36,15 +35,20 @@ import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.lifter.Complaint;
+import org.yarbel.web.lifter.ComplaintRepository;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.lifter.WeighIn;
+import org.yarbel.web.lifter.WeighInRepository;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Tracking;
 import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
@@ -64,11 +68,14 @@ class DemoClub {
   private final TrainingSessionRepository sessions;
   private final SlotRepository slots;
   private final LoggedSetRepository log;
+  private final WeighInRepository weighIns;
+  private final ComplaintRepository complaints;
   private final Issuing issuing;
   private final Tracking tracking;
 
   DemoClub(Places places, Accounts accounts, LifterRepository lifters, LiftNumbersRepository numbers,
-      TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, Issuing issuing,
+      TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, WeighInRepository weighIns,
+      ComplaintRepository complaints, Issuing issuing,
       Tracking tracking) {
     this.places = places;
     this.accounts = accounts;
@@ -77,6 +84,8 @@ class DemoClub {
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
+    this.weighIns = weighIns;
+    this.complaints = complaints;
     this.issuing = issuing;
     this.tracking = tracking;
   }
@@ -86,7 +95,7 @@ class DemoClub {
   public void fill(long clubId, LocalDate today) {
     Map<MassUnit, Place> byUnit = new HashMap<>();
     byUnit.put(MassUnit.KG, places.all().get(0));
-    byUnit.put(MassUnit.LB, places.add("Old loft (pounds)", DemoProgram.kit(MassUnit.LB)));
+    byUnit.put(MassUnit.LB, places.add("Old loft (pounds)", DemoKit.loft()));
     long seed = SEED;
     for (DemoProgram program : DemoProgram.all()) {
       new Filling(clubId, program, byUnit.get(program.unit()), today, seed++).fill();
@@ -98,7 +107,7 @@ class DemoClub {
     private final long clubId;
     private final DemoProgram program;
     private final Place place;
-    private final Kit kit;
+    private final PlaceKit kit;
     private final LocalDate today;
     private final LocalDate monday;
     private final RandomGenerator random;
@@ -111,7 +120,7 @@ class DemoClub {
       this.clubId = clubId;
       this.program = program;
       this.place = place;
-      this.kit = DemoProgram.kit(program.unit());
+      this.kit = places.kit(place);
       this.today = today;
       this.monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
       this.random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
@@ -119,8 +128,12 @@ class DemoClub {
 
     void fill() {
       Lifter lifter = new Lifter(program.name(), program.unit(), place.id());
-      lifter.body(program.sex(), program.born(), mass(program.bodyMass()), program.note());
+      DemoLife life = DemoLife.of(program);
+      lifter.body(program.sex(), program.born(), life.heightMm(), program.note());
+      lifter.life(today.minusMonths(life.monthsTraining()), life.workLoad(), life.diet(), life.free());
+      lifter.likes(life.gear(), life.ramp(), false);
       lifters.saveAndFlush(lifter);
+      body(lifter, life);
       accounts.add(clubId, program.email() + DOMAIN, PASSWORD, program.name(), org.yarbel.web.account.Role.LIFTER, lifter.id());
       program.numbers().forEach(n -> numbers(lifter, n));
       for (int week = -program.weeksBack(); week <= 1; week++) {
@@ -134,6 +147,17 @@ class DemoClub {
       log.flush();
       history.keySet().forEach(lift -> tracking.rerun(lifter, lift));
       known.keySet().stream().filter(lift -> !history.containsKey(lift)).forEach(lift -> tracking.rerun(lifter, lift));
+    }
+
+    private void body(Lifter lifter, DemoLife life) {
+      Mass now = mass(program.bodyMass());
+      for (int week = program.weeksBack(); week >= 0; week--) {
+        double off = week == 0 ? 0 : -life.drift() * week + 0.3 * random.nextGaussian();
+        Mass then = Mass.ofRoundedNanograms(now.nanograms() + Math.rint(off * 10) / 10 * program.unit().nanograms(), program.unit());
+        weighIns.save(new WeighIn(lifter.id(), monday.minusWeeks(week), then));
+      }
+      life.pains().forEach(pain -> complaints.save(
+          new Complaint(lifter.id(), pain.place(), today.minusWeeks(pain.weeksAgo()), pain.score(), pain.aggravates())));
     }
 
     private Mass mass(String amount) {
@@ -162,12 +186,11 @@ class DemoClub {
       TrainingSession session = sessions.saveAndFlush(new TrainingSession(lifter.id(), day));
       List<Slot> plan = new ArrayList<>();
       for (DemoProgram.Line line : lines) {
-        Lift lift = Lift.ofKey(line.lift()).orElseThrow();
-        plan.add(slots.save(new Slot(session.id(), plan.size() + 1, line.kind(), lift, line.work())));
+        plan.add(slots.save(new Slot(session.id(), plan.size() + 1, line.kind(), line.lift(), line.work())));
       }
       slots.flush();
       if (day.isBefore(today)) {
-        LifterContext context = context(lifter);
+        LifterContext context = context(lifter, day);
         issuing.store(session.id(), CardDocument.of(1, day, context, Map.of(), plan, last, Map.of()));
         long dayNumber = ChronoUnit.DAYS.between(monday.minusWeeks(program.weeksBack()), day);
         bodies.values().forEach(body -> body.startDay(dayNumber));
@@ -175,28 +198,28 @@ class DemoClub {
       }
     }
 
-    private LifterContext context(Lifter lifter) {
-      Map<String, MaxNumbers> maxes = new HashMap<>();
-      Map<String, Basis> bases = new HashMap<>();
+    private LifterContext context(Lifter lifter, LocalDate day) {
+      Map<String, LifterContext.Known> maxes = new HashMap<>();
       known.forEach((lift, own) -> {
-        MaxTracker.Estimate now = new MaxTracker(own.level(), own.testedForTracking())
-            .run(history.getOrDefault(lift, List.of()), program.unit()).now();
-        own.track(now, null);
-        maxes.put(lift, own.numbers(program.unit()));
-        bases.put(lift, own.basis());
+        own.track(new MaxTracker(own.level(), own.testedForTracking())
+            .run(history.getOrDefault(lift, List.of()), program.unit()).standing());
+        maxes.put(lift, LifterContexts.known(own, program.unit(), day));
       });
-      return new LifterContext(program.unit(), lifter.bodyMass(), maxes, bases, kit, places.loadables(kit));
+      Catalogue lifts = Catalogue.standard();
+      return new LifterContext(program.unit(), mass(program.bodyMass()), maxes, lifter.ramp(), lifts,
+          LifterContext.Loads.of(kit, lifts, program.unit(), places));
     }
 
     private void lift(Lifter lifter, TrainingSession session, Slot slot, LifterContext context) {
       List<LoggedSet> done = new ArrayList<>();
-      int count = context.resolve(slot.lift(), slot.work()).sets().size();
+      Lift lift = context.lift(slot.lift());
+      int count = context.resolve(lift, slot.work()).sets().size();
       boolean flagged = random.nextInt(40) == 0;
       for (int i = 0; i < count; i++) {
-        ResolvedLine line = context.resolve(slot.lift(), slot.work(), done);
+        ResolvedLine line = context.resolve(lift, slot.work(), done);
         ResolvedSet asked = line.sets().get(i);
-        Mass load = asked.load() != null ? asked.load() : mass(program.picks().getOrDefault(slot.lift().key(), "20"));
-        SimulatedLifter.Outcome outcome = outcome(slot.lift(), asked, load);
+        Mass load = asked.load() != null ? asked.load() : mass(program.picks().getOrDefault(slot.lift(), "20"));
+        SimulatedLifter.Outcome outcome = outcome(lift, asked, load);
         done.add(new LoggedSet(asked.part(), asked.set(), load, outcome.reps(), outcome.rpe()));
         write(lifter, session, slot, asked, load, outcome, flagged, i);
       }
@@ -209,9 +232,9 @@ class DemoClub {
       if (body == null || !lift.onBar()) {
         return new SimulatedLifter.Outcome(reps, null);
       }
-      Mass felt = lift.contest() ? load : load.scaled(1 / 0.9);
+      Mass felt = lift.powerlift() ? load : load.scaled(1 / 0.9);
       SimulatedLifter.Outcome outcome = body.lift(felt, reps, open);
-      return lift.contest() || random.nextInt(3) > 0 ? outcome : new SimulatedLifter.Outcome(outcome.reps(), null);
+      return lift.powerlift() || random.nextInt(3) > 0 ? outcome : new SimulatedLifter.Outcome(outcome.reps(), null);
     }
 
     private @Nullable String parent(Lift lift) {
@@ -226,14 +249,14 @@ class DemoClub {
     private void write(Lifter lifter, TrainingSession session, Slot slot, ResolvedSet asked, Mass load,
         SimulatedLifter.Outcome outcome, boolean flagged, int order) {
       LoggedSet.Place at = new LoggedSet.Place(asked.part(), asked.set());
-      LoggedSetRow row = new LoggedSetRow(lifter.id(), session.id(), slot.id(), at, slot.lift().key(), session.day());
+      LoggedSetRow row = new LoggedSetRow(lifter.id(), session.id(), slot.id(), at, slot.lift(), session.day());
       Rpe rpe = outcome.rpe();
       row.write(new Entry(new UUID(random.nextLong(), random.nextLong()), slot.id(), at, 1, -1, load, outcome.reps(), rpe, flagged),
           false, asked.load(), asked.reps(), session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L).toInstant(ZoneOffset.UTC));
       log.save(row);
-      history.computeIfAbsent(slot.lift().key(), key -> new ArrayList<>()).add(row.observation());
+      history.computeIfAbsent(slot.lift(), key -> new ArrayList<>()).add(row.observation());
       if (outcome.reps() > 0) {
-        last.put(slot.lift().key(), load);
+        last.put(slot.lift(), load);
       }
     }
   }

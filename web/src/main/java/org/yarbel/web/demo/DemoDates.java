@@ -13,7 +13,9 @@ final class DemoDates {
       "update logged_set set day = day + 7 * :weeks, logged_at = logged_at + make_interval(weeks => :weeks) where club_id = :club",
       "update tracked_point set day = day + 7 * :weeks where club_id = :club",
       "update lift_numbers set tested_on = tested_on + 7 * :weeks, goal_on = goal_on + 7 * :weeks, "
-          + "estimate_on = estimate_on + 7 * :weeks where club_id = :club",
+          + "estimate_on = estimate_on + 7 * :weeks, last_trained = last_trained + 7 * :weeks where club_id = :club",
+      "update weigh_in set day = day + 7 * :weeks where club_id = :club",
+      "update complaint set since = since + 7 * :weeks, over_on = over_on + 7 * :weeks where club_id = :club",
       "update demo_week set monday = monday + 7 * :weeks where club_id = :club");
 
   private DemoDates() {}

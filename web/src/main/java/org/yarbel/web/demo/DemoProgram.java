@@ -3,8 +3,8 @@ package org.yarbel.web.demo;
 import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Map;
-import org.yarbel.core.kit.Kit;
 import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.plan.SlotKind;
@@ -15,7 +15,7 @@ import org.yarbel.web.plan.SlotKind;
  * @param email what they sign in with, before the at sign
  * @param weeksBack how many weeks of training lie behind
  */
-record DemoProgram(String name, String email, MassUnit unit, String sex, int born, String bodyMass, String note,
+record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, String bodyMass, String note,
     int weeksBack, List<Numbers> numbers, Map<String, String> picks, Plan plan) {
   /**
    * What is known, and what is true, of a lift.
@@ -33,11 +33,6 @@ record DemoProgram(String name, String email, MassUnit unit, String sex, int bor
   /** What is planned on a day of a week; week 0 is this one, earlier ones are negative. */
   interface Plan {
     List<Line> on(DayOfWeek day, int week);
-  }
-
-  /** The kit that lifters of a unit train with. */
-  static Kit kit(MassUnit unit) {
-    return Kit.standard(unit);
   }
 
   static List<DemoProgram> all() {
@@ -58,7 +53,7 @@ record DemoProgram(String name, String email, MassUnit unit, String sex, int bor
 
   /** Advanced, deadlift on a wave to a goal with a contest in five weeks. */
   private static DemoProgram maren() {
-    return new DemoProgram("Maren Oakhurst", "maren", MassUnit.KG, "F", 1994, "83.5",
+    return new DemoProgram("Maren Oakhurst", "maren", MassUnit.KG, Sex.FEMALE, 1994, "83.5",
         "Goes to the Lowmoor Open in five weeks. Slow off the floor above 200.", 9,
         List.of(
             new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "187.5", 14, "", 0, "189", 0.22),
@@ -97,7 +92,7 @@ record DemoProgram(String name, String email, MassUnit unit, String sex, int bor
         default -> List.of();
       };
     };
-    return new DemoProgram("Odile Farrant", "odile", MassUnit.KG, "F", 2000, "63.2", "", 9,
+    return new DemoProgram("Odile Farrant", "odile", MassUnit.KG, Sex.FEMALE, 2000, "63.2", "", 9,
         List.of(
             new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "112.5", 13, "", 0, "114", 0.4),
             new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 13, "", 0, "68", 0.35),
@@ -117,7 +112,7 @@ record DemoProgram(String name, String email, MassUnit unit, String sex, int bor
         default -> List.of();
       };
     };
-    return new DemoProgram("Ansel Brightwater", "ansel", MassUnit.KG, "M", 2006, "74",
+    return new DemoProgram("Ansel Brightwater", "ansel", MassUnit.KG, Sex.MALE, 2006, "74",
         "New to the bar. Desk job, sleeps well.", 2,
         List.of(
             new Numbers("squat", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "96", 1.2),
@@ -148,7 +143,7 @@ record DemoProgram(String name, String email, MassUnit unit, String sex, int bor
         default -> List.of();
       };
     };
-    return new DemoProgram("Corwin Thackeray-Hale", "corwin", MassUnit.LB, "M", 1968, "205",
+    return new DemoProgram("Corwin Thackeray-Hale", "corwin", MassUnit.LB, Sex.MALE, 1968, "205",
         "Left shoulder: no wide grip. Prefers few heavy sets.", 9,
         List.of(
             new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "385", 20, "", 0, "388", 0.1),

@@ -13,8 +13,6 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import org.yarbel.core.kit.Kit;
-import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.YarbelProperties;
 import org.yarbel.web.account.Owner;
 import org.yarbel.web.club.ClubClock;
@@ -69,7 +67,7 @@ class DemoStart implements ApplicationRunner {
   private void make(LocalDate today, LocalDate monday) {
     long clubId = owner.newClubId();
     currentClub.within(clubId, () -> transaction.executeWithoutResult(status -> {
-      owner.create(clubId, "Tarnbrook Barbell Hall", DemoClub.zone(), Kit.standard(MassUnit.KG), "Isolde Marchbank",
+      owner.create(clubId, "Tarnbrook Barbell Hall", DemoClub.zone(), DemoKit.hall(today), "Isolde Marchbank",
           "coach" + DemoClub.DOMAIN, DemoClub.PASSWORD);
       club.fill(clubId, today);
       jdbc.sql("insert into demo_week (club_id, monday) values (:club, :monday)")

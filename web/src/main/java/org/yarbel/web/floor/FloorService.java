@@ -3,6 +3,7 @@ package org.yarbel.web.floor;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.board.LineView;
@@ -80,7 +82,8 @@ class FloorService {
         .collect(Collectors.groupingBy(TrackedPoint::lifterId));
     Map<Long, LocalDate> next = sessions.nextDays(ids, today.plusDays(1)).stream().collect(Collectors.toMap(
         TrainingSessionRepository.NextDay::getLifterId, TrainingSessionRepository.NextDay::getDay));
-    Map<Long, LifterContext> byLifter = contexts.of(found.stream().filter(l -> training.containsKey(l.id())).toList());
+    Map<Long, LifterContext> byLifter = contexts.of(
+        found.stream().filter(l -> training.containsKey(l.id())).toList(), elsewhere(training.values()));
     List<FloorView.TodayView> todays = new ArrayList<>();
     List<FloorView.OtherView> others = new ArrayList<>();
     for (Lifter lifter : found) {
@@ -99,19 +102,24 @@ class FloorService {
     return new FloorView(DAY.format(today), find, todays, others, !found.isEmpty() || !find.isBlank());
   }
 
+  private static Map<Long, Long> elsewhere(Collection<TrainingSession> training) {
+    return training.stream().filter(session -> session.placeId() != null)
+        .collect(Collectors.toMap(TrainingSession::lifterId, session -> Objects.requireNonNull(session.placeId())));
+  }
+
   private static FloorView.WorkView line(Slot slot, LifterContext context, CardDocument.@Nullable Line issued) {
     LineView line = LineView.of(context, slot, issued);
-    return new FloorView.WorkView(slot.lift().name(), slot.work(), String.join(" · ", line.loads()),
+    return new FloorView.WorkView(context.lift(slot.lift()).name(), slot.work(), String.join(" · ", line.loads()),
         line.wrong() ? line.problems().get(0) : null);
   }
 
   private static List<String> mainLifts() {
-    return Lift.contestLifts().stream().map(Lift::key).toList();
+    return Catalogue.standard().powerlifts().stream().map(Lift::key).toList();
   }
 
   private static List<FloorView.MainLift> mainLifts(Lifter lifter, List<TrackedPoint> tracked) {
     List<FloorView.MainLift> lifts = new ArrayList<>();
-    for (Lift lift : Lift.contestLifts()) {
+    for (Lift lift : Catalogue.standard().powerlifts()) {
       List<Mass> estimates = tracked.stream()
           .filter(p -> p.lift().equals(lift.key()) && p.estimate(lifter.unit()) != null)
           .map(p -> Objects.requireNonNull(p.estimate(lifter.unit())))

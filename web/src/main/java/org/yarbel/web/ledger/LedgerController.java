@@ -15,11 +15,14 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -40,14 +43,16 @@ class LedgerController {
   private final LiftNumbersRepository numbers;
   private final LoggedSetRepository log;
   private final TrackedPointRepository points;
+  private final Lifts clubLifts;
   private final ClubClock clock;
 
   LedgerController(LifterRepository lifters, LiftNumbersRepository numbers, LoggedSetRepository log,
-      TrackedPointRepository points, ClubClock clock) {
+      TrackedPointRepository points, Lifts clubLifts, ClubClock clock) {
     this.lifters = lifters;
     this.numbers = numbers;
     this.log = log;
     this.points = points;
+    this.clubLifts = clubLifts;
     this.clock = clock;
   }
 
@@ -66,10 +71,11 @@ class LedgerController {
     Lifter lifter = lifters.findById(id).filter(l -> who.maySee(id)).orElseThrow(NotFound::new);
     List<LiftNumbers> own = numbers.findByLifterIdIn(List.of(id));
     List<String> known = own.stream().map(LiftNumbers::lift).toList();
-    List<Lift> lifts = Lift.catalogue().stream().filter(l -> known.contains(l.key())).toList();
-    Lift open = Lift.ofKey(lift).filter(lifts::contains)
+    Catalogue catalogue = clubLifts.catalogue();
+    List<Lift> lifts = catalogue.all().stream().filter(l -> known.contains(l.key())).toList();
+    Lift open = catalogue.ofKey(lift).filter(lifts::contains)
         .or(() -> lifts.stream().findFirst())
-        .orElseGet(() -> Lift.catalogue().get(0));
+        .orElseGet(() -> catalogue.all().get(0));
     LocalDate until = before == null ? clock.today().plusDays(1) : before;
     List<LoggedSetRow> page = log.page(id, open.key(), until, Limit.of(PAGE));
     List<LoggedSetRow> rows = wholeDays(page);
@@ -78,7 +84,7 @@ class LedgerController {
     model.addAttribute("lifts", lifts.stream().map(l -> new LiftView(l.key(), l.name(), l.equals(open))).toList());
     model.addAttribute("lift", open);
     model.addAttribute("unit", lifter.unit().symbol());
-    model.addAttribute("now", now(own, open, lifter.unit()));
+    model.addAttribute("now", now(own, open, lifter.unit(), clock.today()));
     model.addAttribute("chart", LedgerChart.of(points.findByLifterIdAndLiftAndDayGreaterThanEqualOrderByDay(
         id, open.key(), clock.today().minusWeeks(CHART_WEEKS)), lifter.unit(), 1180, 280));
     model.addAttribute("days", days(rows, lifter.unit()));
@@ -86,12 +92,11 @@ class LedgerController {
     return "ledger/page";
   }
 
-  private static @Nullable String now(List<LiftNumbers> own, Lift lift, MassUnit unit) {
+  private static @Nullable String now(List<LiftNumbers> own, Lift lift, MassUnit unit, LocalDate today) {
     return own.stream().filter(n -> n.lift().equals(lift.key())).findFirst().map(n -> {
-      Mass estimate = n.estimate(unit);
-      Mass sd = n.sd(unit);
-      return estimate == null || sd == null ? null
-          : estimate.amountIn(unit, 1).toPlainString() + " ± " + sd.amountIn(unit, 1).toPlainString() + " " + unit;
+      MaxTracker.Estimate estimate = n.estimate(unit, today);
+      return estimate == null ? null
+          : estimate.max().amountIn(unit, 1).toPlainString() + " ± " + estimate.sd().amountIn(unit, 1).toPlainString() + " " + unit;
     }).orElse(null);
   }
 
@@ -118,8 +123,8 @@ class LedgerController {
     String done = row.reps() == 0 ? load + " missed" : load + " × " + row.reps() + (row.rpe() == null ? "" : " @" + row.rpe());
     Mass asked = row.asked();
     Integer askedReps = row.askedReps();
-    String plan = asked == null ? "" : asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);
-    boolean off = asked != null && !asked.hits(row.load()) || askedReps != null && row.reps() < askedReps;
+    String plan = row.told() ? "told" : asked == null ? "" : "asked " + asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);
+    boolean off = row.told() || asked != null && !asked.hits(row.load()) || askedReps != null && row.reps() < askedReps;
     return new SetView(done, plan, row.reps() == 0, row.flagged(), off);
   }
 }

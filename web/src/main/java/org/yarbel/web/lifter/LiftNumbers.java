@@ -5,18 +5,26 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.effort.PersonalChart;
 import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.track.MaxTracker;
+import org.yarbel.core.track.RatingBias;
+import org.yarbel.core.track.VariationRatio;
 import org.yarbel.web.club.ClubRow;
 
 /** The numbers of one lifter and lift. The estimate is the tracker's; it is stored so that pages need not re-run it. */
 @Entity
 public class LiftNumbers extends ClubRow {
+  static final int DEFAULT_TRAINING_PERCENT = (int) Math.round(100 * MaxNumbers.TRAINING_SHARE);
+
   private long lifterId;
   private String lift = "";
 
@@ -41,6 +49,16 @@ public class LiftNumbers extends ClubRow {
   private @Nullable Long estimateNg;
   private @Nullable Long sdNg;
   private @Nullable LocalDate estimateOn;
+  private @Nullable LocalDate lastTrained;
+  private double layoffDrop;
+  private int trainingPercent = DEFAULT_TRAINING_PERCENT;
+  private @Nullable Double ratio;
+  private @Nullable Double ratioSd;
+  private int ratioExposures;
+  private @Nullable Double chartStretch;
+  private int chartSets;
+  private @Nullable Double ratingBias;
+  private int ratingPairs;
   @Version private int version;
 
   protected LiftNumbers() {}
@@ -87,17 +105,56 @@ public class LiftNumbers extends ClubRow {
     return goalOn;
   }
 
-  /** The day of the newest log the estimate knows. */
+  /** The day of the newest log, or test, that the estimate knows. */
   public @Nullable LocalDate estimateOn() {
     return estimateOn;
   }
 
-  public @Nullable Mass estimate(MassUnit unit) {
-    return mass(estimateNg, unit);
+  /** The tracked max as of a day: without training it grows less sure, and falls after two weeks. */
+  public MaxTracker.@Nullable Estimate estimate(MassUnit unit, LocalDate on) {
+    return standing(unit).map(standing -> standing.on(on)).orElse(null);
   }
 
-  public @Nullable Mass sd(MassUnit unit) {
-    return mass(sdNg, unit);
+  /** Where the tracker stands after the newest log; empty while nothing is known. */
+  public Optional<MaxTracker.Standing> standing(MassUnit unit) {
+    return estimateNg == null || sdNg == null || estimateOn == null ? Optional.empty()
+        : Optional.of(new MaxTracker.Standing(level, estimateOn,
+            new MaxTracker.Estimate(Mass.ofNanograms(estimateNg, unit), Mass.ofNanograms(sdNg, unit)), lastTrained, layoffDrop));
+  }
+
+  /** The training max is so many percent of the estimated one. */
+  public int trainingPercent() {
+    return trainingPercent;
+  }
+
+  /** What of its parent's max the log says is made in this lift; null while the default holds. */
+  public Lift.@Nullable Ratio ratio() {
+    return ratio == null || ratioSd == null || ratioExposures == 0 ? null
+        : new Lift.Ratio(Math.min(Math.max(ratio, 20), 200), Math.min(Math.max(ratioSd, 1), 20));
+  }
+
+  public int ratioExposures() {
+    return ratioExposures;
+  }
+
+  /** The lifter's own effort chart where there are sets enough, else the published one. */
+  public EffortChart chart() {
+    return chartStretch == null || chartSets < PersonalChart.SETS_NEEDED ? EffortChart.HOUSE
+        : new EffortChart(EffortChart.HOUSE.curve(), chartStretch);
+  }
+
+  /** How many sets to failure the own chart was fitted from. */
+  public int chartSets() {
+    return chartSets;
+  }
+
+  /** Reps claimed too many (positive) or too few; null without a pair. */
+  public @Nullable Double ratingBias() {
+    return ratingPairs == 0 ? null : ratingBias;
+  }
+
+  public int ratingPairs() {
+    return ratingPairs;
   }
 
   /** The tested max for the tracker; null without one. */
@@ -107,11 +164,12 @@ public class LiftNumbers extends ClubRow {
         : new MaxTracker.Tested(Mass.ofNanograms(testedNg, testedUnit), testedOn);
   }
 
-  /** All of them as a plan's percentages see them, shown in a unit. */
-  public MaxNumbers numbers(MassUnit unit) {
-    Mass estimate = estimate(unit);
-    return new MaxNumbers(shown(tested(), unit), estimate, estimate == null ? null : MaxNumbers.trainingFrom(estimate),
-        shown(goal(), unit));
+  /** All of them as a plan's percentages see them on a day, shown in a unit. */
+  public MaxNumbers numbers(MassUnit unit, LocalDate on) {
+    MaxTracker.Estimate now = estimate(unit, on);
+    Mass estimate = now == null ? null : now.max();
+    return new MaxNumbers(shown(tested(), unit), estimate,
+        estimate == null ? null : MaxNumbers.trainingFrom(estimate, trainingPercent / 100.0), shown(goal(), unit));
   }
 
   /** The same, of this lifter. */
@@ -140,11 +198,33 @@ public class LiftNumbers extends ClubRow {
     this.goalOn = max == null ? null : on;
   }
 
+  /** Sets the rule of the training max. */
+  public void trainAt(int percent) {
+    this.trainingPercent = percent;
+  }
+
   /** Takes what the tracker says. */
-  public void track(MaxTracker.@Nullable Estimate estimate, @Nullable LocalDate on) {
-    this.estimateNg = estimate == null ? null : estimate.max().nanograms();
-    this.sdNg = estimate == null ? null : estimate.sd().nanograms();
-    this.estimateOn = estimate == null ? null : on;
+  public void track(MaxTracker.@Nullable Standing standing) {
+    this.estimateNg = standing == null ? null : standing.estimate().max().nanograms();
+    this.sdNg = standing == null ? null : standing.estimate().sd().nanograms();
+    this.estimateOn = standing == null ? null : standing.day();
+    this.lastTrained = standing == null ? null : standing.lastTrained();
+    this.layoffDrop = standing == null ? 0 : standing.layoffDrop();
+  }
+
+  /** Takes what the log taught of the lifter's own chart and ratings. */
+  public void learn(PersonalChart chart, RatingBias bias) {
+    this.chartStretch = chart.stretch();
+    this.chartSets = chart.sets().size();
+    this.ratingBias = bias.bias();
+    this.ratingPairs = bias.pairs().size();
+  }
+
+  /** Takes what the log taught of the ratio to the parent. */
+  public void learn(VariationRatio learned) {
+    this.ratio = learned.percent();
+    this.ratioSd = learned.sd();
+    this.ratioExposures = learned.exposures();
   }
 
   private static @Nullable Mass mass(@Nullable Long nanograms, @Nullable MassUnit unit) {

@@ -1,15 +1,25 @@
 package org.yarbel.web.lifter;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.RampStyle;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubRow;
 
-/** A lifter of the club. */
+/** A lifter of the club: who it is, how they live and what they like. Their body mass over time are {@link WeighIn}s. */
 @Entity
 public class Lifter extends ClubRow {
   private long placeId;
@@ -20,8 +30,21 @@ public class Lifter extends ClubRow {
 
   private @Nullable String sex;
   private @Nullable Integer birthYear;
-  private @Nullable Long bodyMassNg;
   private String note = "";
+  private @Nullable Integer heightMm;
+  private @Nullable LocalDate trainingSince;
+
+  @Enumerated(EnumType.STRING)
+  private @Nullable WorkLoad workLoad;
+
+  @Enumerated(EnumType.STRING)
+  private @Nullable Diet diet;
+
+  private int daysFree = 127;
+  private String gear = "";
+  private boolean rampEven;
+  @Column(name = "ramp_jump_ng") private @Nullable Long rampJumpNg;
+  private boolean bothUnits;
   @Version private int version;
 
   protected Lifter() {}
@@ -30,6 +53,42 @@ public class Lifter extends ClubRow {
     this.name = name;
     this.unit = unit;
     this.placeId = placeId;
+  }
+
+  /** How hard the day is beside the training. */
+  public enum WorkLoad {
+    SEATED("seated"),
+    ON_FEET("on their feet"),
+    PHYSICAL("physical"),
+    SHIFTS("shifts or nights");
+
+    private final String word;
+
+    WorkLoad(String word) {
+      this.word = word;
+    }
+
+    public String word() {
+      return word;
+    }
+  }
+
+  /** What the body mass is meant to do; context only, never advised on. */
+  public enum Diet {
+    HOLDING("holding"),
+    GAINING("gaining"),
+    DIETING("dieting"),
+    MAKING_WEIGHT("making weight");
+
+    private final String word;
+
+    Diet(String word) {
+      this.word = word;
+    }
+
+    public String word() {
+      return word;
+    }
   }
 
   public String name() {
@@ -41,16 +100,18 @@ public class Lifter extends ClubRow {
     return unit;
   }
 
+  /** Whether screens show the other unit beside it. */
+  public boolean bothUnits() {
+    return bothUnits;
+  }
+
+  /** The place they train in first. */
   public long placeId() {
     return placeId;
   }
 
-  public @Nullable Mass bodyMass() {
-    return bodyMassNg == null ? null : Mass.ofNanograms(bodyMassNg, unit);
-  }
-
-  public @Nullable String sex() {
-    return sex;
+  public @Nullable Sex sex() {
+    return sex == null ? null : sex.equals("M") ? Sex.MALE : Sex.FEMALE;
   }
 
   public @Nullable Integer birthYear() {
@@ -59,6 +120,48 @@ public class Lifter extends ClubRow {
 
   public String note() {
     return note;
+  }
+
+  public @Nullable Integer heightMm() {
+    return heightMm;
+  }
+
+  public @Nullable LocalDate trainingSince() {
+    return trainingSince;
+  }
+
+  public @Nullable WorkLoad workLoad() {
+    return workLoad;
+  }
+
+  public @Nullable Diet diet() {
+    return diet;
+  }
+
+  /** The days of the week they can train on. */
+  public Set<DayOfWeek> daysFree() {
+    Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
+    for (DayOfWeek day : DayOfWeek.values()) {
+      if ((daysFree >> day.ordinal() & 1) == 1) {
+        days.add(day);
+      }
+    }
+    return days;
+  }
+
+  /** What they normally wear. */
+  public Set<Gear> gear() {
+    Set<Gear> worn = EnumSet.noneOf(Gear.class);
+    Arrays.stream(gear.split(",")).filter(g -> !g.isEmpty()).map(Gear::valueOf).forEach(worn::add);
+    return worn;
+  }
+
+  /** How they like to warm up. */
+  public RampStyle ramp() {
+    if (!rampEven) {
+      return RampStyle.SHRINKING;
+    }
+    return rampJumpNg == null ? RampStyle.even(unit) : new RampStyle(Mass.ofNanograms(rampJumpNg, unit));
   }
 
   public int version() {
@@ -73,10 +176,26 @@ public class Lifter extends ClubRow {
   }
 
   /** Writes down what is known of the body, and what to keep in mind. */
-  public void body(@Nullable String newSex, @Nullable Integer newBirthYear, @Nullable Mass bodyMass, String newNote) {
-    this.sex = newSex;
+  public void body(@Nullable Sex newSex, @Nullable Integer newBirthYear, @Nullable Integer newHeightMm, String newNote) {
+    this.sex = newSex == null ? null : newSex == Sex.MALE ? "M" : "F";
     this.birthYear = newBirthYear;
-    this.bodyMassNg = bodyMass == null ? null : bodyMass.nanograms();
+    this.heightMm = newHeightMm;
     this.note = newNote;
+  }
+
+  /** Writes down how they live and since when they train. */
+  public void life(@Nullable LocalDate since, @Nullable WorkLoad newWorkLoad, @Nullable Diet newDiet, Set<DayOfWeek> free) {
+    this.trainingSince = since;
+    this.workLoad = newWorkLoad;
+    this.diet = newDiet;
+    this.daysFree = free.stream().mapToInt(day -> 1 << day.ordinal()).sum();
+  }
+
+  /** Writes down what they wear and like. */
+  public void likes(Set<Gear> normal, RampStyle ramp, boolean showBothUnits) {
+    this.gear = normal.stream().map(Enum::name).collect(Collectors.joining(","));
+    this.rampEven = ramp.jump() != null;
+    this.rampJumpNg = ramp.jump() == null ? null : Long.valueOf(ramp.jump().nanograms());
+    this.bothUnits = showBothUnits;
   }
 }

@@ -1,5 +1,7 @@
 package org.yarbel.web.lifter;
 
+import java.time.DayOfWeek;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,15 +18,17 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.Role;
 import org.yarbel.web.account.SignInDetails;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.club.Place;
+import org.yarbel.web.form.Typed;
 
 /** The Lifter's page. */
 @Controller
@@ -43,56 +47,89 @@ class LifterController {
   void choices(Model model) {
     model.addAttribute("levels", Level.values());
     model.addAttribute("bases", List.of(Basis.ESTIMATED, Basis.TESTED, Basis.TRAINING, Basis.GOAL));
+    model.addAttribute("hows", EntryReader.HOW);
+    model.addAttribute("gears", Gear.values());
+    model.addAttribute("workLoads", Lifter.WorkLoad.values());
+    model.addAttribute("diets", Lifter.Diet.values());
+    model.addAttribute("weekdays", DayOfWeek.values());
+    model.addAttribute("today", clock.today().toString());
   }
 
-  @GetMapping("/lifters/new")
-  String blank(Model model) {
-    Place first = lifters.places().get(0);
-    return page(model, LifterView.blank(first.unit(), first.id()));
-  }
-
-  @PostMapping("/lifters")
-  ModelAndView add(@RequestParam Map<String, String> typed) {
-    LifterService.Saved saved = lifters.add(typed);
-    if (saved.errors().isEmpty()) {
-      return new ModelAndView("redirect:/lifters/" + saved.lifterId() + "/week");
+  @PostMapping("/lifters/{id}")
+  ModelAndView change(@PathVariable long id, @RequestParam Map<String, String> fields,
+      @RequestParam(defaultValue = "-1") int version, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    LifterService.Saved saved;
+    try {
+      saved = lifters.change(id, version, fields);
+    } catch (OptimisticLockingFailureException meanwhile) {
+      saved = new LifterService.Saved(id, new Typed(fields), true);
     }
-    Place first = lifters.places().get(0);
-    return refused(LifterView.blank(first.unit(), first.id()).typed(typed, saved.errors(), null), HttpStatus.UNPROCESSABLE_CONTENT);
+    if (saved.meanwhile()) {
+      return refused(stored(id, who).typed(saved.typed(),
+          "Not saved: somebody changed this lifter meanwhile. What you typed is still here; save again to replace theirs."),
+          HttpStatus.CONFLICT);
+    }
+    return after(id, saved.typed(), "Saved.", who, flash);
   }
 
   @GetMapping("/lifters/{id}")
   String page(@PathVariable long id, @ModelAttribute("said") @Nullable String said, @AuthenticationPrincipal SignedIn who,
       Model model) {
-    return page(model, stored(id, who, said == null || said.isEmpty() ? null : said));
+    LifterView.Undo undo = model.getAttribute("undo") instanceof LifterView.Undo put ? put : null;
+    model.addAllAttributes(shown(stored(id, who).saying(said == null || said.isEmpty() ? null : said, undo)));
+    return "lifter/page";
   }
 
-  @PostMapping("/lifters/{id}")
-  ModelAndView change(@PathVariable long id, @RequestParam Map<String, String> typed,
-      @RequestParam(defaultValue = "-1") int version, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    LifterService.Saved saved;
-    try {
-      saved = lifters.change(id, version, typed);
-    } catch (OptimisticLockingFailureException meanwhile) {
-      saved = new LifterService.Saved(id, Map.of(), true);
-    }
-    if (saved.meanwhile()) {
-      return refused(stored(id, who, null).typed(typed, Map.of(),
-          "Not saved: somebody changed this lifter meanwhile. What you typed is still here; save again to replace theirs."),
-          HttpStatus.CONFLICT);
-    }
-    if (!saved.errors().isEmpty()) {
-      return refused(stored(id, who, null).typed(typed, saved.errors(), null), HttpStatus.UNPROCESSABLE_CONTENT);
-    }
-    flash.addFlashAttribute("said", "Saved.");
-    return new ModelAndView("redirect:/lifters/" + id);
+  @PostMapping("/lifters/{id}/weigh-ins")
+  ModelAndView weigh(@PathVariable long id, @RequestParam Map<String, String> fields, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
+    return after(id, lifters.weigh(id, fields), "Weighed.", who, flash);
+  }
+
+  @PostMapping("/lifters/{id}/weigh-ins/{row}/remove")
+  String unweigh(@PathVariable long id, @PathVariable long row, RedirectAttributes flash) {
+    WeighIn gone = lifters.unweigh(id, row);
+    return takenOut(id, "Taken out: " + gone.mass().text() + " of " + gone.day() + ".", new LifterView.Undo(
+        "/lifters/" + id + "/weigh-ins", Map.of("day", gone.day().toString(), "bodyMass", gone.mass().number(),
+            "sure.bodyMass", gone.mass().number(), "weighedIn", gone.mass().unit().name())), flash);
+  }
+
+  @PostMapping("/lifters/{id}/complaints")
+  ModelAndView complain(@PathVariable long id, @RequestParam Map<String, String> fields, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
+    return after(id, lifters.complain(id, fields), "Noted. Pain that stays or grows belongs to a clinician.", who, flash);
+  }
+
+  @PostMapping("/lifters/{id}/complaints/{row}/over")
+  String over(@PathVariable long id, @PathVariable long row, @RequestParam(defaultValue = "true") boolean over,
+      RedirectAttributes flash) {
+    lifters.over(id, row, over);
+    return takenOut(id, over ? "Marked as over." : "Marked as there again.",
+        new LifterView.Undo("/lifters/" + id + "/complaints/" + row + "/over", Map.of("over", Boolean.toString(!over))), flash);
+  }
+
+  /** Notes a set from before, or a tested max. */
+  @PostMapping("/lifters/{id}/sets")
+  ModelAndView tell(@PathVariable long id, @RequestParam Map<String, String> fields, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
+    return after(id, lifters.tell(id, fields), "Noted; the estimate follows.", who, flash);
+  }
+
+  @PostMapping("/lifters/{id}/sets/{row}/remove")
+  String untell(@PathVariable long id, @PathVariable long row, RedirectAttributes flash) {
+    LifterService.Told gone = lifters.untell(id, row);
+    Mass load = gone.set().load();
+    return takenOut(id, "Taken out: " + load.text() + " × " + gone.set().reps() + " of " + gone.set().date() + ".",
+        new LifterView.Undo("/lifters/" + id + "/sets", Map.of("lift", gone.lift(), "load", load.number(),
+            "sure.load", load.number(), "reps", Integer.toString(gone.set().reps()),
+            "how", gone.set().rpe() == null ? "failure" : gone.set().rpe().toString(), "on", gone.set().date().toString())), flash);
   }
 
   /** Gives the lifter a sign-in of their own. */
   @PostMapping("/lifters/{id}/account")
   ModelAndView account(@PathVariable long id, @RequestParam(defaultValue = "") String email,
       @RequestParam(defaultValue = "") String password, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    Lifter lifter = lifters.known(id).lifter();
+    Lifter lifter = lifters.one(id);
     Map<String, String> errors = new LinkedHashMap<>();
     SignInDetails.check(email.strip(), password, errors);
     if (accounts.emailOf(who.clubId(), id).isPresent()) {
@@ -100,21 +137,31 @@ class LifterController {
     } else if (!errors.containsKey("email") && accounts.taken(email)) {
       errors.put("email", "This address cannot be used here. Choose another.");
     }
-    if (!errors.isEmpty()) {
-      return refused(stored(id, who, null).typed(Map.of("email", email), errors, null), HttpStatus.UNPROCESSABLE_CONTENT);
+    Typed typed = new Typed(Map.of("email", email));
+    errors.forEach(typed::wrong);
+    if (typed.fine()) {
+      accounts.add(who.clubId(), email, password, lifter.name(), Role.LIFTER, id);
     }
-    accounts.add(who.clubId(), email, password, lifter.name(), Role.LIFTER, id);
-    flash.addFlashAttribute("said", lifter.name() + " can sign in now.");
+    return after(id, typed, lifter.name() + " can sign in now.", who, flash);
+  }
+
+  /** Back to the page with what was said, or the page again with what is wrong. */
+  private ModelAndView after(long id, Typed typed, String said, SignedIn who, RedirectAttributes flash) {
+    if (!typed.fine()) {
+      return refused(stored(id, who).typed(typed, null), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+    flash.addFlashAttribute("said", said);
     return new ModelAndView("redirect:/lifters/" + id);
   }
 
-  private LifterView stored(long id, SignedIn who, @Nullable String said) {
-    return LifterView.of(lifters.known(id), accounts.emailOf(who.clubId(), id).orElse(null), clock.today(), said);
+  private static String takenOut(long id, String said, LifterView.Undo undo, RedirectAttributes flash) {
+    flash.addFlashAttribute("said", said);
+    flash.addFlashAttribute("undo", undo);
+    return "redirect:/lifters/" + id;
   }
 
-  private String page(Model model, LifterView view) {
-    model.addAllAttributes(shown(view));
-    return "lifter/page";
+  private LifterView stored(long id, SignedIn who) {
+    return LifterView.of(lifters.known(id), accounts.emailOf(who.clubId(), id).orElse(null), clock.today());
   }
 
   private ModelAndView refused(LifterView view, HttpStatus status) {
@@ -124,10 +171,15 @@ class LifterController {
   }
 
   private Map<String, Object> shown(LifterView view) {
-    boolean blank = view.id() == 0;
     List<String> shown = view.lifts().stream().map(LifterView.LiftView::key).toList();
-    List<Lift> others = Lift.catalogue().stream().filter(lift -> !shown.contains(lift.key())).toList();
-    return Map.of("lifter", view, "places", lifters.places(), "otherLifts", others, "title", blank ? "New lifter" : view.name(),
-        "here", blank ? "new" : "lifter");
+    List<Lift> offered = lifters.offered();
+    Map<String, Object> model = new HashMap<>();
+    model.put("lifter", view);
+    model.put("places", lifters.places());
+    model.put("offered", offered);
+    model.put("otherLifts", offered.stream().filter(lift -> !shown.contains(lift.key())).toList());
+    model.put("title", view.name());
+    model.put("here", "lifter");
+    return model;
   }
 }

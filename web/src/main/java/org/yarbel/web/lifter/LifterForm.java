@@ -1,169 +1,186 @@
 package org.yarbel.web.lifter;
 
-import java.math.BigDecimal;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiConsumer;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.EntryDoubt;
+import org.yarbel.core.card.RampStyle;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.lift.Movement;
+import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
+import org.yarbel.web.form.Typed;
 
-/**
- * What was typed of a lifter: fields by name, those of a lift as {@code squat.tested}. It answers with a sentence for
- * every field that cannot be and keeps what was typed.
- */
+/** What was typed of a lifter, read into what the core and the rows take; fields of a lift are named {@code squat.tested}. */
 final class LifterForm {
   private static final Mass LEAST_BODY = Mass.of("20", MassUnit.KG);
   private static final Mass MOST_BODY = Mass.of("300", MassUnit.KG);
-  private static final Mass MOST_LOAD = Mass.of("1000", MassUnit.KG);
 
-  private final Map<String, String> typed;
-  private final Map<String, String> errors = new LinkedHashMap<>();
+  private final Typed typed;
   private final LocalDate today;
 
-  LifterForm(Map<String, String> typed, LocalDate today) {
+  LifterForm(Typed typed, LocalDate today) {
     this.typed = typed;
     this.today = today;
   }
 
-  Map<String, String> errors() {
-    return errors;
-  }
-
-  String text(String field) {
-    return typed.getOrDefault(field, "").strip();
-  }
-
-  String name() {
-    String name = text("name");
-    if (name.isEmpty() || name.length() > 80) {
-      errors.put("name", "Write the name, at most 80 characters.");
-    }
-    return name;
-  }
-
   MassUnit unit() {
-    return text("unit").equals("LB") ? MassUnit.LB : MassUnit.KG;
+    return typed.unit("unit");
   }
 
   /** The unit the masses on the form were shown in; it stays when the lifter's unit is changed. */
   private MassUnit shownUnit() {
-    String shown = text("shownUnit");
-    return shown.isEmpty() ? unit() : shown.equals("LB") ? MassUnit.LB : MassUnit.KG;
+    return typed.empty("shownUnit") ? unit() : typed.unit("shownUnit");
   }
 
-  long placeId() {
+  void describe(Lifter lifter, Set<Long> places) {
+    long place = 0;
     try {
-      return Long.parseLong(text("place"));
+      place = Long.parseLong(typed.text("place"));
     } catch (NumberFormatException none) {
-      errors.put("place", "Choose the place they train in.");
-      return 0;
+      // answered below
     }
+    if (!places.contains(place)) {
+      typed.wrong("place", "Choose one of the club's places.");
+    }
+    lifter.describe(typed.name("name", "the name", 80), unit(), place);
   }
 
-  @Nullable String sex() {
-    String sex = text("sex");
-    return sex.equals("F") || sex.equals("M") ? sex : null;
+  void more(Lifter lifter) {
+    lifter.body(sex(), birthYear(), height(), typed.note("note", 500));
+    Set<DayOfWeek> free = EnumSet.noneOf(DayOfWeek.class);
+    for (DayOfWeek day : DayOfWeek.values()) {
+      if (typed.ticked("free." + day)) {
+        free.add(day);
+      }
+    }
+    lifter.life(typed.past("since", today), typed.choice("workLoad", Lifter.WorkLoad.class).orElse(null),
+        typed.choice("diet", Lifter.Diet.class).orElse(null), free);
+    Set<Gear> gear = EnumSet.noneOf(Gear.class);
+    for (Gear worn : Gear.values()) {
+      if (typed.ticked("gear." + worn)) {
+        gear.add(worn);
+      }
+    }
+    lifter.likes(gear, ramp(), typed.ticked("bothUnits"));
   }
 
-  @Nullable Integer birthYear() {
-    String year = text("birthYear");
-    if (year.isEmpty()) {
-      return null;
-    }
-    int youngest = today.getYear() - 5;
-    if (!year.matches("\\d{4}") || Integer.parseInt(year) < today.getYear() - 110 || Integer.parseInt(year) > youngest) {
-      errors.put("birthYear", "The birth year must be from " + (today.getYear() - 110) + " to " + youngest + ".");
-      return null;
-    }
-    return Integer.valueOf(year);
+  private @Nullable Sex sex() {
+    return typed.choice("sex", Sex.class).orElse(null);
   }
 
-  @Nullable Mass bodyMass() {
-    Mass mass = mass("bodyMass", "bodyMass");
+  private @Nullable Integer birthYear() {
+    return typed.whole("birthYear", "The birth year", today.getYear() - 110, today.getYear() - 5);
+  }
+
+  /** In millimetres; typed in centimetres. */
+  private @Nullable Integer height() {
+    Double centimetres = typed.decimal("height", "The height in cm", 50, 260);
+    return centimetres == null ? null : (int) Math.round(centimetres * 10);
+  }
+
+  private RampStyle ramp() {
+    if (!typed.text("ramp").equals("even")) {
+      return RampStyle.SHRINKING;
+    }
+    Mass jump = typed.mass("jump", shownUnit());
+    if (jump != null && jump.compareTo(Mass.of("5", MassUnit.KG)) < 0) {
+      typed.wrong("jump", "The jump must be at least 5 kg but was " + jump.text() + ".");
+    }
+    return jump == null ? RampStyle.even(unit()) : new RampStyle(jump);
+  }
+
+  /** The further places that were ticked. */
+  Set<Long> furtherPlaces(Set<Long> places) {
+    Set<Long> further = new LinkedHashSet<>();
+    places.stream().filter(id -> typed.ticked("also." + id) && !typed.text("place").equals(Long.toString(id))).forEach(further::add);
+    return further;
+  }
+
+  /** The body mass in a field; asks once when it looks like another unit than the one before. */
+  @Nullable Mass bodyMass(String field, MassUnit unit, @Nullable Mass before) {
+    Mass mass = typed.mass(field, unit);
     if (mass != null && (mass.compareTo(LEAST_BODY) < 0 || mass.compareTo(MOST_BODY) > 0)) {
-      errors.put("bodyMass", "The body mass must be from 20 to 300 kg but was " + mass.text() + ". Is it kg or lb?");
+      typed.wrong(field, "The body mass must be from 20 to 300 kg but was " + mass.text() + ". Is it kg or lb?");
       return null;
+    }
+    if (mass != null && before != null) {
+      EntryDoubt.unit(mass, before).ifPresent(question -> typed.doubt(field, question));
     }
     return mass;
-  }
-
-  String note() {
-    String note = text("note");
-    if (note.length() > 500) {
-      errors.put("note", "The note may have at most 500 characters but has " + note.length() + ".");
-    }
-    return note;
   }
 
   /** Whether a lift stands on the form, or was chosen to stand there next. */
   boolean has(Lift lift) {
-    return typed.containsKey(lift.key() + ".level") || text("addLift").equals(lift.key());
+    return typed.has(lift.key() + ".level") || typed.text("addLift").equals(lift.key());
   }
 
-  Level level(Lift lift) {
-    return switch (text(lift.key() + ".level")) {
-      case "BEGINNER" -> Level.BEGINNER;
-      case "ADVANCED" -> Level.ADVANCED;
-      default -> Level.INTERMEDIATE;
-    };
+  /** Reads a lift's numbers into its row. */
+  void numbers(Lift lift, LiftNumbers own) {
+    String key = lift.key();
+    own.decide(typed.choice(key + ".level", Level.class).orElse(Level.INTERMEDIATE),
+        Optional.of(typed.text(key + ".basis")).flatMap(Basis::ofKey).filter(b -> b != Basis.TODAY).orElse(Basis.ESTIMATED));
+    Integer percent = typed.whole(key + ".training", "The training max in % of the estimated max", 50, 95);
+    own.trainAt(percent == null ? LiftNumbers.DEFAULT_TRAINING_PERCENT : percent);
+    Mass known = own.estimate(unit(), today) == null ? own.tested() : own.estimate(unit(), today).max();
+    Mass tested = typed.mass(key + ".tested", shownUnit());
+    LocalDate on = typed.past(key + ".testedOn", today);
+    if (tested != null && typed.empty(key + ".testedOn")) {
+      typed.wrong(key + ".testedOn", "Write the day it was tested, too.");
+    }
+    if (tested != null && known != null) {
+      EntryDoubt.unit(tested, known).ifPresent(question -> typed.doubt(key + ".tested", question));
+    }
+    Mass goal = typed.mass(key + ".goal", shownUnit());
+    LocalDate by = typed.day(key + ".goalOn", today);
+    if (goal != null && known != null) {
+      EntryDoubt.unit(goal, known).ifPresent(question -> typed.doubt(key + ".goal", question));
+    }
+    if (typed.fine()) {
+      own.test(tested, on);
+      own.aim(goal, by);
+    }
   }
 
-  Basis basis(Lift lift) {
-    return Optional.of(text(lift.key() + ".basis")).flatMap(Basis::ofKey).filter(b -> b != Basis.TODAY)
-        .orElse(Basis.ESTIMATED);
-  }
+  /** A lift with its first number: a tested max, or a set and how hard it was. */
+  record First(Lift lift, Entry entry) {}
 
-  /** Reads a tested max and its date together. */
-  void tested(Lift lift, BiConsumer<@Nullable Mass, @Nullable LocalDate> into) {
-    String field = lift.key() + ".tested";
-    Mass max = mass(field, field);
-    LocalDate on = day(lift.key() + ".testedOn", field);
-    if (max != null && on == null && !errors.containsKey(field)) {
-      errors.put(field, "Write the day it was tested, too.");
+  /** The first numbers of a new lifter: rows 1 to 3, those without a load left out. */
+  List<First> firsts(Catalogue lifts) {
+    List<First> firsts = new java.util.ArrayList<>();
+    Map<Movement, Mass> maxes = new EnumMap<>(Movement.class);
+    Map<Movement, String> fields = new EnumMap<>(Movement.class);
+    Set<Lift> seen = new LinkedHashSet<>();
+    for (int row = 1; row <= 3; row++) {
+      Optional<Lift> lift = lifts.ofKey(typed.text("lift." + row));
+      EntryReader reader = new EntryReader(typed, "." + row, unit(), today);
+      Entry entry = reader.read();
+      if (lift.isEmpty() && reader.anything()) {
+        typed.wrong("lift." + row, "Choose the lift.");
+      } else if (lift.isPresent() && entry != null) {
+        if (!seen.add(lift.get())) {
+          typed.wrong("lift." + row, "This lift stands above already.");
+        }
+        firsts.add(new First(lift.get(), entry));
+        if (lift.get().powerlift()) {
+          maxes.put(lift.get().movement(), entry.max());
+          fields.put(lift.get().movement(), "load." + row);
+        }
+      }
     }
-    if (on != null && on.isAfter(today)) {
-      errors.put(field, "A test lies in the past: the day was " + on + ".");
-    }
-    into.accept(max, on);
-  }
-
-  /** Reads a goal and its date; the date may be left out. */
-  void goal(Lift lift, BiConsumer<@Nullable Mass, @Nullable LocalDate> into) {
-    String field = lift.key() + ".goal";
-    into.accept(mass(field, field), day(lift.key() + ".goalOn", field));
-  }
-
-  private @Nullable Mass mass(String field, String errorField) {
-    String text = text(field).replace(',', '.');
-    if (text.isEmpty()) {
-      return null;
-    }
-    if (!text.matches("\\d{1,4}(\\.\\d{1,3})?")) {
-      errors.put(errorField, "Write the mass as a number in " + shownUnit() + ", such as 142.5.");
-      return null;
-    }
-    Mass mass = Mass.of(new BigDecimal(text), shownUnit());
-    if (mass.isZero() || mass.compareTo(MOST_LOAD) > 0) {
-      errors.put(errorField, "The mass must be over 0 and at most 1000 kg but was " + mass.text() + ".");
-      return null;
-    }
-    return mass;
-  }
-
-  private @Nullable LocalDate day(String field, String errorField) {
-    String text = text(field);
-    try {
-      return text.isEmpty() ? null : LocalDate.parse(text);
-    } catch (DateTimeParseException notADay) {
-      errors.put(errorField, "Write the day as year-month-day, such as " + today + ".");
-      return null;
-    }
+    EntryDoubt.among(maxes).forEach((movement, question) -> typed.doubt(fields.get(movement), question));
+    return firsts;
   }
 }

@@ -1,68 +1,214 @@
 package org.yarbel.web.lifter;
 
+import java.io.Serializable;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.LevelSuggestion;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.notation.Basis;
+import org.yarbel.core.track.MaxTracker;
+import org.yarbel.web.form.Typed;
 
 /**
- * A lifter as the form shows them: every field as text, by its name, with what is wrong beside it.
+ * A lifter as the page shows them: every field as text, by its name, with what is wrong beside it.
  *
- * @param id 0 for a new one
+ * @param asked what to send along so that a doubted field is taken the next time
+ * @param adds what is not written down yet, and what it would add
  * @param message above the form; null for none
+ * @param undo how to put back what was taken out; null for nothing to undo
  */
-record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors, List<LiftView> lifts,
-    @Nullable String email, @Nullable String message) {
-  private static final long OLD_TEST_WEEKS = 12;
+record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
+    Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, List<ComplaintView> complaints, List<RowView> told,
+    List<String> adds, @Nullable String email, @Nullable String message, @Nullable Undo undo) {
+  static final int OLD_TEST_WEEKS = 12;
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
-  /** One lift's row: its fields are in {@link LifterView#fields()}; the tracked numbers only show. */
-  record LiftView(String key, String name, @Nullable String estimate, @Nullable String training, @Nullable String age) {}
+  /**
+   * One lift's numbers that only show; its fields are in {@link LifterView#fields()}.
+   *
+   * @param source where the estimate comes from, and how old it is
+   * @param suggestion the level that load over body mass suggests, when it is another than the claimed one
+   */
+  record LiftView(String key, String name, @Nullable String estimate, @Nullable String source, @Nullable String training,
+      @Nullable String tested, boolean old, @Nullable String suggestion, boolean differs, List<String> learned) {}
 
-  static LifterView blank(MassUnit unit, long placeId) {
-    Map<String, String> fields = new HashMap<>(Map.of("unit", unit.name(), "place", Long.toString(placeId)));
-    for (Lift lift : Lift.contestLifts()) {
-      fields.put(lift.key() + ".level", Level.INTERMEDIATE.name());
-      fields.put(lift.key() + ".basis", Basis.ESTIMATED.key());
+  /** A body mass, or a told set. */
+  record RowView(long id, String text, String day) {}
+
+  /** Where it hurts. */
+  record ComplaintView(long id, String place, String since, @Nullable String score, String aggravates, boolean over) {}
+
+  /** A form that puts something back. */
+  record Undo(String action, Map<String, String> fields) implements Serializable {}
+
+  static LifterView of(LifterService.Known known, @Nullable String email, LocalDate today) {
+    Lifter lifter = known.lifter();
+    MassUnit unit = lifter.unit();
+    Map<String, String> fields = fields(known, unit);
+    List<LiftView> lifts = new ArrayList<>();
+    Map<String, LiftNumbers> own = new HashMap<>();
+    known.numbers().forEach(numbers -> own.put(numbers.lift(), numbers));
+    for (Lift lift : known.lifts().all()) {
+      LiftNumbers numbers = own.get(lift.key());
+      if (numbers != null || lift.powerlift()) {
+        fields.put(lift.key() + ".level", (numbers == null ? Level.INTERMEDIATE : numbers.level()).name());
+        lifts.add(lift(lift, numbers, known, today));
+      }
     }
-    return new LifterView(0, 0, "", fields, Map.of(), lifts(Map.of(), unit, LocalDate.EPOCH), null, null);
+    return new LifterView(lifter.id(), lifter.version(), lifter.name(), fields, Map.of(), Map.of(), lifts,
+        known.weighIns().stream().map(w -> new RowView(w.id(), shown(w.mass(), lifter), DAY.format(w.day()))).toList(),
+        known.complaints().stream().map(LifterView::complaint).toList(),
+        known.told().stream().map(t -> new RowView(t.id(), told(t, known.lifts()), DAY.format(t.set().date()))).toList(),
+        adds(known), email, null, null);
   }
 
-  static LifterView of(LifterService.Known known, @Nullable String email, LocalDate today, @Nullable String message) {
+  private static Map<String, String> fields(LifterService.Known known, MassUnit unit) {
     Lifter lifter = known.lifter();
     Map<String, String> fields = new HashMap<>();
     fields.put("name", lifter.name());
-    fields.put("unit", lifter.unit().name());
-    fields.put("shownUnit", lifter.unit().name());
+    fields.put("unit", unit.name());
+    fields.put("shownUnit", unit.name());
+    fields.put("bothUnits", lifter.bothUnits() ? "yes" : "");
     fields.put("place", Long.toString(lifter.placeId()));
-    fields.put("sex", lifter.sex() == null ? "" : lifter.sex());
+    known.furtherPlaces().forEach(id -> fields.put("also." + id, "yes"));
+    fields.put("sex", lifter.sex() == null ? "" : lifter.sex().name());
     fields.put("birthYear", lifter.birthYear() == null ? "" : lifter.birthYear().toString());
-    fields.put("bodyMass", number(lifter.bodyMass(), lifter.unit()));
-    fields.put("note", lifter.note());
-    Map<String, LiftNumbers> own = new HashMap<>();
-    for (LiftNumbers numbers : known.numbers()) {
-      own.put(numbers.lift(), numbers);
-      fields.put(numbers.lift() + ".level", numbers.level().name());
-      fields.put(numbers.lift() + ".basis", numbers.basis().key());
-      fields.put(numbers.lift() + ".tested", number(numbers.tested(), lifter.unit()));
-      fields.put(numbers.lift() + ".testedOn", day(numbers.testedOn()));
-      fields.put(numbers.lift() + ".goal", number(numbers.goal(), lifter.unit()));
-      fields.put(numbers.lift() + ".goalOn", day(numbers.goalOn()));
+    fields.put("height", lifter.heightMm() == null ? "" : plain(lifter.heightMm() / 10.0));
+    fields.put("since", day(lifter.trainingSince()));
+    fields.put("workLoad", lifter.workLoad() == null ? "" : lifter.workLoad().name());
+    fields.put("diet", lifter.diet() == null ? "" : lifter.diet().name());
+    for (DayOfWeek day : lifter.daysFree()) {
+      fields.put("free." + day, "yes");
     }
-    return new LifterView(lifter.id(), lifter.version(), lifter.name(), fields, Map.of(), lifts(own, lifter.unit(), today), email, message);
+    lifter.gear().forEach(gear -> fields.put("gear." + gear, "yes"));
+    Mass jump = lifter.ramp().jump();
+    fields.put("ramp", jump == null ? "" : "even");
+    fields.put("jump", number(jump, unit));
+    fields.put("note", lifter.note());
+    for (LiftNumbers numbers : known.numbers()) {
+      String key = numbers.lift();
+      fields.put(key + ".basis", numbers.basis().key());
+      fields.put(key + ".training", Integer.toString(numbers.trainingPercent()));
+      fields.put(key + ".tested", number(numbers.tested(), unit));
+      fields.put(key + ".testedOn", day(numbers.testedOn()));
+      fields.put(key + ".goal", number(numbers.goal(), unit));
+      fields.put(key + ".goalOn", day(numbers.goalOn()));
+    }
+    return fields;
+  }
+
+  private static LiftView lift(Lift lift, @Nullable LiftNumbers numbers, LifterService.Known known, LocalDate today) {
+    Lifter lifter = known.lifter();
+    if (numbers == null) {
+      return new LiftView(lift.key(), lift.name(), null, null, null, null, false, null, false, List.of());
+    }
+    MaxTracker.Estimate estimate = numbers.estimate(lifter.unit(), today);
+    Mass training = numbers.numbers(lifter.unit(), today).training();
+    LocalDate tested = numbers.testedOn();
+    boolean old = tested != null && tested.isBefore(today.minusWeeks(OLD_TEST_WEEKS));
+    Optional<Level> suggested = estimate == null || lifter.sex() == null || known.bodyMass() == null ? Optional.empty()
+        : LevelSuggestion.of(lift, lifter.sex(), estimate.max(), known.bodyMass(), lifter.trainingSince(), today);
+    return new LiftView(lift.key(), lift.name(),
+        estimate == null ? null : estimate.max().amountIn(lifter.unit(), 1).toPlainString() + " ± "
+            + estimate.sd().amountIn(lifter.unit(), 1).toPlainString() + other(estimate.max(), lifter),
+        source(numbers, lifter.unit(), today), training == null ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
+        tested == null ? null : ago(tested, today) + (old ? ", old: test again or trust the estimate" : ""), old,
+        suggested.map(Level::word).orElse(null), suggested.filter(level -> level != numbers.level()).isPresent(),
+        learned(lift, numbers, known.lifts()));
+  }
+
+  private static @Nullable String source(LiftNumbers numbers, MassUnit unit, LocalDate today) {
+    LocalDate on = numbers.estimateOn();
+    if (on == null) {
+      return null;
+    }
+    boolean fromTest = on.equals(numbers.testedOn());
+    String from = fromTest ? "from the test, " + ago(on, today) : "from the log, last " + ago(on, today);
+    boolean layoff = numbers.standing(unit).filter(standing -> standing.layoffOn(today)).isPresent();
+    return layoff ? from + "; falling, as the lift rests. First week back: RPE 7 at most" : from;
+  }
+
+  private static List<String> learned(Lift lift, LiftNumbers numbers, Catalogue lifts) {
+    List<String> learned = new ArrayList<>();
+    Lift.Ratio ratio = numbers.ratio() != null ? numbers.ratio() : lift.ratio();
+    if (ratio != null) {
+      learned.add(plain(ratio.percent()) + " ± " + plain(ratio.sd()) + " % of the "
+          + lifts.parent(lift).orElseThrow().name().toLowerCase(Locale.ROOT)
+          + (numbers.ratio() == null ? ", our default" : ", learned from " + numbers.ratioExposures() + (numbers.ratioExposures() == 1 ? " day" : " days")));
+    }
+    if (numbers.chart().stretch() != 1) {
+      learned.add("own effort chart, reps ×" + Math.round(100 * numbers.chart().stretch()) / 100.0 + ", from "
+          + numbers.chartSets() + " sets to failure");
+    }
+    Double bias = numbers.ratingBias();
+    if (bias != null) {
+      String off = Math.abs(bias) < 0.05 ? "on the mark" : plain(Math.abs(bias)) + " reps too " + (bias > 0 ? "easy" : "hard");
+      learned.add("ratings " + off + " (" + numbers.ratingPairs() + " pairs with sets to failure)");
+    }
+    return learned;
+  }
+
+  private static String told(LifterService.Told told, Catalogue lifts) {
+    String name = lifts.ofKey(told.lift()).map(Lift::name).orElse(told.lift());
+    String how = told.set().rpe() == null ? " to failure" : " @" + told.set().rpe();
+    return name + " " + told.set().load().text() + " × " + told.set().reps() + how;
+  }
+
+  private static ComplaintView complaint(Complaint c) {
+    return new ComplaintView(c.id(), c.place(), DAY.format(c.since()), c.score() == null ? null : c.score().toString(),
+        c.aggravates(), c.overOn() != null);
+  }
+
+  private static List<String> adds(LifterService.Known known) {
+    Lifter lifter = known.lifter();
+    List<String> adds = new ArrayList<>();
+    if (lifter.sex() == null || known.bodyMass() == null) {
+      adds.add("Sex and body mass: points, body-mass loads, and a suggested level beside yours.");
+    }
+    if (lifter.trainingSince() == null) {
+      adds.add("Training since: in the first year nobody is suggested as advanced.");
+    }
+    if (lifter.birthYear() == null) {
+      adds.add("Birth year: age classes, and how long recovery takes.");
+    }
+    if (lifter.workLoad() == null || lifter.diet() == null) {
+      adds.add("Work and diet: how often a deload is due.");
+    }
+    if (lifter.gear().isEmpty()) {
+      adds.add("Normal gear: a set without it is then no true witness of the max.");
+    }
+    if (known.numbers().isEmpty()) {
+      adds.add("One recent set or tested max of a lift: loads from percentages and RPE.");
+    }
+    return adds;
   }
 
   /** The same with what was typed and what is wrong with it. */
-  LifterView typed(Map<String, String> typed, Map<String, String> wrong, @Nullable String said) {
+  LifterView typed(Typed typed, @Nullable String said) {
     Map<String, String> all = new HashMap<>(fields);
-    all.putAll(typed);
-    return new LifterView(id, version, name, all, wrong, lifts, email, said);
+    if (typed.has("version")) {
+      // an unticked box is not sent: what was ticked before is not what was typed
+      all.keySet().removeIf(field -> field.startsWith("free.") || field.startsWith("gear.") || field.startsWith("also.")
+          || field.equals("bothUnits"));
+    }
+    all.putAll(typed.fields());
+    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, complaints, told, adds, email, said, undo);
+  }
+
+  LifterView saying(@Nullable String said, @Nullable Undo again) {
+    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, complaints, told, adds, email, said, again);
   }
 
   public String field(String name) {
@@ -73,32 +219,23 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return errors.get(name);
   }
 
-  private static List<LiftView> lifts(Map<String, LiftNumbers> own, MassUnit unit, LocalDate today) {
-    List<LiftView> views = new ArrayList<>();
-    for (Lift lift : Lift.catalogue()) {
-      LiftNumbers numbers = own.get(lift.key());
-      if (numbers != null || lift.contest()) {
-        views.add(new LiftView(lift.key(), lift.name(), estimate(numbers, unit), training(numbers, unit), age(numbers, today)));
-      }
-    }
-    return views;
+  private static String shown(Mass mass, Lifter lifter) {
+    return mass.shownIn(lifter.unit()).text() + other(mass, lifter);
   }
 
-  private static @Nullable String estimate(@Nullable LiftNumbers numbers, MassUnit unit) {
-    Mass estimate = numbers == null ? null : numbers.estimate(unit);
-    Mass sd = numbers == null ? null : numbers.sd(unit);
-    return estimate == null || sd == null ? null
-        : estimate.amountIn(unit, 1).toPlainString() + " ± " + sd.amountIn(unit, 1).toPlainString();
+  private static String other(Mass mass, Lifter lifter) {
+    MassUnit other = lifter.unit() == MassUnit.KG ? MassUnit.LB : MassUnit.KG;
+    return lifter.bothUnits() ? " (" + mass.amountIn(other, 0).toPlainString() + " " + other + ")" : "";
   }
 
-  private static @Nullable String training(@Nullable LiftNumbers numbers, MassUnit unit) {
-    Mass training = numbers == null ? null : numbers.numbers(unit).training();
-    return training == null ? null : training.amountIn(unit, 1).toPlainString();
+  private static String ago(LocalDate day, LocalDate today) {
+    long weeks = ChronoUnit.WEEKS.between(day, today);
+    String date = DAY.format(day);
+    return weeks < 1 ? date : date + ", " + weeks + (weeks == 1 ? " week" : " weeks") + " ago";
   }
 
-  private static @Nullable String age(@Nullable LiftNumbers numbers, LocalDate today) {
-    LocalDate on = numbers == null ? null : numbers.testedOn();
-    return on != null && on.isBefore(today.minusWeeks(OLD_TEST_WEEKS)) ? "over 12 weeks old" : null;
+  private static String plain(double value) {
+    return java.math.BigDecimal.valueOf(Math.round(value * 10) / 10.0).stripTrailingZeros().toPlainString();
   }
 
   private static String number(@Nullable Mass mass, MassUnit unit) {

@@ -1,5 +1,7 @@
 /**
- * The Lifter: body, place, numbers per lift, and the sign-in of a lifter.
+ * The Lifter: taking somebody on, body, life, pain, gear, places, numbers per lift with their sources and ages, and the
+ * sign-in of a lifter. {@link org.yarbel.web.lifter.LifterService} writes; the log's package keeps the tracked numbers
+ * through {@link org.yarbel.web.lifter.LifterService.LiftTracker}.
  */
 @NullMarked
 package org.yarbel.web.lifter;

@@ -27,6 +27,10 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift order by l.day, l.id")
   List<LoggedSetRow> ofLift(long lifterId, String lift);
 
+  /** Sets that were told, not lifted from a card; the newest first. */
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.sessionId is null order by l.day desc, l.id desc")
+  List<LoggedSetRow> told(long lifterId, Limit limit);
+
   /** A page of one lift's sets before a day, newest first. */
   @Query("""
       select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day < :before

@@ -21,8 +21,8 @@ import org.yarbel.web.club.ClubRow;
 @Table(name = "logged_set")
 public class LoggedSetRow extends ClubRow {
   private long lifterId;
-  private long sessionId;
-  private long slotId;
+  private @Nullable Long sessionId;
+  private @Nullable Long slotId;
   private int issueNumber;
   private int part;
   private int setNumber;
@@ -56,6 +56,24 @@ public class LoggedSetRow extends ClubRow {
     this.day = day;
   }
 
+  /** A set from before, as somebody tells it. */
+  public static LoggedSetRow told(long lifterId, String lift, Observation set, Instant at) {
+    LoggedSetRow row = new LoggedSetRow();
+    row.lifterId = lifterId;
+    row.lift = lift;
+    row.day = set.date();
+    row.part = 1;
+    row.setNumber = 1;
+    row.loadNg = set.load().nanograms();
+    row.unit = set.load().unit();
+    row.reps = set.reps();
+    row.rpeHalves = set.rpe() == null ? null : set.rpe().halves();
+    row.toFailure = set.toFailure();
+    row.entryKey = UUID.randomUUID();
+    row.loggedAt = at;
+    return row;
+  }
+
   /** Writes down what was done, and what had been asked on the card it was lifted from. */
   public void write(Entry entry, boolean failed, @Nullable Mass asked, @Nullable Integer reppedAsked, Instant at) {
     this.issueNumber = entry.issue();
@@ -75,16 +93,19 @@ public class LoggedSetRow extends ClubRow {
     return lifterId;
   }
 
-  public long sessionId() {
-    return sessionId;
-  }
 
   public String lift() {
     return lift;
   }
 
+  /** The line it was lifted from; 0 for a set that was told. */
   public long slotId() {
-    return slotId;
+    return slotId == null ? 0 : slotId;
+  }
+
+  /** Whether it was told from before, not lifted from a card. */
+  public boolean told() {
+    return sessionId == null;
   }
 
   public LocalDate day() {
@@ -135,7 +156,7 @@ public class LoggedSetRow extends ClubRow {
 
   /** In words: {@code 182.5 kg × 1 @8}, or what was missed. */
   public String words() {
-    String rated = rpeHalves == null ? "" : " @" + rpe();
+    String rated = rpeHalves == null ? toFailure ? " to failure" : "" : " @" + rpe();
     return reps == 0 ? load().text() + ", no rep made" : load().text() + " × " + reps + rated;
   }
 }

@@ -1,29 +1,53 @@
 package org.yarbel.web.log;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.effort.PersonalChart;
+import org.yarbel.core.effort.RepMaxCurve;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
+import org.yarbel.core.track.RatingBias;
+import org.yarbel.core.track.VariationRatio;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterService;
+import org.yarbel.web.problem.NotFound;
 
-/** Runs the tracker over the log of a lift and keeps what it says. */
+/** Runs the tracker over the log of a lift and keeps what it says, with what else the log teaches. */
 @Service
 public class Tracking implements LifterService.LiftTracker {
+  /** A set of so few reps to failure says the max well enough to fit a chart by. */
+  private static final double TELLING_REPS_TO_FAILURE = 3;
+
+  private static final Limit SHOWN = Limit.of(20);
+
   private final LoggedSetRepository sets;
   private final LiftNumbersRepository numbers;
   private final TrackedPointRepository points;
+  private final Lifts lifts;
+  private final ClubClock clock;
 
-  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points) {
+  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts, ClubClock clock) {
     this.sets = sets;
     this.numbers = numbers;
     this.points = points;
+    this.lifts = lifts;
+    this.clock = clock;
   }
 
   /** Re-runs one lift from the start. A lift that had no numbers yet gets them with its first observation. */
@@ -33,11 +57,64 @@ public class Tracking implements LifterService.LiftTracker {
     List<Observation> log = sets.ofLift(lifter.id(), lift).stream().map(LoggedSetRow::observation).toList();
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
-    MaxTracker.Track track = new MaxTracker(own.level(), own.testedForTracking()).run(log, lifter.unit());
-    LocalDate newest = log.isEmpty() ? own.testedOn() : log.get(log.size() - 1).date();
-    own.track(track.now(), newest);
+    MaxTracker.Track track = track(own, log, lifter.unit());
+    own.track(track.standing());
+    own.learn(chart(log, own, lifter.unit()), RatingBias.of(log));
     numbers.save(own);
     keep(lifter.id(), lift, track.points());
+    learnRatios(lifter, lift, own, track.points());
+  }
+
+  /** Notes a set from before and lets the tracked max follow. */
+  @Override
+  @Transactional
+  public void tell(Lifter lifter, String lift, Observation set) {
+    sets.saveAndFlush(LoggedSetRow.told(lifter.id(), lift, set, clock.now()));
+    rerun(lifter, lift);
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public List<LifterService.Told> told(long lifterId) {
+    return sets.told(lifterId, SHOWN).stream().map(Tracking::told).toList();
+  }
+
+  @Override
+  @Transactional
+  public LifterService.Told untell(Lifter lifter, long setId) {
+    LoggedSetRow row = sets.findById(setId).filter(set -> set.lifterId() == lifter.id() && set.told()).orElseThrow(NotFound::new);
+    sets.delete(row);
+    sets.flush();
+    rerun(lifter, row.lift());
+    return told(row);
+  }
+
+  private static LifterService.Told told(LoggedSetRow row) {
+    return new LifterService.Told(row.id(), row.lift(), row.observation());
+  }
+
+  private static MaxTracker.Track track(LiftNumbers own, List<Observation> log, MassUnit unit) {
+    return new MaxTracker(own.level(), own.testedForTracking()).run(log, unit);
+  }
+
+  // The max behind each set to failure: tracked that morning from telling sets alone, or tested.
+  private static PersonalChart chart(List<Observation> log, LiftNumbers own, MassUnit unit) {
+    List<Observation> failures = log.stream().filter(Observation::toFailure).toList();
+    List<PersonalChart.ToFailure> fitted = new ArrayList<>();
+    if (!failures.isEmpty()) {
+      List<Observation> telling = log.stream()
+          .filter(o -> o.repsToFailure().isPresent() && o.repsToFailure().getAsDouble() <= TELLING_REPS_TO_FAILURE).toList();
+      for (Observation failure : failures) {
+        List<Observation> before = telling.stream().filter(o -> o.date().isBefore(failure.date())).toList();
+        MaxTracker.Tested tested = own.testedForTracking();
+        boolean known = tested != null && !tested.date().isAfter(failure.date());
+        MaxTracker.Estimate max = new MaxTracker(own.level(), known ? tested : null).run(before, failure.date(), unit).now();
+        if (max != null) {
+          fitted.add(new PersonalChart.ToFailure(failure.load(), failure.reps(), max.max()));
+        }
+      }
+    }
+    return PersonalChart.fit(RepMaxCurve.HOUSE, fitted);
   }
 
   private void keep(long lifterId, String lift, List<MaxTracker.Point> track) {
@@ -52,5 +129,49 @@ public class Tracking implements LifterService.LiftTracker {
       }
     }
     points.deleteAll(stored.values());
+  }
+
+  /** The ratio of this lift to its parent, and those of the lifter's variations of it. */
+  private void learnRatios(Lifter lifter, String key, LiftNumbers own, List<MaxTracker.Point> track) {
+    Catalogue catalogue = lifts.catalogue();
+    Optional<Lift> lift = catalogue.ofKey(key);
+    if (lift.isEmpty()) {
+      return;
+    }
+    if (lift.get().ratio() != null && !track.isEmpty()) {
+      catalogue.parent(lift.get()).ifPresent(parent -> learn(lifter, own, lift.get(), track,
+          points.findByLifterIdAndLiftOrderByDay(lifter.id(), parent.key())));
+    }
+    List<TrackedPoint> mine = points.findByLifterIdAndLiftOrderByDay(lifter.id(), key);
+    for (Lift child : catalogue.children(lift.get())) {
+      if (child.ratio() != null) {
+        numbers.findByLifterIdAndLift(lifter.id(), child.key()).ifPresent(theirs -> {
+          List<Observation> log = sets.ofLift(lifter.id(), child.key()).stream().map(LoggedSetRow::observation).toList();
+          learn(lifter, theirs, child, track(theirs, log, lifter.unit()).points(), mine);
+        });
+      }
+    }
+  }
+
+  private void learn(Lifter lifter, LiftNumbers own, Lift lift, List<MaxTracker.Point> track, List<TrackedPoint> parent) {
+    List<VariationRatio.Exposure> exposures = new ArrayList<>();
+    for (MaxTracker.Point point : track) {
+      TrackedPoint known = lastBefore(parent, point.date());
+      Mass max = known == null ? null : known.estimate(lifter.unit());
+      Mass sd = known == null ? null : known.sd(lifter.unit());
+      if (max != null && sd != null) {
+        exposures.add(new VariationRatio.Exposure(point.date(), point.raw().ratioTo(max), point.spread(), 100 * sd.ratioTo(max)));
+      }
+    }
+    own.learn(VariationRatio.learn(java.util.Objects.requireNonNull(lift.ratio()), exposures, null));
+    numbers.save(own);
+  }
+
+  private static @Nullable TrackedPoint lastBefore(List<TrackedPoint> points, LocalDate day) {
+    TrackedPoint last = null;
+    for (TrackedPoint point : points) {
+      last = point.day().isAfter(day) ? last : point;
+    }
+    return last;
   }
 }

@@ -1,53 +1,82 @@
 package org.yarbel.web.plan;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.yarbel.core.card.MaxNumbers;
-import org.yarbel.core.kit.Kit;
-import org.yarbel.core.notation.Basis;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.WeighIn;
+import org.yarbel.web.lifter.WeighInRepository;
 
-/** Gathers what lifters' lines are worked out with, in three queries however many lifters there are. */
+/** Gathers what lifters' lines are worked out with, in a fixed number of queries however many lifters there are. */
 @Service
 public class LifterContexts {
   private final LiftNumbersRepository numbers;
+  private final WeighInRepository weighIns;
   private final Places places;
+  private final Lifts lifts;
+  private final ClubClock clock;
 
-  LifterContexts(LiftNumbersRepository numbers, Places places) {
+  LifterContexts(LiftNumbersRepository numbers, WeighInRepository weighIns, Places places, Lifts lifts, ClubClock clock) {
     this.numbers = numbers;
+    this.weighIns = weighIns;
     this.places = places;
+    this.lifts = lifts;
+    this.clock = clock;
   }
 
-  /** The context of one lifter. */
+  /** The context of one lifter in a place; null for the one they train in first. */
   @Transactional(readOnly = true)
-  public LifterContext of(Lifter lifter) {
-    return of(List.of(lifter)).get(lifter.id());
+  public LifterContext of(Lifter lifter, @Nullable Long placeId) {
+    return of(List.of(lifter), placeId == null ? Map.of() : Map.of(lifter.id(), placeId)).get(lifter.id());
   }
 
-  /** The contexts of lifters, by their id. */
+  /**
+   * The contexts of lifters, by their id.
+   *
+   * @param elsewhere the place of those who do not train in the one they train in first
+   */
   @Transactional(readOnly = true)
-  public Map<Long, LifterContext> of(Collection<Lifter> lifters) {
-    Map<Long, Kit> kits = places.kits(lifters.stream().map(Lifter::placeId).collect(Collectors.toSet()));
-    Map<Long, List<LiftNumbers>> byLifter = numbers.findByLifterIdIn(lifters.stream().map(Lifter::id).toList()).stream()
-        .collect(Collectors.groupingBy(LiftNumbers::lifterId));
+  public Map<Long, LifterContext> of(Collection<Lifter> lifters, Map<Long, Long> elsewhere) {
+    Set<Long> placeIds = new HashSet<>(elsewhere.values());
+    lifters.forEach(lifter -> placeIds.add(lifter.placeId()));
+    Map<Long, PlaceKit> kits = places.kits(placeIds);
+    Catalogue catalogue = lifts.catalogue();
+    List<Long> ids = lifters.stream().map(Lifter::id).toList();
+    Map<Long, List<LiftNumbers>> byLifter =
+        numbers.findByLifterIdIn(ids).stream().collect(Collectors.groupingBy(LiftNumbers::lifterId));
+    Map<Long, Mass> bodies = weighIns.newest(ids).stream().collect(Collectors.toMap(WeighIn::lifterId, WeighIn::mass));
+    LocalDate today = clock.today();
     Map<Long, LifterContext> contexts = new HashMap<>();
     for (Lifter lifter : lifters) {
-      List<LiftNumbers> own = byLifter.getOrDefault(lifter.id(), List.of());
-      Map<String, MaxNumbers> maxes =
-          own.stream().collect(Collectors.toMap(LiftNumbers::lift, n -> n.numbers(lifter.unit())));
-      Map<String, Basis> bases = own.stream().collect(Collectors.toMap(LiftNumbers::lift, LiftNumbers::basis));
-      Kit kit = kits.get(lifter.placeId());
-      contexts.put(lifter.id(),
-          new LifterContext(lifter.unit(), lifter.bodyMass(), maxes, bases, kit, places.loadables(kit)));
+      MassUnit unit = lifter.unit();
+      Map<String, LifterContext.Known> known = new HashMap<>();
+      byLifter.getOrDefault(lifter.id(), List.of()).forEach(own -> known.put(own.lift(), known(own, unit, today)));
+      PlaceKit kit = kits.get(elsewhere.getOrDefault(lifter.id(), lifter.placeId()));
+      contexts.put(lifter.id(), new LifterContext(unit, bodies.get(lifter.id()), known, lifter.ramp(), catalogue,
+          LifterContext.Loads.of(kit, catalogue, unit, places)));
     }
     return contexts;
+  }
+
+  /** What a stored row knows, as of a day. */
+  public static LifterContext.Known known(LiftNumbers own, MassUnit unit, LocalDate today) {
+    return new LifterContext.Known(own.numbers(unit, today), own.basis(), own.ratio(), own.chart());
   }
 }

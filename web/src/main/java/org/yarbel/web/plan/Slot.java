@@ -4,7 +4,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
-import org.yarbel.core.lift.Lift;
 import org.yarbel.web.club.ClubRow;
 
 /** One line of work in a session: the plan as it is typed. Its loads are derived whenever they are shown. */
@@ -22,7 +21,7 @@ public class Slot extends ClubRow {
 
   protected Slot() {}
 
-  public Slot(long sessionId, int position, SlotKind kind, Lift lift, String work) {
+  public Slot(long sessionId, int position, SlotKind kind, String lift, String work) {
     this.sessionId = sessionId;
     this.position = position;
     write(kind, lift, work);
@@ -40,8 +39,9 @@ public class Slot extends ClubRow {
     return kind;
   }
 
-  public Lift lift() {
-    return Lift.ofKey(lift).orElseThrow();
+  /** The key of the lift. */
+  public String lift() {
+    return lift;
   }
 
   /** The line, in normal form. */
@@ -54,9 +54,9 @@ public class Slot extends ClubRow {
   }
 
   /** Changes what is done here. */
-  public final void write(SlotKind newKind, Lift newLift, String newWork) {
+  public final void write(SlotKind newKind, String newLift, String newWork) {
     this.kind = newKind;
-    this.lift = newLift.key();
+    this.lift = newLift;
     this.work = newWork;
   }
 }

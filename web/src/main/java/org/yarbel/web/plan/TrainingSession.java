@@ -3,6 +3,7 @@ package org.yarbel.web.plan;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.web.club.ClubRow;
 
 /** One lifter's training of one day; its work stands in {@link Slot}s. */
@@ -10,6 +11,7 @@ import org.yarbel.web.club.ClubRow;
 public class TrainingSession extends ClubRow {
   private long lifterId;
   private LocalDate day = LocalDate.EPOCH;
+  private @Nullable Long placeId;
   @Version private int version;
 
   protected TrainingSession() {}
@@ -25,5 +27,15 @@ public class TrainingSession extends ClubRow {
 
   public LocalDate day() {
     return day;
+  }
+
+  /** Where it is not the place the lifter trains in first; else null. */
+  public @Nullable Long placeId() {
+    return placeId;
+  }
+
+  /** Moves it to a place; null for the one the lifter trains in first. */
+  public void moveTo(@Nullable Long place) {
+    this.placeId = place;
   }
 }

@@ -12,7 +12,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.yarbel.core.kit.Kit;
-import org.yarbel.core.lift.Lift;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.board.PlanService;
 import org.yarbel.web.club.CurrentClub;
@@ -35,12 +36,12 @@ class SecurityTest {
     if (other == null) {
       Owner owner = app.bean(Owner.class);
       long clubId = owner.newClubId();
-      owner.create(clubId, "Elsewhere", ZoneOffset.UTC, Kit.standard(MassUnit.KG), "Somebody", "owner@elsewhere.example", "tarnbrook-demo");
+      owner.create(clubId, "Elsewhere", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Somebody", "owner@elsewhere.example", "tarnbrook-demo");
       other = app.bean(CurrentClub.class).within(clubId, () -> {
         Lifter lifter = app.bean(LifterRepository.class)
             .save(new Lifter("Nobody Here", MassUnit.KG, app.bean(Places.class).all().get(0).id()));
         SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("owner@elsewhere.example");
-        app.bean(PlanService.class).add(lifter, TestApp.TODAY, SlotKind.MAIN, Lift.ofKey("squat").orElseThrow(), "5x5 100kg", who);
+        app.bean(PlanService.class).add(lifter, TestApp.TODAY, SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg", who);
         long session = app.bean(TrainingSessionRepository.class).findByLifterIdAndDay(lifter.id(), TestApp.TODAY).orElseThrow().id();
         return new Other(clubId, lifter.id(), session);
       });

@@ -3,12 +3,16 @@ package org.yarbel.web.board;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -16,14 +20,27 @@ import org.yarbel.core.notation.Basis;
 import org.yarbel.web.plan.LifterContext;
 
 class LineViewTest {
-  private static final Kit KIT = Kit.standard(MassUnit.KG);
+  private static final PlaceKit KIT = PlaceKit.of(Kit.standard(MassUnit.KG));
+  private static final Catalogue LIFTS = Catalogue.standard();
+  private static final LifterContext.Loads LOADS = new LifterContext.Loads() {
+    @Override
+    public Optional<PlaceKit.Loaded> of(Lift lift) {
+      return KIT.loaded(lift, LIFTS, MassUnit.KG);
+    }
+
+    @Override
+    public Loadables search(PlaceKit.Loaded loaded) {
+      return loaded.search();
+    }
+  };
   private static final LifterContext CONTEXT = new LifterContext(MassUnit.KG, null,
-      Map.of("squat", new MaxNumbers(null, Mass.of("200", MassUnit.KG), null, null),
-          "deadlift", new MaxNumbers(null, Mass.of("240", MassUnit.KG), null, Mass.of("260", MassUnit.KG))),
-      Map.of("deadlift", Basis.GOAL), KIT, Loadables.of(KIT));
+      Map.of("squat", LifterContext.Known.of(new MaxNumbers(null, Mass.of("200", MassUnit.KG), null, null), Basis.ESTIMATED),
+          "deadlift", LifterContext.Known.of(
+              new MaxNumbers(null, Mass.of("240", MassUnit.KG), null, Mass.of("260", MassUnit.KG)), Basis.GOAL)),
+      RampStyle.SHRINKING, LIFTS, LOADS);
 
   private static LineView line(String lift, String work) {
-    return LineView.of(CONTEXT, Lift.ofKey(lift).orElseThrow(), work);
+    return LineView.of(CONTEXT, CONTEXT.lift(lift), work);
   }
 
   @ParameterizedTest
@@ -38,6 +55,9 @@ class LineViewTest {
     "deadlift | 1x2 90% est | 215", // 216
     "squat | 1x5 60% of deadlift | 145", // 144
     "back-extension | 3x12 20kg | 20 ×3", // goes on no bar: as written
+    "paused-squat | 1x3 75% | 137.5", // of 92 % of the squat: 138
+    "zercher-squat | 1x3 75% | 110", // of 90 % of 82 % of the squat: 110.7
+    "squat | 1x3 50% of front-squat | 82.5", // 82
   })
   void saysWhatALineComesTo(String lift, String work, String loads) {
     assertThat(String.join(" · ", line(lift, work).loads())).isEqualTo(loads);
@@ -58,6 +78,14 @@ class LineViewTest {
     assertThat(view.problems()).containsExactly(
         "The estimated max is not known: write it down, or name another (tested, est, tm, goal).");
     assertThat(view.marks()).contains(new LineView.Mark("75%", true));
+  }
+
+  @Test
+  void saysWhenANumberComesByARatio() {
+    assertThat(line("paused-squat", "1x3 75%").cautions()).containsExactly(
+        "No number of its own yet: worked out as 92 % (± 5) of the squat. Plan the first exposure @7.");
+    assertThat(line("paused-squat", "1x3 100kg").cautions()).as("a load needs no number").isEmpty();
+    assertThat(line("squat", "1x3 75%").cautions()).isEmpty();
   }
 
   @Test

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.SignedIn;
@@ -22,7 +23,7 @@ import org.yarbel.web.support.TestApp;
 
 @ExtendWith(TestApp.class)
 class PlanServiceTest {
-  private static final Lift SQUAT = Lift.ofKey("squat").orElseThrow();
+  private static final Lift SQUAT = Catalogue.standard().ofKey("squat").orElseThrow();
 
   /** What a test does as the demo's coach, with a day nobody else plans. */
   private record Coach(TestApp app, PlanService plan, SignedIn who, Lifter lifter, LocalDate day) {

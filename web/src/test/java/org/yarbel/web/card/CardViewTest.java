@@ -31,7 +31,7 @@ class CardViewTest {
     coach.get("/lifters/new");
     coach.post("/lifters", Map.of("name", name, "unit", "KG", "place",
         app.jdbc().sql("select min(p.id) from place p join demo_week d on d.club_id = p.club_id").query(String.class).single(),
-        "squat.level", "ADVANCED", "squat.tested", "200", "squat.testedOn", "2026-02-20"));
+        "lift.1", "squat", "load.1", "200", "how.1", "tested", "on.1", "2026-02-20"));
     coach.get("/lifters/" + app.lifter(name) + "/week");
     for (String line : lines) {
       coach.post("/lifters/" + app.lifter(name) + "/days/" + TestApp.TODAY + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", line));

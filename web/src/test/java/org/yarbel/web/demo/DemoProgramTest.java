@@ -7,7 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.yarbel.core.lift.Lift;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.notation.WorkLine;
 
 class DemoProgramTest {
@@ -18,7 +18,7 @@ class DemoProgramTest {
         for (DayOfWeek day : DayOfWeek.values()) {
           for (DemoProgram.Line line : program.plan().on(day, week)) {
             assertThat(WorkLine.parse(line.work()).line().toString()).as("%s, week %s", program.name(), week).isEqualTo(line.work());
-            assertThat(Lift.ofKey(line.lift())).as(line.lift()).isPresent();
+            assertThat(Catalogue.standard().ofKey(line.lift())).as(line.lift()).isPresent();
           }
         }
       }

@@ -36,7 +36,7 @@ class TrackingTest {
       log.flush();
       app.bean(Tracking.class).rerun(corwin, "squat");
       LiftNumbers numbers = app.bean(LiftNumbersRepository.class).findByLifterIdAndLift(corwin.id(), "squat").orElseThrow();
-      assertThat(numbers.estimate(corwin.unit())).as("back to the tested max").satisfies(max -> assertThat(max.hits(numbers.tested())).isTrue());
+      assertThat(numbers.estimate(corwin.unit(), TestApp.TODAY)).as("back to the tested max").satisfies(now -> assertThat(now.max().hits(numbers.tested())).isTrue());
       assertThat(app.bean(TrackedPointRepository.class).findByLifterIdAndLiftOrderByDay(corwin.id(), "squat")).isEmpty();
       status.setRollbackOnly();
     }));

@@ -1,4 +1,4 @@
-package org.yarbel.web.card;
+package org.yarbel.web.club;
 
 import org.springframework.stereotype.Component;
 import org.yarbel.core.mass.Mass;
@@ -12,25 +12,23 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.ser.std.StdSerializer;
 
-/** Writes and reads card documents; a mass is its exact text, such as {@code "182.5 kg"}. */
+/**
+ * Writes and reads what is stored as one document, such as cards and kits; a mass is its exact text, such as
+ * {@code "182.5 kg"}.
+ */
 @Component
-public class CardJson {
+public class CoreJson {
   private final JsonMapper mapper = JsonMapper.builder()
       .addModule(new SimpleModule().addSerializer(new MassWriter()).addDeserializer(Mass.class, new MassReader()))
       .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
       .build();
 
-  String write(CardDocument document) {
+  public String write(Object document) {
     return mapper.writeValueAsString(document);
   }
 
-  CardDocument read(String json) {
-    return mapper.readValue(json, CardDocument.class);
-  }
-
-  /** Anything else a page hands to its script, with masses written the same way. */
-  String writeAny(Object value) {
-    return mapper.writeValueAsString(value);
+  public <T> T read(String json, Class<T> type) {
+    return mapper.readValue(json, type);
   }
 
   private static final class MassWriter extends StdSerializer<Mass> {

@@ -1,0 +1,136 @@
+package org.yarbel.core.kit;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.yarbel.core.mass.Mass;
+
+/**
+ * How to load a bar for one load after another with the fewest plates coming off and going on.
+ *
+ * <p>Plates stand on a sleeve heaviest inside (common practice, no source), so to reach one the lighter ones outside of
+ * it come off first. Of equally few changes it takes fewer plates in all. Each load may take up to
+ * {@value #MORE_PLATES} plates a side more than its fewest.
+ */
+public final class PlateSeries {
+  private static final int MORE_PLATES = 2;
+  private static final int MOST_WAYS = 24;
+
+  private PlateSeries() {}
+
+  /**
+   * The loadings of these loads, in order; a load that does not load gets the nearest that does.
+   *
+   * @param loads as many as a session has
+   */
+  public static List<Loading> of(List<Mass> loads, Loadables loadables) {
+    List<List<Loading>> ways = new ArrayList<>();
+    for (Mass load : loads) {
+      ways.add(ways(loadables.written(load), loadables.kit().everyPlate()));
+    }
+    return loads.isEmpty() ? List.of() : fewestChanges(ways);
+  }
+
+  /** The same steps towards a last loading that stays as it is. */
+  public static List<Loading> upTo(List<Loading> steps, Loading last, Loadables loadables) {
+    List<List<Loading>> ways = new ArrayList<>();
+    for (Loading step : steps) {
+      ways.add(ways(step, loadables.kit().everyPlate()));
+    }
+    ways.add(List.of(last));
+    List<Loading> all = fewestChanges(ways);
+    return all.subList(0, all.size() - 1);
+  }
+
+  /** How many plates come off and go on, on one side, from one loading to the next. */
+  public static int changes(List<Mass> from, List<Mass> to) {
+    int same = 0;
+    while (same < from.size() && same < to.size() && from.get(same).equals(to.get(same))) {
+      same++;
+    }
+    return from.size() + to.size() - 2 * same;
+  }
+
+  /** All changes of a series, the bare bar before it. */
+  public static int changes(List<Loading> series) {
+    int changes = 0;
+    List<Mass> on = List.of();
+    for (Loading loading : series) {
+      changes += changes(on, loading.perSide());
+      on = loading.perSide();
+    }
+    return changes;
+  }
+
+  private static List<Loading> fewestChanges(List<List<Loading>> ways) {
+    int[][] from = new int[ways.size()][];
+    long[] cost = new long[0];
+    for (int step = 0; step < ways.size(); step++) {
+      List<Loading> here = ways.get(step);
+      List<Loading> before = step == 0 ? List.of(new Loading(here.get(0).total(), List.of())) : ways.get(step - 1);
+      long[] known = step == 0 ? new long[1] : cost;
+      cost = new long[here.size()];
+      Arrays.fill(cost, Long.MAX_VALUE);
+      from[step] = new int[here.size()];
+      for (int to = 0; to < here.size(); to++) {
+        List<Mass> side = here.get(to).perSide();
+        for (int i = 0; i < before.size(); i++) {
+          // a change weighs more than all the plates of a series
+          long sum = known[i] + 10_000L * changes(before.get(i).perSide(), side) + side.size();
+          if (sum < cost[to]) {
+            cost[to] = sum;
+            from[step][to] = i;
+          }
+        }
+      }
+    }
+    int at = 0;
+    for (int i = 1; i < cost.length; i++) {
+      at = cost[i] < cost[at] ? i : at;
+    }
+    Loading[] best = new Loading[ways.size()];
+    for (int step = ways.size() - 1; step >= 0; step--) {
+      best[step] = ways.get(step).get(at);
+      at = from[step][at];
+    }
+    return List.of(best);
+  }
+
+  /** The ways to load one total, the fewest plates first in mind; at most a few plates more. */
+  private static List<Loading> ways(Loading fewest, PlateStock stock) {
+    if (fewest.perSide().isEmpty()) {
+      return List.of(fewest);
+    }
+    long side = fewest.perSide().stream().mapToLong(Mass::nanograms).sum();
+    List<List<Mass>> found = new ArrayList<>();
+    search(stock.plates(), 0, side, fewest.perSide().size() + MORE_PLATES, new ArrayList<>(), found);
+    List<Loading> ways = new ArrayList<>();
+    ways.add(fewest);
+    found.stream().filter(plates -> !plates.equals(fewest.perSide()))
+        .sorted(java.util.Comparator.comparingInt(List::size))
+        .limit(MOST_WAYS)
+        .forEach(plates -> ways.add(new Loading(fewest.total(), plates)));
+    return ways;
+  }
+
+  private static void search(List<PlateStock.Pairs> sizes, int i, long left, int plates, List<Mass> on, List<List<Mass>> found) {
+    if (left == 0) {
+      found.add(List.copyOf(on));
+      return;
+    }
+    if (i == sizes.size() || plates == 0 || left > plates * sizes.get(i).size().nanograms()) {
+      return;
+    }
+    Mass size = sizes.get(i).size();
+    int most = (int) Math.min(Math.min(sizes.get(i).pairs(), plates), left / size.nanograms());
+    for (int n = 0; n < most; n++) {
+      on.add(size);
+    }
+    for (int n = most; n >= 0; n--) {
+      search(sizes, i + 1, left - n * size.nanograms(), plates - n, on, found);
+      if (n > 0) {
+        on.remove(on.size() - 1);
+      }
+    }
+  }
+}

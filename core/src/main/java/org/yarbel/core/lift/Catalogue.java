@@ -1,0 +1,174 @@
+package org.yarbel.core.lift;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The lifts a plan can name, as a family tree: ours, and those a club has added.
+ *
+ * <p>Ours stand in the table {@code lifts.txt} beside this class, one lift a line. Ratios to the parent are our own
+ * defaults; which lift belongs where is common practice, no source. Immutable.
+ */
+public final class Catalogue {
+  private static final String TABLE = "lifts.txt";
+  private static final int COLUMNS = 10;
+  private static final Catalogue STANDARD = new Catalogue(standardLifts());
+
+  private final Map<String, Lift> byKey;
+
+  private Catalogue(Map<String, Lift> byKey) {
+    this.byKey = byKey;
+  }
+
+  /** Our own lifts. */
+  public static Catalogue standard() {
+    return STANDARD;
+  }
+
+  /**
+   * These lifts and a club's own.
+   *
+   * @throws IllegalArgumentException when a key is taken, a parent unknown, or a lift its own forebear
+   */
+  public Catalogue with(Collection<Lift> own) {
+    if (own.isEmpty()) {
+      return this;
+    }
+    Map<String, Lift> all = new LinkedHashMap<>(byKey);
+    for (Lift lift : own) {
+      if (all.putIfAbsent(lift.key(), lift) != null) {
+        throw new IllegalArgumentException("There is a lift " + lift.key() + " already: choose another key");
+      }
+    }
+    return new Catalogue(checked(all));
+  }
+
+  /** Every lift, a family after the other, contest lifts first. */
+  public List<Lift> all() {
+    return List.copyOf(byKey.values());
+  }
+
+  /** The three contest lifts of powerlifting: squat, bench press, deadlift. */
+  public List<Lift> powerlifts() {
+    return byKey.values().stream().filter(Lift::powerlift).toList();
+  }
+
+  /** The lift with this key, in any letter case. */
+  public Optional<Lift> ofKey(String key) {
+    return Optional.ofNullable(byKey.get(key.toLowerCase(Locale.ROOT)));
+  }
+
+  /** The lift that another varies. */
+  public Optional<Lift> parent(Lift lift) {
+    return Optional.ofNullable(lift.parent()).map(byKey::get);
+  }
+
+  /** What varies a lift directly. */
+  public List<Lift> children(Lift lift) {
+    return byKey.values().stream().filter(other -> lift.key().equals(other.parent())).toList();
+  }
+
+  /** The heads of the families. */
+  public List<Lift> heads() {
+    return byKey.values().stream().filter(lift -> lift.parent() == null).toList();
+  }
+
+  /** The lift, its parent, and so on up to the head of the family. */
+  public List<Lift> line(Lift lift) {
+    List<Lift> line = new ArrayList<>();
+    for (Optional<Lift> next = Optional.of(lift); next.isPresent(); next = parent(next.get())) {
+      line.add(next.get());
+    }
+    return line;
+  }
+
+  private static Map<String, Lift> checked(Map<String, Lift> lifts) {
+    for (Lift lift : lifts.values()) {
+      Set<String> seen = new java.util.HashSet<>();
+      for (Lift at = lift; at.parent() != null; at = lifts.get(at.parent())) {
+        if (!lifts.containsKey(at.parent())) {
+          throw new IllegalArgumentException("The lift " + at.name() + " varies '" + at.parent() + "', which is no lift");
+        }
+        if (!seen.add(at.key())) {
+          throw new IllegalArgumentException("The lift " + lift.name() + " cannot vary itself");
+        }
+      }
+    }
+    return lifts;
+  }
+
+  private static Map<String, Lift> standardLifts() {
+    try (InputStream in = Catalogue.class.getResourceAsStream(TABLE)) {
+      if (in == null) {
+        throw new IllegalStateException("The table " + TABLE + " is missing");
+      }
+      return checked(read(TABLE, new String(in.readAllBytes(), StandardCharsets.UTF_8)));
+    } catch (IOException e) {
+      throw new IllegalStateException("The table " + TABLE + " cannot be read", e);
+    }
+  }
+
+  /** Reads a table strictly: the first bad line is named with its file, number and text. */
+  static Map<String, Lift> read(String file, String table) {
+    Map<String, Lift> lifts = new LinkedHashMap<>();
+    int number = 0;
+    for (String line : table.split("\n", -1)) {
+      number++;
+      if (!line.isBlank() && !line.startsWith("#")) {
+        try {
+          Lift lift = lift(line);
+          if (lifts.put(lift.key(), lift) != null) {
+            throw new IllegalArgumentException("The lift " + lift.key() + " stands twice");
+          }
+        } catch (IllegalArgumentException wrong) {
+          throw new IllegalStateException(file + ", line " + number + ": " + wrong.getMessage() + ": " + line, wrong);
+        }
+      }
+    }
+    return lifts;
+  }
+
+  private static Lift lift(String line) {
+    String[] cells = line.split("\\|", -1);
+    if (cells.length != COLUMNS) {
+      throw new IllegalArgumentException("A lift has " + COLUMNS + " columns, not " + cells.length);
+    }
+    for (int i = 0; i < COLUMNS; i++) {
+      cells[i] = cells[i].strip();
+    }
+    Lift.Contest contest = cells[6].contains("powerlifting") ? Lift.Contest.POWERLIFTING
+        : cells[6].contains("strongman") ? Lift.Contest.STRONGMAN : Lift.Contest.NO;
+    Set<Muscle> muscles = EnumSet.noneOf(Muscle.class);
+    for (String muscle : cells[8].split(",")) {
+      if (!muscle.isBlank()) {
+        muscles.add(constant(Muscle.class, muscle));
+      }
+    }
+    return new Lift(cells[0], cells[1], cells[2].isEmpty() ? null : cells[2], constant(Movement.class, cells[3]),
+        constant(Pattern.class, cells[4]), constant(Equipment.class, cells[5]), contest, cells[6].contains("close"),
+        ratio(cells[7]), muscles, Variation.parse(cells[9]));
+  }
+
+  private static Lift.@Nullable Ratio ratio(String text) {
+    if (text.isEmpty()) {
+      return null;
+    }
+    String[] both = text.split("±");
+    return new Lift.Ratio(Double.parseDouble(both[0]), Double.parseDouble(both[1]));
+  }
+
+  private static <E extends Enum<E>> E constant(Class<E> type, String word) {
+    return Enum.valueOf(type, word.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_'));
+  }
+}

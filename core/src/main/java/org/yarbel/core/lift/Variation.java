@@ -1,0 +1,99 @@
+package org.yarbel.core.lift;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What makes a lift differ from its parent, such as 'close grip, 2 s pause': stance, grip, bar, pause, height of pins or
+ * blocks, deficit, tempo, bands or chains.
+ *
+ * <p>Written as {@code grip=close pause=2}, each trait at most once. It does not model the load.
+ *
+ * @param traits in the order of {@link Trait}
+ */
+public record Variation(Map<Trait, String> traits) {
+  /** The lift as such. */
+  public static final Variation NONE = new Variation(Map.of());
+
+  /** A way to differ. */
+  public enum Trait {
+    STANCE("stance", "%s stance"),
+    GRIP("grip", "%s grip"),
+    BAR("bar", "%s bar"),
+    POSITION("position", "%s"),
+    PAUSE("pause", "%s s pause"),
+    PINS("pins", "from pins, %s"),
+    DEFICIT("deficit", "%s cm deficit"),
+    BLOCKS("blocks", "from blocks, %s"),
+    TEMPO("tempo", "tempo %s"),
+    RESISTANCE("with", "with %s");
+
+    private final String key;
+    private final String words;
+
+    Trait(String key, String words) {
+      this.key = key;
+      this.words = words;
+    }
+
+    /** The word before the equals sign. */
+    public String key() {
+      return key;
+    }
+
+    private boolean number() {
+      return this == PAUSE || this == DEFICIT;
+    }
+
+    private static Trait ofKey(String key) {
+      for (Trait trait : values()) {
+        if (trait.key.equals(key)) {
+          return trait;
+        }
+      }
+      throw new IllegalArgumentException("There is no trait '" + key + "' of a lift");
+    }
+  }
+
+  public Variation {
+    Map<Trait, String> ordered = new java.util.EnumMap<>(Trait.class);
+    ordered.putAll(traits);
+    ordered.forEach((trait, value) -> {
+      if (!value.matches(trait.number() ? "[1-9]\\d?" : "[A-Za-z0-9X-]{1,30}")) {
+        throw new IllegalArgumentException("The " + trait.key() + " of a lift cannot be '" + value + "'");
+      }
+    });
+    traits = java.util.Collections.unmodifiableMap(ordered);
+  }
+
+  /** Reads what {@link #toString()} writes. */
+  public static Variation parse(String text) {
+    Map<Trait, String> traits = new LinkedHashMap<>();
+    for (String token : text.isBlank() ? new String[0] : text.strip().split("\\s+")) {
+      int at = token.indexOf('=');
+      if (at < 1) {
+        throw new IllegalArgumentException("A trait of a lift looks like pause=2 but was '" + token + "'");
+      }
+      if (traits.put(Trait.ofKey(token.substring(0, at)), token.substring(at + 1)) != null) {
+        throw new IllegalArgumentException("The trait '" + token.substring(0, at) + "' of a lift was given twice");
+      }
+    }
+    return new Variation(traits);
+  }
+
+  /** The words a person reads: {@code close grip, 2 s pause}; empty for none. */
+  public String words() {
+    List<String> words = new ArrayList<>();
+    traits.forEach((trait, value) -> words.add(String.format(java.util.Locale.ROOT, trait.words, value.replace('-', ' '))));
+    return String.join(", ", words);
+  }
+
+  @Override
+  public String toString() {
+    List<String> tokens = new ArrayList<>();
+    traits.forEach((trait, value) -> tokens.add(trait.key() + "=" + value));
+    return String.join(" ", tokens);
+  }
+}

@@ -1,0 +1,72 @@
+package org.yarbel.web.club;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.web.problem.NotFound;
+
+/** The lifts a club plans with: ours and its own. */
+@Service
+public class Lifts {
+  private static final int MOST_OWN = 300;
+
+  private final ClubLiftRepository own;
+
+  Lifts(ClubLiftRepository own) {
+    this.own = own;
+  }
+
+  /** All of them, retired ones too. */
+  @Transactional(readOnly = true)
+  public Catalogue catalogue() {
+    return Catalogue.standard().with(own.all().stream().map(ClubLift::lift).toList());
+  }
+
+  /** Those that are offered where a lift is chosen. */
+  @Transactional(readOnly = true)
+  public List<Lift> offered() {
+    Set<String> retired = retired();
+    return catalogue().all().stream().filter(lift -> !retired.contains(lift.key())).toList();
+  }
+
+  /** The keys of the club's own lifts. */
+  @Transactional(readOnly = true)
+  public Set<String> own() {
+    return own.all().stream().map(ClubLift::key).collect(Collectors.toSet());
+  }
+
+  /** The keys of its own lifts that are offered no more. */
+  @Transactional(readOnly = true)
+  public Set<String> retired() {
+    return own.all().stream().filter(ClubLift::retired).map(ClubLift::key).collect(Collectors.toSet());
+  }
+
+  /**
+   * Adds a lift, or changes one of the club's own.
+   *
+   * @throws IllegalArgumentException with a sentence when it cannot hang in the tree
+   */
+  @Transactional
+  public void keep(Lift lift, boolean changed) {
+    List<Lift> others = own.all().stream().map(ClubLift::lift).filter(l -> !changed || !l.key().equals(lift.key())).toList();
+    if (others.size() >= MOST_OWN) {
+      throw new IllegalArgumentException("A club may add at most " + MOST_OWN + " lifts");
+    }
+    List<Lift> all = new java.util.ArrayList<>(others);
+    all.add(lift);
+    Catalogue.standard().with(all);
+    ClubLift row = changed ? own.findByLiftKey(lift.key()).orElseThrow(NotFound::new) : new ClubLift(lift);
+    row.write(lift);
+    own.saveAndFlush(row);
+  }
+
+  /** Offers a lift no more, or again; what was planned and logged with it stays. */
+  @Transactional
+  public void retire(String key, boolean now) {
+    own.findByLiftKey(key).orElseThrow(NotFound::new).retire(now);
+  }
+}

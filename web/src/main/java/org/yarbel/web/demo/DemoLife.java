@@ -1,0 +1,41 @@
+package org.yarbel.web.demo;
+
+import java.time.DayOfWeek;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.yarbel.core.card.RampStyle;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.lifter.Lifter.Diet;
+import org.yarbel.web.lifter.Lifter.WorkLoad;
+
+/**
+ * How the made-up lifters of the demo live. All of it is invented.
+ *
+ * @param monthsTraining how long they have trained
+ * @param drift of the body mass a week, in the lifter's unit
+ */
+record DemoLife(int heightMm, int monthsTraining, WorkLoad workLoad, Diet diet, Set<DayOfWeek> free, Set<Gear> gear,
+    RampStyle ramp, double drift, List<Pain> pains) {
+  /** Where it hurts; without a score a constraint. */
+  record Pain(String place, int weeksAgo, Integer score, String aggravates) {}
+
+  private static final Map<String, DemoLife> BY_EMAIL = Map.of(
+      "maren", new DemoLife(1710, 98, WorkLoad.SEATED, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
+          EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0.02, List.of()),
+      "odile", new DemoLife(1645, 30, WorkLoad.ON_FEET, Diet.DIETING, EnumSet.complementOf(EnumSet.of(DayOfWeek.THURSDAY)),
+          EnumSet.of(Gear.BELT), RampStyle.SHRINKING, -0.2, List.of(new Pain("right elbow", 3, 2, "close-grip pressing"))),
+      "ansel", new DemoLife(1820, 1, WorkLoad.SEATED, Diet.GAINING,
+          EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY), EnumSet.noneOf(Gear.class), RampStyle.SHRINKING, 0.15,
+          List.of()),
+      "corwin", new DemoLife(1780, 260, WorkLoad.PHYSICAL, Diet.HOLDING, EnumSet.complementOf(EnumSet.of(DayOfWeek.MONDAY)),
+          EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES, Gear.WRIST_WRAPS), new RampStyle(Mass.of("90", MassUnit.LB)), 0,
+          List.of(new Pain("left shoulder", 40, 3, "wide grip, deep dips"), new Pain("no overhead above the head", 40, null, ""))));
+
+  static DemoLife of(DemoProgram program) {
+    return BY_EMAIL.get(program.email());
+  }
+}

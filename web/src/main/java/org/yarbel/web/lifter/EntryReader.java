@@ -1,0 +1,74 @@
+package org.yarbel.web.lifter;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.effort.RepMaxCurve;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.form.Typed;
+
+/** Reads a load, its reps, how hard it was and its day. */
+final class EntryReader {
+  /** How hard a set can be said to have been, with the words for it. */
+  static final List<How> HOW = List.of(new How("tested", "tested max"), new How("failure", "to failure"), new How("10", "@10"),
+      new How("9.5", "@9.5"), new How("9", "@9"), new How("8.5", "@8.5"), new How("8", "@8"), new How("7.5", "@7.5"),
+      new How("7", "@7"), new How("6.5", "@6.5"), new How("6", "@6"));
+
+  /** One way. */
+  record How(String key, String word) {}
+
+  private final Typed typed;
+  private final String suffix;
+  private final MassUnit unit;
+  private final LocalDate today;
+
+  /** @param suffix of the fields' names, {@code .1} for {@code load.1} */
+  EntryReader(Typed typed, String suffix, MassUnit unit, LocalDate today) {
+    this.typed = typed;
+    this.suffix = suffix;
+    this.unit = unit;
+    this.today = today;
+  }
+
+  /** Whether anything was typed. */
+  boolean anything() {
+    return !typed.empty("load" + suffix) || !typed.empty("reps" + suffix);
+  }
+
+  /** The entry; null when nothing was typed, or nothing that can be. */
+  @Nullable Entry read() {
+    if (!anything()) {
+      return null;
+    }
+    Mass load = typed.mass("load" + suffix, unit);
+    if (typed.empty("load" + suffix)) {
+      typed.wrong("load" + suffix, "Write the load, too.");
+    }
+    LocalDate day = typed.past("on" + suffix, today);
+    if (typed.empty("on" + suffix)) {
+      day = today;
+    }
+    String how = typed.text("how" + suffix);
+    if (how.isEmpty()) {
+      typed.wrong("how" + suffix, "Say how hard it was: a set says nothing about the max without that.");
+      return null;
+    }
+    if (how.equals("tested")) {
+      return load == null || day == null ? null : Entry.tested(load, day);
+    }
+    Rpe rpe = how.equals("failure") ? null : typed.rpe("how" + suffix);
+    Integer reps = typed.whole("reps" + suffix, "The reps", 1, 15);
+    if (typed.empty("reps" + suffix)) {
+      typed.wrong("reps" + suffix, "Write the reps, too.");
+    }
+    if (reps != null && rpe != null && (reps > 10 || EffortChart.repsToFailure(reps, rpe.value()) > RepMaxCurve.MAX_REPS_TO_FAILURE)) {
+      typed.wrong("reps" + suffix, "A rated set of more than ten reps says too little about the max; ten or fewer do, or a set to failure.");
+      return null;
+    }
+    return load == null || reps == null || day == null || !how.equals("failure") && rpe == null ? null
+        : Entry.of(load, reps, rpe, day);
+  }
+}

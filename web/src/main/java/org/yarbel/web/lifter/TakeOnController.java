@@ -1,0 +1,109 @@
+package org.yarbel.web.lifter;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.lift.Level;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.track.MaxTracker;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Place;
+import org.yarbel.web.form.Typed;
+
+/** Taking somebody on: a name, a unit, a place, and a first number of three lifts. */
+@Controller
+class TakeOnController {
+  private static final int ROWS = 3;
+
+  private final LifterService lifters;
+  private final ClubClock clock;
+
+  TakeOnController(LifterService lifters, ClubClock clock) {
+    this.lifters = lifters;
+    this.clock = clock;
+  }
+
+  @ModelAttribute
+  void choices(Model model) {
+    model.addAttribute("hows", EntryReader.HOW);
+    model.addAttribute("here", "new");
+    model.addAttribute("title", "New lifter");
+  }
+
+  @GetMapping("/lifters/new")
+  String blank(Model model) {
+    Place first = lifters.places().get(0);
+    Map<String, String> fields = new HashMap<>(Map.of("unit", first.unit().name(), "place", Long.toString(first.id()),
+        "lift.1", "squat", "lift.2", "bench", "lift.3", "deadlift"));
+    for (int row = 1; row <= ROWS; row++) {
+      fields.put("on." + row, clock.today().toString());
+    }
+    show(model, new Typed(fields));
+    return "lifter/new";
+  }
+
+  @PostMapping("/lifters")
+  ModelAndView add(@RequestParam Map<String, String> fields, RedirectAttributes flash) {
+    LifterService.Saved saved = lifters.takeOn(fields);
+    if (!saved.done()) {
+      ModelAndView again = new ModelAndView("lifter/new", HttpStatus.UNPROCESSABLE_CONTENT);
+      show(again, saved.typed());
+      return again;
+    }
+    return new ModelAndView("redirect:/lifters/" + saved.lifterId() + "/week");
+  }
+
+  /** What a row says about the max, while it is typed. */
+  @PostMapping("/lifters/new/rows/{row}")
+  String row(@PathVariable int row, @RequestParam Map<String, String> fields, Model model) {
+    model.addAttribute("gives", gives(new Typed(fields), row));
+    return "lifter/new :: gives";
+  }
+
+  private void show(Model model, Typed typed) {
+    ModelAndView shown = new ModelAndView();
+    show(shown, typed);
+    model.addAllAttributes(shown.getModel());
+  }
+
+  private void show(ModelAndView page, Typed typed) {
+    page.addObject("f", new Fields(typed.fields(), typed.errors(), typed.asked()));
+    page.addObject("places", lifters.places());
+    page.addObject("offered", lifters.offered());
+    page.addObject("gives", List.of(gives(typed, 1), gives(typed, 2), gives(typed, 3)));
+  }
+
+  /** The form's fields as its template asks for them. */
+  public record Fields(Map<String, String> fields, Map<String, String> errors, Map<String, String> asked) {
+    public String value(String field) {
+      return fields.getOrDefault(field, "");
+    }
+
+    public String error(String field) {
+      return errors.getOrDefault(field, "");
+    }
+  }
+
+  private String gives(Typed typed, int row) {
+    MassUnit unit = typed.unit("unit");
+    Typed quiet = new Typed(typed.fields());
+    Entry entry = new EntryReader(quiet, "." + row, unit, clock.today()).read();
+    if (entry == null || !quiet.fine()) {
+      return "";
+    }
+    MaxTracker.Estimate now = new MaxTracker(Level.INTERMEDIATE, entry.tested() ? entry.test() : null)
+        .run(entry.tested() ? List.of() : List.of(entry.set()), clock.today(), unit).now();
+    return now == null ? "" : "max about " + now.max().amountIn(unit, 1).toPlainString() + " ± "
+        + now.sd().amountIn(unit, 1).toPlainString() + " " + unit;
+  }
+}

@@ -4,7 +4,7 @@
 alter table place add column kit text;
 
 update place p set kit = jsonb_build_object(
-  'unit', p.unit,
+  'unit', lower(p.unit),
   'bars', jsonb_build_array(jsonb_build_object(
     'name', 'Bar', 'mass', trim_scale(round(p.bar_ng::numeric / u.ng, 6)) || u.symbol, 'lifts', jsonb_build_array(),
     'pinsAllowed', true, 'fitsSafeties', true)),

@@ -138,7 +138,7 @@ public record PlaceKit(
     return things.stream().map(mass).distinct().sorted().toList();
   }
 
-  /** The bands that make a pair with one before them, each named once, and why the others make none. */
+  /** Why each band that has no partner makes no pair with the one most like it; empty when all do. */
   public List<String> bandsWithoutPartner() {
     List<Band> left = new ArrayList<>(bands);
     List<String> lonely = new ArrayList<>();
@@ -148,8 +148,8 @@ public record PlaceKit(
       if (partner.isPresent()) {
         left.remove(partner.get());
       } else {
-        lonely.add(bands.stream().filter(other -> other != band && other.make().equalsIgnoreCase(band.make()))
-            .findFirst().flatMap(band::mismatch).orElse(band.name() + " has no partner of its make here"));
+        lonely.add(bands.stream().filter(other -> other != band).map(band::mismatch).flatMap(Optional::stream)
+            .min(Comparator.comparingInt(String::length)).orElse(band.name() + " has no partner here"));
       }
     }
     return lonely;

@@ -59,7 +59,8 @@ class SecurityConfig {
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
                 "/favicon.ico", "/error", "/sw.js", "/offline").permitAll()
-            .requestMatchers("/", "/me", "/account", "/sessions/*/card", "/sessions/*/sets", "/lifters/*/ledger").authenticated()
+            .requestMatchers("/", "/me", "/account", "/sessions/*/card", "/sessions/*/sets", "/lifters/*/ledger",
+                "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))
         .formLogin(form -> form.loginPage("/login")
             .usernameParameter("email")

@@ -11,6 +11,8 @@ import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.club.Change;
+import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -138,7 +140,7 @@ public class PlanService {
    */
   @Transactional
   public String undo(long changeId, SignedIn who) {
-    Change change = changes.findById(changeId).orElseThrow(NotFound::new);
+    Change change = changes.findById(changeId).filter(c -> c.subject().equals("slot")).orElseThrow(NotFound::new);
     Optional<Change> newest =
         changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc("slot", change.subjectId());
     if (change.undone() || newest.isEmpty() || newest.get().id() != changeId) {
@@ -166,7 +168,7 @@ public class PlanService {
   /** The lifter a change was about. */
   @Transactional(readOnly = true)
   public long lifterOf(long changeId) {
-    return changes.findById(changeId).orElseThrow(NotFound::new).lifterId();
+    return changes.findById(changeId).filter(c -> c.subject().equals("slot")).orElseThrow(NotFound::new).lifterId();
   }
 
   private Outcome replan(Slot slot, SignedIn who, String before, @Nullable String after) {
@@ -182,7 +184,7 @@ public class PlanService {
 
   private Outcome done(Slot slot, Lifter lifter, SignedIn who, @Nullable String before, @Nullable String after) {
     Change change =
-        changes.save(new Change(who.accountId(), clock.now(), lifter.id(), slot.id(), before, after));
+        changes.save(Change.ofSlot(who.accountId(), clock.now(), lifter.id(), slot.id(), before, after));
     return new Outcome.Done(slot, change.id());
   }
 

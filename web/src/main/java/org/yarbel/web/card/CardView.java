@@ -156,7 +156,7 @@ record CardView(
   }
 
   private static StepView step(RampStep step, MassUnit unit) {
-    return new StepView(step.load().shownIn(unit).number(), step.reps(), PlatePicture.of(step.perSide()));
+    return new StepView(step.load().shownIn(unit).number(), step.reps(), PlatePicture.of(step.perSide(), unit));
   }
 
   private static SetView set(CardDocument document, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set,
@@ -164,7 +164,7 @@ record CardView(
     Mass load = set.load();
     String number = load == null ? "" : load.shownIn(document.unit()).number();
     return new SetView(panel, slot.slotId(), set.part(), set.set(), title(line, set), number, asked(set),
-        share(set, slot), set.perSide() == null ? null : PlatePicture.of(set.perSide()), notes(set, slot, document.unit()),
+        share(set, slot), set.perSide() == null ? null : PlatePicture.of(set.perSide(), document.unit()), notes(set, slot, document.unit()),
         set.logged(), row != null && row.reps() == 0, row == null ? null : row.words(),
         row == null ? -1 : row.version(), dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, document.unit()), first);
   }

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.LevelSuggestion;
 import org.yarbel.core.lift.Lift;
@@ -62,7 +63,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     known.numbers().forEach(numbers -> own.put(numbers.lift(), numbers));
     for (Lift lift : known.lifts().all()) {
       LiftNumbers numbers = own.get(lift.key());
-      if (numbers != null || lift.powerlift()) {
+      if (lift.powerlift() || numbers != null && shows(lift, numbers)) {
         fields.put(lift.key() + ".level", (numbers == null ? Level.INTERMEDIATE : numbers.level()).name());
         lifts.add(lift(lift, numbers, known, today));
       }
@@ -72,6 +73,12 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
         known.complaints().stream().map(LifterView::complaint).toList(),
         known.told().stream().map(t -> new RowView(t.id(), told(t, known.lifts()), DAY.format(t.set().date()))).toList(),
         adds(known), email, null, null);
+  }
+
+  // a lift on the body or a machine that only stands in the log has no numbers to write
+  private static boolean shows(Lift lift, LiftNumbers numbers) {
+    boolean loaded = lift.equipment() != Equipment.BODY && lift.equipment() != Equipment.OTHER;
+    return loaded || numbers.tested() != null || numbers.goal() != null || numbers.estimateOn() != null;
   }
 
   private static Map<String, String> fields(LifterService.Known known, MassUnit unit) {

@@ -2,7 +2,12 @@ package org.yarbel.web.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
@@ -33,6 +38,16 @@ class CallLimitTest {
   void refusesABodyThatIsTooLarge(TestApp app) {
     HttpResponse<String> answer = new Client(app).postJson("/api/v1/resolve", "{\"work\":\"" + "x".repeat(300_000) + "\"}");
     assertThat(answer.statusCode()).isEqualTo(413);
+  }
+
+  @Test
+  void wantsTheLengthOfABody(TestApp app) throws Exception {
+    HttpRequest chunked = HttpRequest.newBuilder(URI.create(app.url("/api/v1/resolve"))).header("Content-Type", "application/json")
+        .version(HttpClient.Version.HTTP_1_1)
+        .POST(HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream("{}".getBytes(StandardCharsets.UTF_8)))).build();
+    HttpResponse<String> answer = HttpClient.newHttpClient().send(chunked, HttpResponse.BodyHandlers.ofString());
+    assertThat(answer.statusCode()).isEqualTo(411);
+    assertThat(answer.headers().firstValue("Content-Type").orElse("")).startsWith("application/problem+json");
   }
 
   @Test

@@ -218,6 +218,7 @@ class LifterTest {
     String url = "/lifters/" + id + "/sets";
     assertThat(coach.post(url, Map.of("lift", "squat", "load", "441", "how", "tested")).body()).contains("Is it kg or lb? 441 kg was typed");
     coach.post(url, Map.of("lift", "squat", "load", "190", "reps", "3", "how", "9", "on", "2026-02-27"));
+    assertThat(coach.get("/lifters/" + id).body()).contains("Noted; the estimate follows.", "Squat 190 kg × 3 @9");
     assertThat(estimate(app, id, "squat")).as("190 × 3 @9 speaks for 211").isBetween(201.0, 206.0);
     long row = app.jdbc().sql("select id from logged_set where lifter_id = :id").param("id", id).query(Long.class).single();
     assertThat(coach.post(url + "/" + row + "/remove", Map.of()).statusCode()).isEqualTo(302);

@@ -95,13 +95,13 @@ class SkylineTest {
 
   @Test
   void drawsPlatesByTheirSizeAndNamesThem() {
-    PlatePicture picture = PlatePicture.of(KG.exact(Mass.of("182.5", MassUnit.KG)).orElseThrow().perSide());
+    PlatePicture picture = PlatePicture.of(KG.exact(Mass.of("182.5", MassUnit.KG)).orElseThrow().perSide(), MassUnit.KG);
     assertThat(picture.discs()).extracting(PlatePicture.Disc::label).containsExactly("25", "25", "25", "5", "1.25");
     assertThat(picture.discs().get(0).height()).isGreaterThan(picture.discs().get(3).height());
     assertThat(picture.discs().get(3).height()).isGreaterThan(picture.discs().get(4).height());
     assertThat(picture.discs()).allSatisfy(disc -> assertThat(disc.x() + disc.width()).isLessThan(picture.width()));
     assertThat(picture.text()).isEqualTo("25 25 25 5 1.25 a side");
-    assertThat(PlatePicture.of(List.of()).text()).isEqualTo("no plates");
+    assertThat(PlatePicture.of(List.of(), MassUnit.KG).text()).isEqualTo("no plates");
   }
 
   @Test

@@ -1,0 +1,76 @@
+package org.yarbel.web.club;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/** One change to a thing of the club, with what stood there before and after, so that it can be undone. */
+@Entity
+public class Change extends ClubRow {
+  private long accountId;
+  @Column(name = "at") private Instant changedAt = Instant.EPOCH;
+  private @Nullable Long lifterId;
+  private String subject = "";
+  private long subjectId;
+  private @Nullable String before;
+  private @Nullable String after;
+  private boolean undone;
+
+  protected Change() {}
+
+  private Change(String subject, long subjectId, @Nullable Long lifterId, long accountId, Instant at,
+      @Nullable String before, @Nullable String after) {
+    this.subject = subject;
+    this.subjectId = subjectId;
+    this.lifterId = lifterId;
+    this.accountId = accountId;
+    this.changedAt = at;
+    this.before = before;
+    this.after = after;
+  }
+
+  /** A change to a line of a lifter's plan. */
+  public static Change ofSlot(long accountId, Instant at, long lifterId, long slotId, @Nullable String before,
+      @Nullable String after) {
+    return new Change("slot", slotId, lifterId, accountId, at, before, after);
+  }
+
+  /** A change to what a place owns. */
+  public static Change ofPlace(long accountId, Instant at, long placeId, String before, String after) {
+    return new Change("place", placeId, null, accountId, at, before, after);
+  }
+
+  /** The lifter it is about; 0 for none. */
+  public long lifterId() {
+    return lifterId == null ? 0 : lifterId;
+  }
+
+  public String subject() {
+    return subject;
+  }
+
+  public long subjectId() {
+    return subjectId;
+  }
+
+  public @Nullable String before() {
+    return before;
+  }
+
+  public @Nullable String after() {
+    return after;
+  }
+
+  public Instant at() {
+    return changedAt;
+  }
+
+  public boolean undone() {
+    return undone;
+  }
+
+  public void undo() {
+    undone = true;
+  }
+}

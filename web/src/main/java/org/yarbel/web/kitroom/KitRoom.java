@@ -1,0 +1,118 @@
+package org.yarbel.web.kitroom;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.Change;
+import org.yarbel.web.club.ChangeRepository;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.club.Lifts;
+import org.yarbel.web.club.Place;
+import org.yarbel.web.club.Places;
+import org.yarbel.web.form.Typed;
+import org.yarbel.web.problem.NotFound;
+
+/** Writes down what places own, and takes it back. */
+@Service
+class KitRoom {
+  private static final int MOST_PLACES = 50;
+
+  private final Places places;
+  private final Lifts lifts;
+  private final ChangeRepository changes;
+  private final CoreJson json;
+  private final ClubClock clock;
+
+  KitRoom(Places places, Lifts lifts, ChangeRepository changes, CoreJson json, ClubClock clock) {
+    this.places = places;
+    this.lifts = lifts;
+    this.changes = changes;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** What a place was called and owned. */
+  private record Said(String name, PlaceKit kit) {}
+
+  /**
+   * What became of a form.
+   *
+   * @param changeId by which it can be undone; 0 when nothing was changed
+   */
+  record Saved(Typed typed, long placeId, long changeId, boolean meanwhile) {}
+
+  /** Makes a place with an ordinary gym's kit, or that of another place. */
+  @Transactional
+  public Saved add(Map<String, String> fields) {
+    Typed typed = new Typed(fields);
+    List<Place> all = places.all();
+    String name = new KitForm(typed, lifts.catalogue(), clock.today()).name(all.stream().map(Place::name).toList());
+    if (all.size() >= MOST_PLACES) {
+      typed.wrong("name", "A club may have at most " + MOST_PLACES + " places.");
+    }
+    if (!typed.fine()) {
+      return new Saved(typed, 0, 0, false);
+    }
+    String like = typed.text("like");
+    PlaceKit kit = all.stream().filter(place -> Long.toString(place.id()).equals(like)).findFirst().map(places::kit)
+        .orElseGet(() -> PlaceKit.of(Kit.standard(like.equals("LB") ? MassUnit.LB : MassUnit.KG)));
+    return new Saved(typed, places.add(name, kit).id(), 0, false);
+  }
+
+  /** Writes down what a place owns now, unless somebody else did meanwhile. */
+  @Transactional
+  public Saved write(long placeId, int version, Map<String, String> fields, SignedIn who) {
+    Typed typed = new Typed(fields);
+    Place place = places.one(placeId);
+    if (place.version() != version) {
+      return new Saved(typed, placeId, 0, true);
+    }
+    List<String> others = places.all().stream().filter(p -> p.id() != placeId).map(Place::name).toList();
+    KitForm form = new KitForm(typed, lifts.catalogue(), clock.today());
+    String name = form.name(others);
+    PlaceKit kit = form.kit();
+    if (!typed.fine() || kit == null) {
+      return new Saved(typed, placeId, 0, false);
+    }
+    String before = json.write(new Said(place.name(), places.kit(place)));
+    String after = json.write(new Said(name, kit));
+    if (before.equals(after)) {
+      return new Saved(typed, placeId, 0, false);
+    }
+    places.write(placeId, name, kit);
+    Change change = changes.save(Change.ofPlace(who.accountId(), clock.now(), placeId, before, after));
+    return new Saved(typed, placeId, change.id(), false);
+  }
+
+  /**
+   * Undoes a change when nothing later touched the same place.
+   *
+   * @return a sentence that says what was done, or why not
+   */
+  @Transactional
+  public String undo(long placeId, long changeId) {
+    Change change = changes.findById(changeId).filter(c -> c.subject().equals("place") && c.subjectId() == placeId)
+        .orElseThrow(NotFound::new);
+    Optional<Change> newest = changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc("place", placeId);
+    String before = change.before();
+    if (change.undone() || before == null || newest.isEmpty() || newest.get().id() != changeId) {
+      return "Not undone: the kit was changed again since. Undo the later change first.";
+    }
+    change.undo();
+    Said said = json.read(before, Said.class);
+    places.write(placeId, said.name(), said.kit());
+    return "The kit is back as it was.";
+  }
+
+  Place place(@Nullable Long placeId) {
+    return placeId == null ? places.all().get(0) : places.one(placeId);
+  }
+}

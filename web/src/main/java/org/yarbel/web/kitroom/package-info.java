@@ -1,0 +1,8 @@
+/**
+ * The Kit room: what each place of the club owns. A place's kit is one document of the core's
+ * {@link org.yarbel.core.kit.PlaceKit}; it is changed as a whole, and every change can be undone.
+ */
+@NullMarked
+package org.yarbel.web.kitroom;
+
+import org.jspecify.annotations.NullMarked;

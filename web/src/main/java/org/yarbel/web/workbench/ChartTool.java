@@ -1,0 +1,32 @@
+package org.yarbel.web.workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.effort.RepMaxCurve;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.web.form.Typed;
+
+/** The effort chart of a curve, in percent or in loads of a max. */
+final class ChartTool {
+  static final int REPS = 12;
+
+  private ChartTool() {}
+
+  /** One RPE; an empty cell is beyond 15 reps to failure. */
+  public record Row(String rpe, List<String> cells) {}
+
+  static List<Row> of(Typed typed) {
+    RepMaxCurve curve = RepMaxCurve.ofKey(typed.text("curve")).orElse(RepMaxCurve.HOUSE);
+    Mass max = typed.mass("max", typed.unit("unit"));
+    List<Row> rows = new ArrayList<>();
+    int halves = Rpe.MAX.halves();
+    for (List<@Nullable Double> percents : new EffortChart(curve).rows(REPS)) {
+      rows.add(new Row(new Rpe(halves--).toString(), percents.stream().map(percent -> percent == null ? ""
+          : max == null ? Words.plain(percent) : max.scaled(percent / 100).amountIn(max.unit(), 1).toPlainString()).toList()));
+    }
+    return rows;
+  }
+}

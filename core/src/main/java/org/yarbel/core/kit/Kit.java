@@ -33,6 +33,9 @@ public record Kit(Mass bar, Mass collars, PlateStock stock, @Nullable List<Plate
 
   /** Every plate, the fractional ones too. */
   PlateStock everyPlate() {
+    if (fractional == null || fractional.isEmpty()) {
+      return stock;
+    }
     List<PlateStock.Pairs> all = new ArrayList<>(stock.plates());
     all.addAll(fractional);
     return new PlateStock(stock.unit(), all);

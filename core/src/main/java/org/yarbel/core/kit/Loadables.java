@@ -1,10 +1,11 @@
 package org.yarbel.core.kit;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
@@ -50,15 +51,24 @@ public final class Loadables {
   /** Searches all the totals of a kit. */
   public static Loadables of(Kit kit) {
     MassUnit unit = kit.unit();
-    List<PlateStock.Pairs> plates = kit.everyPlate().plates();
-    SideSums own = SideSums.of(plates.stream().filter(p -> p.size().unit() == unit).toList());
-    SideSums other = SideSums.of(plates.stream().filter(p -> p.size().unit() != unit).toList());
-    boolean rounded = !java.util.Objects.requireNonNull(kit.fractional()).isEmpty();
+    boolean rounded = !Objects.requireNonNull(kit.fractional()).isEmpty();
+    PlateStock every = kit.everyPlate();
+    SideSums own = SideSums.of(ofUnit(every, unit, true));
+    SideSums other = SideSums.of(ofUnit(every, unit, false));
     SideSums ownRound = rounded ? SideSums.of(ofUnit(kit.stock(), unit, true)) : own;
     SideSums otherRound = rounded ? SideSums.of(ofUnit(kit.stock(), unit, false)) : other;
-    List<Mix> ladder = ladder(kit.empty().nanograms(), ownRound, otherRound);
-    return new Loadables(kit, true, own, other, !rounded && other.size() == 1,
-        ladder.stream().mapToLong(Mix::total).toArray(),
+    long empty = kit.empty().nanograms();
+    if (otherRound.size() == 1) {
+      long[] totals = new long[ownRound.size()];
+      int[] ownIndex = new int[totals.length];
+      for (int i = 0; i < totals.length; i++) {
+        totals[i] = empty + 2 * ownRound.sum(i);
+        ownIndex[i] = rounded ? own.indexOf(ownRound.sum(i)) : i;
+      }
+      return new Loadables(kit, true, own, other, !rounded && other.size() == 1, totals, ownIndex, new int[totals.length]);
+    }
+    List<Mix> ladder = mixedLadder(empty, ownRound, otherRound);
+    return new Loadables(kit, true, own, other, false, ladder.stream().mapToLong(Mix::total).toArray(),
         ladder.stream().mapToInt(mix -> own.indexOf(ownRound.sum(mix.own()))).toArray(),
         ladder.stream().mapToInt(mix -> other.indexOf(otherRound.sum(mix.other()))).toArray());
   }
@@ -83,36 +93,81 @@ public final class Loadables {
         new int[totals.length], new int[totals.length]);
   }
 
-  /** A total while the ladder is made. */
-  private record Mix(int own, int other, int plates, long total) {}
+  /** A total of the ladder while it is made. */
+  private record Mix(int own, int other, long total) {}
 
-  private static List<Mix> ladder(long empty, SideSums own, SideSums other) {
-    List<Mix> ladder = new ArrayList<>(own.size());
+  /** The totals of the own plates, then mixed ones, those with the fewest plates first, where there is room. */
+  private static List<Mix> mixedLadder(long empty, SideSums own, SideSums other) {
+    List<Mix> kept = new ArrayList<>();
+    long most = Math.max(own.sum(own.size() - 1), other.sum(other.size() - 1));
+    Room room = new Room(2 * most);
     for (int i = 0; i < own.size(); i++) {
-      ladder.add(new Mix(i, 0, own.count(i), empty + 2 * own.sum(i)));
+      room.take(2 * own.sum(i));
+      kept.add(new Mix(i, 0, empty + 2 * own.sum(i)));
     }
-    return other.size() == 1 ? ladder : withMixed(empty, own, other, ladder);
+    List<List<Integer>> ownByCount = byCount(own);
+    List<List<Integer>> otherByCount = byCount(other);
+    for (int plates = 1; plates <= ownByCount.size() + otherByCount.size() - 2; plates++) {
+      for (int ofOther = 1; ofOther <= Math.min(plates, otherByCount.size() - 1); ofOther++) {
+        if (plates - ofOther < ownByCount.size()) {
+          for (int j : otherByCount.get(ofOther)) {
+            for (int i : ownByCount.get(plates - ofOther)) {
+              long both = own.sum(i) + other.sum(j);
+              if (both <= most && room.has(2 * both)) {
+                room.take(2 * both);
+                kept.add(new Mix(i, j, empty + 2 * both));
+              }
+            }
+          }
+        }
+      }
+    }
+    kept.sort(Comparator.comparingLong(Mix::total));
+    return kept;
   }
 
-  private static List<Mix> withMixed(long empty, SideSums own, SideSums other, List<Mix> ownTotals) {
-    List<Mix> mixes = new ArrayList<>();
-    long most = Math.max(own.sum(own.size() - 1), other.sum(other.size() - 1));
-    for (int j = 1; j < other.size(); j++) {
-      for (int i = 0; i < own.size() && own.sum(i) + other.sum(j) <= most; i++) {
-        mixes.add(new Mix(i, j, own.count(i) + other.count(j), empty + 2 * (own.sum(i) + other.sum(j))));
+  /** The sums by how many plates they take. */
+  private static List<List<Integer>> byCount(SideSums sums) {
+    List<List<Integer>> byCount = new ArrayList<>();
+    for (int i = 0; i < sums.size(); i++) {
+      while (byCount.size() <= sums.count(i)) {
+        byCount.add(new ArrayList<>());
       }
+      byCount.get(sums.count(i)).add(i);
     }
-    mixes.sort(Comparator.comparingInt(Mix::plates).thenComparingLong(Mix::total));
-    TreeMap<Long, Mix> kept = new TreeMap<>();
-    ownTotals.forEach(mix -> kept.put(mix.total(), mix));
-    for (Mix mix : mixes) {
-      Long down = kept.floorKey(mix.total());
-      Long up = kept.ceilingKey(mix.total());
-      if ((down == null || mix.total() - down >= MIXED_SPACING) && (up == null || up - mix.total() >= MIXED_SPACING)) {
-        kept.put(mix.total(), mix);
-      }
+    return byCount;
+  }
+
+  /** Where a total has no other within the spacing: cells of that width, each with its lowest and highest total. */
+  private static final class Room {
+    private final long[] lowest;
+    private final long[] highest;
+
+    Room(long most) {
+      int cells = Math.toIntExact(most / MIXED_SPACING) + 3;
+      lowest = new long[cells];
+      highest = new long[cells];
+      Arrays.fill(lowest, Long.MAX_VALUE);
+      Arrays.fill(highest, Long.MIN_VALUE);
     }
-    return List.copyOf(kept.values());
+
+    boolean has(long total) {
+      int cell = cell(total);
+      return lowest[cell] == Long.MAX_VALUE
+          && (highest[cell - 1] == Long.MIN_VALUE || total - highest[cell - 1] >= MIXED_SPACING)
+          && (lowest[cell + 1] == Long.MAX_VALUE || lowest[cell + 1] - total >= MIXED_SPACING);
+    }
+
+    void take(long total) {
+      int cell = cell(total);
+      lowest[cell] = Math.min(lowest[cell], total);
+      highest[cell] = Math.max(highest[cell], total);
+    }
+
+    // one cell is free below the first
+    private static int cell(long total) {
+      return (int) (total / MIXED_SPACING) + 1;
+    }
   }
 
   public Kit kit() {

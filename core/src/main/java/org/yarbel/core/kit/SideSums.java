@@ -63,19 +63,32 @@ final class SideSums {
   }
 
   // Sizes come lightest first, so of equally few plates the choice with more of this size has the heavier first plate.
+  // Sums that differ by whole plates of this size form a row; along it the best number of them is a minimum over the last
+  // so many places, which a queue of candidates gives in one pass.
   private static int[] withSize(int[] fewest, int size, int pairs, int most, byte[] taken) {
     int[] next = fewest.clone();
-    for (int sum = size; sum <= most; sum++) {
-      int best = next[sum];
-      int from = sum - size;
-      for (int n = 1; n <= pairs && from >= 0; n++, from -= size) {
-        int count = fewest[from] + n;
-        if (count <= best && count < UNREACHED) {
-          best = count;
-          taken[sum] = (byte) n;
+    int[] queue = new int[most / size + 1];
+    for (int start = 0; start < size && start <= most; start++) {
+      int head = 0;
+      int tail = 0;
+      int last = (most - start) / size;
+      for (int place = 0; place <= last; place++) {
+        int sum = start + place * size;
+        int own = fewest[sum] - place;
+        while (tail > head && fewest[start + queue[tail - 1] * size] - queue[tail - 1] > own) {
+          tail--;
+        }
+        queue[tail++] = place;
+        if (queue[head] < place - pairs) {
+          head++;
+        }
+        int from = queue[head];
+        int count = fewest[start + from * size] - from + place;
+        if (from < place && count < UNREACHED) {
+          next[sum] = count;
+          taken[sum] = (byte) (place - from);
         }
       }
-      next[sum] = best;
     }
     return next;
   }

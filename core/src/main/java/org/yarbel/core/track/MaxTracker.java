@@ -201,29 +201,38 @@ public final class MaxTracker {
       startFromTest(date);
       state.advance(date);
       Observation chosen = null;
+      double spread = 0;
+      double max = 0;
       int heaviest = -1;
+      double floor = 0;
       boolean trained = false;
       for (int i = from; i < to; i++) {
         Observation set = sets.get(order[i]);
         trained |= set.made();
         if (set.eligible()) {
-          chosen = chosen == null ? set : better(chosen, set);
-        } else if (set.floor()
-            && (heaviest < 0 || set.oneRepMaxNanograms() > sets.get(order[heaviest]).oneRepMaxNanograms())) {
+          double setSpread = set.spread();
+          double setMax = set.oneRepMaxNanograms();
+          boolean asTelling = Math.abs(setSpread - spread) <= EQUAL_SPREAD;
+          if (chosen == null || (asTelling ? setMax > max : setSpread < spread)) {
+            chosen = set;
+            spread = setSpread;
+            max = setMax;
+          }
+        } else if (set.floor() && set.oneRepMaxNanograms() > floor) {
           heaviest = i;
+          floor = set.oneRepMaxNanograms();
         }
       }
       boolean beforeTest = tested != null && date.isBefore(tested.date());
       if (chosen != null && !beforeTest) {
-        observe(date, chosen);
+        observe(date, chosen, Math.log(max));
       }
-      Observation floor = heaviest < 0 ? null : sets.get(order[heaviest]);
-      boolean floorServes = floor != null && state.day != null && state.x < Math.log(floor.oneRepMaxNanograms());
-      if (floor != null && floorServes) {
-        state.update(Math.log(floor.oneRepMaxNanograms()), FLOOR_SPREAD);
+      boolean floorServes = heaviest >= 0 && state.day != null && state.x < Math.log(floor);
+      if (floorServes) {
+        state.update(Math.log(floor), FLOOR_SPREAD);
         point(date, floor, 100 * FLOOR_SPREAD);
       } else if (chosen != null) {
-        point(date, chosen, chosen.spread());
+        point(date, max, spread);
       }
       for (int i = from; i < to; i++) {
         if (!sets.get(order[i]).eligible() && !(floorServes && i == heaviest)) {
@@ -247,8 +256,8 @@ public final class MaxTracker {
       return new Track(List.copyOf(points), standing == null ? null : standing.estimate(), standing, List.copyOf(skipped));
     }
 
-    private void point(LocalDate date, Observation set, double spread) {
-      points.add(new Point(date, Mass.ofRoundedNanograms(set.oneRepMaxNanograms(), unit), spread,
+    private void point(LocalDate date, double raw, double spread) {
+      points.add(new Point(date, Mass.ofRoundedNanograms(raw, unit), spread,
           state.day == null ? null : state.estimate(unit)));
     }
 
@@ -258,16 +267,7 @@ public final class MaxTracker {
       }
     }
 
-    private Observation better(Observation a, Observation b) {
-      double difference = a.spread() - b.spread();
-      if (Math.abs(difference) <= EQUAL_SPREAD) {
-        return a.oneRepMaxNanograms() >= b.oneRepMaxNanograms() ? a : b;
-      }
-      return difference < 0 ? a : b;
-    }
-
-    private void observe(LocalDate date, Observation chosen) {
-      double seen = Math.log(chosen.oneRepMaxNanograms());
+    private void observe(LocalDate date, Observation chosen, double seen) {
       if (state.day == null) {
         state.start(date, seen, Math.pow(chosen.spread() / 100, 2) + FIRST_SPREAD * FIRST_SPREAD);
         return;

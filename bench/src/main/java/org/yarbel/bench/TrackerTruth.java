@@ -28,14 +28,16 @@ public final class TrackerTruth {
     System.out.printf(java.util.Locale.ROOT, "%-14s %-28s %7s %7s %9s %9s%n", "level", "lifters", "in 1 sd", "in 2 sd", "mean off", "abs off");
     for (Level level : Level.values()) {
       double gain = level == Level.BEGINNER ? 0.012 / 7 : level == Level.INTERMEDIATE ? 0.004 / 7 : 0.0015 / 7;
-      run(level, "steady", gain, 0.012, 0, 0.35);
-      run(level, "uneven days, poor raters", gain, 0.025, 0, 0.8);
-      run(level, "rate half a point too low", gain, 0.012, -0.5, 0.35);
-      run(level, "do not gain", 0, 0.012, 0, 0.35);
+      run(level, "steady", gain, 0.012, 0, 0.35, true);
+      run(level, "uneven days, poor raters", gain, 0.025, 0, 0.8, true);
+      run(level, "the same, only the top rated", gain, 0.025, 0, 0.8, false);
+      run(level, "rate half a point too low", gain, 0.012, -0.5, 0.35, true);
+      run(level, "do not gain", 0, 0.012, 0, 0.35, true);
     }
   }
 
-  private static void run(Level level, String what, double gainPerDay, double form, double bias, double noise) {
+  private static void run(Level level, String what, double gainPerDay, double form, double bias, double noise,
+      boolean backOffsRated) {
     long days = 0;
     long one = 0;
     long two = 0;
@@ -53,7 +55,7 @@ public final class TrackerTruth {
         LocalDate date = start.plusDays(day);
         Mass known = tracker.run(log, date, MassUnit.KG).now().max();
         body.startDay(day);
-        train(body, known, exposure, date, log);
+        train(body, known, exposure, date, log, backOffsRated);
         if (exposure > 8) {
           MaxTracker.Estimate now = tracker.run(log, MassUnit.KG).now();
           double error = now.max().ratioTo(body.trueMax()) - 1;
@@ -70,18 +72,19 @@ public final class TrackerTruth {
         100.0 * two / days, 100 * off / days, 100 * absolute / days);
   }
 
-  private static void train(SimulatedLifter body, Mass known, int exposure, LocalDate date, List<Observation> log) {
+  private static void train(SimulatedLifter body, Mass known, int exposure, LocalDate date, List<Observation> log,
+      boolean backOffsRated) {
     int reps = exposure % 3 == 0 ? 1 : exposure % 3 == 1 ? 3 : 5;
     Mass top = known.scaled(EffortChart.HOUSE.fraction(reps, 8).orElseThrow());
-    lift(body, top, reps, date, log);
+    lift(body, top, reps, date, log, true);
     for (int set = 0; set < 3; set++) {
-      lift(body, top.scaled(0.88), reps + 1, date, log);
+      lift(body, top.scaled(0.88), reps + 1, date, log, backOffsRated);
     }
   }
 
-  private static void lift(SimulatedLifter body, Mass load, int reps, LocalDate date, List<Observation> log) {
+  private static void lift(SimulatedLifter body, Mass load, int reps, LocalDate date, List<Observation> log, boolean rated) {
     SimulatedLifter.Outcome outcome = body.lift(load, reps, false);
-    Rpe rpe = outcome.rpe();
+    Rpe rpe = rated ? outcome.rpe() : null;
     log.add(Observation.of(date, load, outcome.reps(), rpe));
   }
 }

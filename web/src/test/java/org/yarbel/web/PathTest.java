@@ -31,7 +31,9 @@ class PathTest {
     long corwin = app.lifter("Corwin");
     long past = app.session("Corwin", TestApp.TODAY.minusDays(2));
     List<String> coachPaths = List.of("/", "/?find=zzz", "/lifters/new", "/lifters/" + corwin, "/lifters/" + corwin + "/week",
-        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/account", "/nowhere");
+        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/account", "/nowhere", "/kit", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
+        "/workbench/chart", "/workbench/plates?loads=60+100+182.5", "/workbench/ramp?top=240", "/workbench/bands?kind=chains&bar=140&chainMass=9",
+        "/workbench/points?bodyMass=93&total=800", "/workbench/units?amount=100");
     browser.signIn("coach");
     for (String path : coachPaths) {
       assertFine(browser.desk().open(path), "desk " + path);

@@ -3,6 +3,8 @@ package org.yarbel.web;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
+import org.openqa.selenium.support.ui.Select;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
 
@@ -18,8 +20,18 @@ class Screenshots {
     picture(browser, "sign-in");
     browser.signIn("coach");
     picture(browser, "floor");
+    takeOn(browser);
+    picture(browser, "new-lifter");
     browser.open("/lifters/" + maren);
     picture(browser, "lifter");
+    browser.open("/kit");
+    picture(browser, "kit-room");
+    browser.open("/lifts");
+    picture(browser, "lifts");
+    browser.open("/workbench/estimate?load=140&reps=5&rpe=8&unit=kg");
+    picture(browser, "workbench");
+    browser.open("/workbench/plates?loads=60+100+140+167.5+182.5+155&unit=kg");
+    picture(browser, "workbench-plates");
     browser.open("/lifters/" + maren + "/week");
     picture(browser, "week-board");
     browser.open("/lifters/" + maren + "/ledger?lift=deadlift");
@@ -31,6 +43,21 @@ class Screenshots {
     picture(browser, "card");
     browser.desk().open("/sessions/" + session + "/card");
     picture(browser, "card-desk");
+  }
+
+  private static void takeOn(Browser browser) {
+    browser.open("/lifters/new");
+    browser.type("name", "Wren Halloway");
+    row(browser, 1, "140", "5", "8");
+    row(browser, 2, "97.5", "3", "9");
+    row(browser, 3, "180", "", "tested");
+    browser.awaitText("#gives-3", "max about 180 ±");
+  }
+
+  private static void row(Browser browser, int row, String load, String reps, String how) {
+    browser.driver().findElement(By.name("load." + row)).sendKeys(load);
+    browser.driver().findElement(By.name("reps." + row)).sendKeys(reps);
+    new Select(browser.driver().findElement(By.name("how." + row))).selectByValue(how);
   }
 
   private void picture(Browser browser, String name) {

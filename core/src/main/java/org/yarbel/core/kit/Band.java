@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -62,6 +63,30 @@ public record Band(String name, String make, @Nullable LocalDate since, List<Pul
             + " to " + longer.mass().text());
       }
     }
+  }
+
+  /**
+   * Reads pulls as they are typed: {@code 40:0 60:12 100:26.5}, each length in cm with its pull.
+   *
+   * @throws IllegalArgumentException with a sentence about the first that cannot be
+   */
+  public static List<Pull> pulls(String text, MassUnit unit) {
+    List<Pull> pulls = new ArrayList<>();
+    for (String one : text.strip().split("[\\s;]+")) {
+      String pull = one.replace(',', '.');
+      if (!pull.matches("\\d{1,3}:\\d{1,3}(\\.\\d{1,2})?")) {
+        throw new IllegalArgumentException(
+            "Write each length in cm with its pull, such as 60:12 100:26; '" + one + "' is not that");
+      }
+      int at = pull.indexOf(':');
+      pulls.add(new Pull(Integer.parseInt(pull.substring(0, at)), Mass.of(pull.substring(at + 1), unit)));
+    }
+    return pulls;
+  }
+
+  /** The pulls as {@link #pulls(String, MassUnit)} reads them. */
+  public String pullsText() {
+    return pulls.stream().map(pull -> pull.centimetres() + ":" + pull.mass().number()).collect(Collectors.joining(" "));
   }
 
   /**

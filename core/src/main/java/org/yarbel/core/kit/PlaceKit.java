@@ -148,11 +148,20 @@ public record PlaceKit(
       if (partner.isPresent()) {
         left.remove(partner.get());
       } else {
-        lonely.add(bands.stream().filter(other -> other != band).map(band::mismatch).flatMap(Optional::stream)
-            .min(Comparator.comparingInt(String::length)).orElse(band.name() + " has no partner here"));
+        Optional<Band> nearest = bands.stream().filter(other -> other != band)
+            .min(Comparator.comparingLong(other -> Math.abs(most(other) - most(band))));
+        // two that nearly match are told of once
+        boolean told = nearest.flatMap(other -> other.mismatch(band)).filter(lonely::contains).isPresent();
+        if (!told) {
+          lonely.add(nearest.flatMap(band::mismatch).orElse(band.name() + " has no partner here"));
+        }
       }
     }
     return lonely;
+  }
+
+  private static long most(Band band) {
+    return band.pulls().get(band.pulls().size() - 1).mass().nanograms();
   }
 
   /** What loads a lift. */

@@ -86,7 +86,8 @@ public record Variation(Map<Trait, String> traits) {
   /** The words a person reads: {@code close grip, 2 s pause}; empty for none. */
   public String words() {
     List<String> words = new ArrayList<>();
-    traits.forEach((trait, value) -> words.add(String.format(java.util.Locale.ROOT, trait.words, value.replace('-', ' '))));
+    traits.forEach((trait, value) -> words.add(String.format(
+        java.util.Locale.ROOT, trait.words, trait == Trait.TEMPO ? value : value.replace('-', ' '))));
     return String.join(", ", words);
   }
 

@@ -2,8 +2,13 @@ package org.yarbel.core.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
@@ -19,5 +24,43 @@ class EntryDoubtTest {
         .orElse("");
     assertThat(asked).contains(question);
     assertThat(asked.isEmpty()).isEqualTo(question.isEmpty());
+  }
+
+  private static Map<Movement, Mass> maxes(String squat, String bench, String deadlift) {
+    Map<Movement, Mass> maxes = new EnumMap<>(Movement.class);
+    put(maxes, Movement.SQUAT, squat);
+    put(maxes, Movement.BENCH, bench);
+    put(maxes, Movement.DEADLIFT, deadlift);
+    return maxes;
+  }
+
+  private static void put(Map<Movement, Mass> maxes, Movement movement, String max) {
+    if (max != null) {
+      maxes.put(movement, Mass.of(max, MassUnit.KG));
+    }
+  }
+
+  // believable threes of the trade stay unasked; one of them in the other unit is asked about
+  @ParameterizedTest
+  @CsvSource(nullValues = "-", value = {
+    "140, 97.5, 160, -", "200, 130, 240, -", "90, 45, 110, -", "300, 220, 330, -", "140, -, -, -", "-, -, -, -",
+    "140, 215, 160, BENCH", "308, 97.5, 160, SQUAT", "140, 97.5, 353, DEADLIFT", "140, 44, 160, BENCH",
+  })
+  void asksAboutTheOneThatDoesNotFitTheOthers(String squat, String bench, String deadlift, Movement asked) {
+    assertThat(EntryDoubt.among(maxes(squat, bench, deadlift)).keySet())
+        .isEqualTo(asked == null ? Set.of() : Set.of(asked));
+  }
+
+  @Test
+  void asksAboutBothOfTwoThatDisagree() {
+    assertThat(EntryDoubt.among(maxes("140", "215", null))).containsOnlyKeys(Movement.SQUAT, Movement.BENCH)
+        .containsValue("Is it kg or lb? 215 kg does not fit the other lifts.");
+  }
+
+  // 1 lb = 0.45359237 kg exactly (international yard and pound, 1959)
+  @ParameterizedTest
+  @CsvSource({"80, 80.5, false", "176, 80, true", "36.3, 80, true", "100, 80, false", "205, 93, true"})
+  void asksAboutANumberInTheOtherUnitOfTheOneBefore(String entered, String known, boolean asked) {
+    assertThat(EntryDoubt.unit(Mass.of(entered, MassUnit.KG), Mass.of(known, MassUnit.KG)).isPresent()).isEqualTo(asked);
   }
 }

@@ -136,6 +136,15 @@ class PlaceKitTest {
   }
 
   @Test
+  void readsPullsAsTheyAreTyped() {
+    assertThat(Band.pulls(" 60:12;100:26,5 ", MassUnit.KG)).containsExactly(new Band.Pull(60, kg("12")), new Band.Pull(100, kg("26.5")));
+    assertThat(new Band("A", "", null, Band.pulls("100:26.5 60:12", MassUnit.KG)).pullsText()).isEqualTo("60:12 100:26.5");
+    assertThatThrownBy(() -> Band.pulls("60:12 100", MassUnit.KG))
+        .hasMessage("Write each length in cm with its pull, such as 60:12 100:26; '100' is not that");
+    assertThatThrownBy(() -> Band.pulls("3:1 60:12", MassUnit.KG)).hasMessage("The length of a band must be from 5 to 400 cm but was 3");
+  }
+
+  @Test
   void aPairOfBandsIsOfTheSameMakeAgeAndPull() {
     LocalDate may = LocalDate.of(2025, 5, 1);
     Band left = band("A", "Own", may, "60:12", "100:26");

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
@@ -60,6 +61,43 @@ class LiftTest {
     assertThat(equipment.implement()).isTrue();
   }
 
+  // what the schools of the trade plan with: common practice, no source
+  @ParameterizedTest
+  @ValueSource(strings = {
+    "front-squat,box-squat,pin-squat,squat-negative,reverse-band-squat,band-squat,chain-squat,good-morning,paused-squat,tempo-squat",
+    "pin-press,lock-out-press,reverse-band-bench,close-grip-bench,floor-press,board-press,bench-negative,band-bench,chain-bench",
+    "deficit-deadlift,block-pull,pin-pull-above-knee,pin-pull-below-knee,reverse-band-deadlift,stiff-legged-deadlift,speed-deadlift",
+    "log-press,axle-press,yoke-walk,farmers-walk,stone-load,keg-throw,sledge-push,tyre-flip,deadlift-hold,front-hold",
+    "row,back-extension,chin-up,dip,lunge,leg-curl,plank,hip-thrust,face-pull,triceps-extension,curl,calf-raise,bike"})
+  void hasWhatEverySchoolPlansWith(String keys) {
+    for (String key : keys.split(",")) {
+      assertThat(OURS.ofKey(key)).as(key).isPresent();
+    }
+  }
+
+  @Test
+  void everyCloseVariantIsOfItsParentsFamilyAndPattern() {
+    OURS.all().stream().filter(Lift::close).forEach(lift -> {
+      Lift parent = OURS.parent(lift).orElseThrow();
+      assertThat(lift.movement()).as(lift.name()).isEqualTo(parent.movement());
+      assertThat(lift.pattern()).as(lift.name()).isEqualTo(parent.pattern());
+      assertThat(lift.ratio()).as(lift.name()).isNotNull();
+    });
+  }
+
+  @Test
+  void everyImplementAndEveryMuscleHasALift() {
+    for (Equipment equipment : Equipment.values()) {
+      assertThat(OURS.all()).as(equipment.word()).anyMatch(lift -> lift.equipment() == equipment);
+    }
+    for (Muscle muscle : Muscle.values()) {
+      assertThat(OURS.all()).as(muscle.word()).anyMatch(lift -> lift.muscles().contains(muscle));
+    }
+    for (Pattern pattern : Pattern.values()) {
+      assertThat(OURS.all()).as(pattern.word()).anyMatch(lift -> lift.pattern() == pattern);
+    }
+  }
+
   // Our own defaults as written down for coaches: share of the parent in %
   @ParameterizedTest
   @CsvSource({"front-squat, squat, 82", "high-bar-squat, squat, 94", "safety-bar-squat, squat, 90", "paused-squat, squat, 92",
@@ -78,6 +116,7 @@ class LiftTest {
   void saysInWordsHowALiftDiffers() {
     assertThat(lift("close-grip-bench").variation().words()).isEqualTo("close grip");
     assertThat(Variation.parse("pause=2 grip=close").words()).isEqualTo("close grip, 2 s pause");
+    assertThat(lift("tempo-squat").variation().words()).isEqualTo("tempo 5-0-2-0");
     assertThat(lift("block-pull").variation().words()).isEqualTo("from blocks, below the knee");
     assertThatThrownBy(() -> Variation.parse("pause=2 pause=3")).hasMessageContaining("given twice");
     assertThatThrownBy(() -> Variation.parse("colour=red")).hasMessage("There is no trait 'colour' of a lift");

@@ -11,7 +11,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntFunction;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.kit.Band;
 import org.yarbel.core.kit.Bar;
@@ -172,22 +171,9 @@ final class KitForm {
 
   private Optional<Band> band(int i) {
     String row = "band." + i;
-    MassUnit unit = typed.unit(row + ".unit");
     LocalDate since = typed.past(row + ".since", today);
-    List<Band.Pull> pulls = new ArrayList<>();
-    for (String pull : typed.text(row + ".pulls").split("[\\s;]+")) {
-      String[] both = pull.split(":", 2);
-      if (pull.isEmpty()) {
-        continue;
-      }
-      if (both.length != 2 || !both[0].matches("\\d{1,3}") || !both[1].replace(',', '.').matches("\\d{1,3}(\\.\\d{1,2})?")) {
-        typed.wrong(row + ".pulls", "Write each length with its pull, such as 60:12 100:26, the length in cm; '" + pull + "' is not that.");
-        return Optional.empty();
-      }
-      made(row + ".pulls", () -> new Band.Pull(Integer.parseInt(both[0]), Mass.of(both[1].replace(',', '.'), unit))).ifPresent(pulls::add);
-    }
-    return typed.errors().containsKey(row + ".pulls") ? Optional.empty()
-        : made(row + ".pulls", () -> new Band(typed.text(row + ".name"), typed.text(row + ".make"), since, pulls));
+    return made(row + ".pulls", () -> new Band(typed.text(row + ".name"), typed.text(row + ".make"), since,
+        Band.pulls(typed.text(row + ".pulls"), typed.unit(row + ".unit"))));
   }
 
   private Optional<Chain> chain(int i) {
@@ -236,7 +222,7 @@ final class KitForm {
     for (int i = 0; i < kit.bands().size(); i++) {
       Band band = kit.bands().get(i);
       put(fields, "band." + i, "name", band.name(), "make", band.make(), "since", Objects.toString(band.since(), ""),
-          "pulls", band.pulls().stream().map(p -> p.centimetres() + ":" + p.mass().number()).collect(Collectors.joining(" ")),
+          "pulls", band.pullsText(),
           "unit", band.pulls().get(0).mass().unit().name());
     }
     for (int i = 0; i < kit.chains().size(); i++) {

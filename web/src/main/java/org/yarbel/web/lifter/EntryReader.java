@@ -1,6 +1,7 @@
 package org.yarbel.web.lifter;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.EffortChart;
@@ -13,12 +14,20 @@ import org.yarbel.web.form.Typed;
 /** Reads a load, its reps, how hard it was and its day. */
 final class EntryReader {
   /** How hard a set can be said to have been, with the words for it. */
-  static final List<How> HOW = List.of(new How("tested", "tested max"), new How("failure", "to failure"), new How("10", "@10"),
-      new How("9.5", "@9.5"), new How("9", "@9"), new How("8.5", "@8.5"), new How("8", "@8"), new How("7.5", "@7.5"),
-      new How("7", "@7"), new How("6.5", "@6.5"), new How("6", "@6"));
+  static final List<How> HOW = how();
 
   /** One way. */
   record How(String key, String word) {}
+
+  // rising, so that the keys @ and 8 find @8 before @8.5
+  private static List<How> how() {
+    List<How> all = new ArrayList<>(List.of(new How("tested", "tested max"), new How("failure", "to failure")));
+    for (int halves = Rpe.MIN.halves(); halves <= Rpe.MAX.halves(); halves++) {
+      Rpe rpe = new Rpe(halves);
+      all.add(new How(rpe.toString(), "@" + rpe));
+    }
+    return List.copyOf(all);
+  }
 
   private final Typed typed;
   private final String suffix;

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Catalogue;
@@ -122,18 +123,32 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
       return new LiftView(lift.key(), lift.name(), null, null, null, null, false, null, false, List.of());
     }
     MaxTracker.Estimate estimate = numbers.estimate(lifter.unit(), today);
+    String byRatio = estimate == null ? byRatio(lift, numbers.ratio(), known, today) : null;
     Mass training = numbers.numbers(lifter.unit(), today).training();
     LocalDate tested = numbers.testedOn();
     boolean old = tested != null && tested.isBefore(today.minusWeeks(OLD_TEST_WEEKS));
     Optional<Level> suggested = estimate == null || lifter.sex() == null || known.bodyMass() == null ? Optional.empty()
         : LevelSuggestion.of(lift, lifter.sex(), estimate.max(), known.bodyMass(), lifter.trainingSince(), today);
     return new LiftView(lift.key(), lift.name(),
-        estimate == null ? null : estimate.max().amountIn(lifter.unit(), 1).toPlainString() + " ± "
+        estimate == null ? byRatio : estimate.max().amountIn(lifter.unit(), 1).toPlainString() + " ± "
             + estimate.sd().amountIn(lifter.unit(), 1).toPlainString() + other(estimate.max(), lifter),
-        source(numbers, lifter.unit(), today), training == null ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
+        byRatio != null ? "by the ratio, until a rated set of its own" : source(numbers, lifter.unit(), today), training == null ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
         tested == null ? null : ago(tested, today) + (old ? ", old: test again or trust the estimate" : ""), old,
         suggested.map(Level::word).orElse(null), suggested.filter(level -> level != numbers.level()).isPresent(),
         learned(lift, numbers, known.lifts()));
+  }
+
+  /** What the parent's estimate gives by the ratio; null without one. */
+  private static @Nullable String byRatio(Lift lift, Lift.@Nullable Ratio learned, LifterService.Known known, LocalDate today) {
+    Lift.Ratio ratio = learned != null ? learned : lift.ratio();
+    MassUnit unit = known.lifter().unit();
+    return ratio == null ? null : known.numbers().stream()
+        .filter(numbers -> numbers.lift().equals(lift.parent()))
+        .map(numbers -> numbers.estimate(unit, today))
+        .filter(Objects::nonNull)
+        .findFirst()
+        .map(parent -> "about " + parent.max().scaled(ratio.percent() / 100).amountIn(unit, 1).toPlainString())
+        .orElse(null);
   }
 
   private static @Nullable String source(LiftNumbers numbers, MassUnit unit, LocalDate today) {

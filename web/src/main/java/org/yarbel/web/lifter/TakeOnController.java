@@ -18,6 +18,7 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Place;
+import org.yarbel.web.form.Shown;
 import org.yarbel.web.form.Typed;
 
 /** Taking somebody on: a name, a unit, a place, and a first number of three lifts. */
@@ -77,21 +78,10 @@ class TakeOnController {
   }
 
   private void show(ModelAndView page, Typed typed) {
-    page.addObject("f", new Fields(typed.fields(), typed.errors(), typed.asked()));
+    page.addObject("f", Shown.of(typed));
     page.addObject("places", lifters.places());
     page.addObject("offered", lifters.offered());
     page.addObject("gives", List.of(gives(typed, 1), gives(typed, 2), gives(typed, 3)));
-  }
-
-  /** The form's fields as its template asks for them. */
-  public record Fields(Map<String, String> fields, Map<String, String> errors, Map<String, String> asked) {
-    public String value(String field) {
-      return fields.getOrDefault(field, "");
-    }
-
-    public String error(String field) {
-      return errors.getOrDefault(field, "");
-    }
   }
 
   private String gives(Typed typed, int row) {

@@ -28,6 +28,7 @@ import org.yarbel.core.lift.Muscle;
 import org.yarbel.core.lift.Pattern;
 import org.yarbel.core.lift.Variation;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.form.Shown;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.problem.NotFound;
 
@@ -157,23 +158,12 @@ class LiftsController {
     model.put("rows", found);
     model.put("find", find);
     model.put("edit", edit);
-    model.put("f", new Fields(typed.fields(), typed.errors()));
+    model.put("f", Shown.of(typed));
     model.put("parents", catalogue.all());
     model.put("patterns", Pattern.values());
     model.put("equipments", Equipment.values());
     model.put("muscles", Muscle.values());
     return model;
-  }
-
-  /** The form's fields as its template asks for them. */
-  public record Fields(Map<String, String> fields, Map<String, String> errors) {
-    public String value(String field) {
-      return fields.getOrDefault(field, "");
-    }
-
-    public @Nullable String error(String field) {
-      return errors.get(field);
-    }
   }
 
   private static void grow(Catalogue catalogue, Lift lift, int depth, List<Row> rows, Set<String> own, Set<String> retired) {

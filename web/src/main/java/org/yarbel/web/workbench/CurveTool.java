@@ -85,17 +85,8 @@ final class CurveTool {
   }
 
   private static @Nullable Band typedBand(Typed typed, MassUnit unit) {
-    List<Band.Pull> pulls = new ArrayList<>();
-    for (String pull : typed.text("pulls").split("[\\s;]+")) {
-      String[] both = pull.split(":", 2);
-      if (both.length != 2 || !both[0].matches("\\d{1,3}") || !both[1].replace(',', '.').matches("\\d{1,3}(\\.\\d{1,2})?")) {
-        typed.wrong("pulls", "Write each length in cm with its pull, such as 60:12 100:26; '" + pull + "' is not that.");
-        return null;
-      }
-      pulls.add(new Band.Pull(Integer.parseInt(both[0]), Mass.of(both[1].replace(',', '.'), unit)));
-    }
     try {
-      return new Band("Band", "", null, pulls);
+      return new Band("Band", "", null, Band.pulls(typed.text("pulls"), unit));
     } catch (IllegalArgumentException refused) {
       typed.wrong("pulls", refused);
       return null;

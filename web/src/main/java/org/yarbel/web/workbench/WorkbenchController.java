@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.yarbel.web.form.Shown;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.problem.NotFound;
 
@@ -28,21 +29,6 @@ class WorkbenchController {
 
   /** One of the sums. */
   public record Tool(String key, String name) {}
-
-  /** The form's fields as its template asks for them. */
-  public record Fields(Map<String, String> fields, Map<String, String> errors) {
-    public String value(String field) {
-      return fields.getOrDefault(field, "");
-    }
-
-    public @Nullable String error(String field) {
-      return errors.get(field);
-    }
-
-    public boolean is(String field, String value) {
-      return value.equals(fields.get(field));
-    }
-  }
 
   @GetMapping("/workbench")
   String first() {
@@ -68,7 +54,7 @@ class WorkbenchController {
     model.put("tool", tool);
     model.put("result", typed.fine() || key.equals("chart") ? result : null);
     model.put("note", said.get("note"));
-    model.put("f", new Fields(fields, typed.errors()));
+    model.put("f", Shown.of(typed));
     model.put("here", "workbench");
     model.put("title", tool.name());
     model.put("curves", EstimateTool.curves());

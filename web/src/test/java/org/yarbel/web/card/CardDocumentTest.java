@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.core.card.BackOffTable;
+import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.CoreJson;
@@ -30,6 +31,24 @@ class CardDocumentTest {
     assertThat(json.read(json.write(document), CardDocument.class)).isEqualTo(document);
     assertThat(document.slots()).hasSize(3);
     assertThat(document.slots().get(0).kit().bar()).isEqualTo(Mass.of("20", MassUnit.KG));
+  }
+
+  // as the first version wrote it: one kit for all lines, no name, no chart
+  @Test
+  void readsACardWithOneKitForAllItsLines(TestApp app) {
+    CardDocument old = app.bean(CoreJson.class).read("""
+        {"number":1,"day":"2026-01-05","unit":"kg","bodyMass":null,
+         "kit":{"bar":"20 kg","collars":"0 kg","stock":{"unit":"kg","plates":[{"size":"25 kg","pairs":2}]}},
+         "numbers":{},"numbersOn":{},"chart":[],
+         "slots":[{"slotId":1,"kind":"MAIN","lift":"squat","work":"1x1 70kg","basis":"ESTIMATED","ramp":[],"sets":[],"tables":[],
+           "cautions":[],"problem":null,"last":null},
+          {"slotId":2,"kind":"ASSISTANCE","lift":"plank","work":"3x1","basis":"ESTIMATED","ramp":[],"sets":[],"tables":[],
+           "cautions":[],"problem":null,"last":null}]}""", CardDocument.class);
+    CardDocument.CardSlot squat = old.slots().get(0);
+    assertThat(squat.name()).isEqualTo("Squat");
+    assertThat(squat.chart()).isEqualTo(EffortChart.HOUSE);
+    assertThat(old.loaded(squat).orElseThrow().search().nearest(Mass.of("71", MassUnit.KG)).sideText()).isEqualTo("25");
+    assertThat(old.loaded(old.slots().get(1))).as("a plank goes on no bar").isEmpty();
   }
 
   @Test

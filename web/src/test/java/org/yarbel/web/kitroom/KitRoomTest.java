@@ -85,7 +85,7 @@ class KitRoomTest {
     "kg.1.size | 20 | The size 20 kg stands above already: write all its pairs there.",
     "dumbbell.0.stamped | 900 | A dumbbell must be at most 200 kg.",
     "band.0.pulls | 60:12 100:10 | A band pulls harder the further it is stretched, but from 60 to 100 cm the pull falls from 12 kg to 10 kg.",
-    "band.0.pulls | 60 | Write each length with its pull, such as 60:12 100:26, the length in cm; &#39;60&#39; is not that.",
+    "band.0.pulls | 60 | Write each length in cm with its pull, such as 60:12 100:26; &#39;60&#39; is not that.",
     "band.0.pulls | 60:12 | Measure a band at two lengths at least.",
     "band.0.since | 2026-04-01 | The day lies ahead: 2026-04-01.",
     "chain.0.slack | 10 | What hangs at the bottom cannot be more than the chain: 10 kg of 9 kg.",

@@ -62,7 +62,7 @@ class WorkbenchTest {
     "ramp?top=15&lift=squat | The bar is heavier than that: 20 kg is the lightest that loads.",
     "ramp?top=240&style=even&jump=1 | So small a jump makes more than 20 steps.",
     "bands?bar=100&pulls=60:12+100:10&bottom=60&top=100 | A band pulls harder the further it is stretched",
-    "bands?bar=100&pulls=60&bottom=60&top=100 | Write each length in cm with its pull",
+    "bands?bar=100&pulls=60&bottom=60&top=100 | Write each length in cm with its pull, such as 60:12 100:26; &#39;60&#39; is not that.",
     "bands?bar=100&pulls=60:12+100:26&bottom=60&top=150 | was measured from 60 to 100 cm, not at 1",
     "bands?bar=100&pulls=60:12+100:26&bottom=90&top=60 | the wrong way round",
     "bands?kind=reverse&bar=40&pulls=60:12+100:26&bottom=100&top=60 | The bar floats: the bands hold 52 kg at the bottom and the bar has 40 kg. Start above it.",

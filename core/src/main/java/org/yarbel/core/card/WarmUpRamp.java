@@ -243,7 +243,12 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
       for (int n = Math.max(jumps, 1); n > 1; n--) {
         best = List.of();
         bestCost = Double.MAX_VALUE;
-        lower(n, 1, new ArrayList<>(List.of(start)), first, least, 0);
+        double spacing = (double) (first - startNg) / n;
+        List<List<Loading>> near = new ArrayList<>();
+        for (int i = 1; i < n; i++) {
+          near.add(fewPlates(startNg + spacing * i, spacing));
+        }
+        lower(near, spacing, new ArrayList<>(List.of(start)), first, least, 0);
         if (!best.isEmpty()) {
           List<Loading> all = new ArrayList<>(best);
           all.addAll(finish);
@@ -255,12 +260,13 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
       return all;
     }
 
-    private void lower(int jumps, int i, List<Loading> below, long first, long least, double cost) {
+    private void lower(List<List<Loading>> near, double spacing, List<Loading> below, long first, long least, double cost) {
       if (cost >= bestCost) {
         return;
       }
       long from = below.get(below.size() - 1).total().nanograms();
-      if (i == jumps) {
+      int i = below.size();
+      if (i > near.size()) {
         long into = first - from;
         long before = from - below.get(below.size() - 2).total().nanograms();
         if (into >= least && into <= before) {
@@ -269,15 +275,14 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
         }
         return;
       }
-      double spacing = (double) (first - startNg) / jumps;
       double aim = startNg + spacing * i;
-      for (Loading candidate : fewPlates(aim, spacing)) {
+      for (Loading candidate : near.get(i - 1)) {
         long jump = candidate.total().nanograms() - from;
         if (jump >= least) {
           List<Loading> next = new ArrayList<>(below);
           next.add(candidate);
           double off = (candidate.total().nanograms() - aim) / spacing;
-          lower(jumps, i + 1, next, first, least, cost + candidate.perSide().size() + 6 * off * off);
+          lower(near, spacing, next, first, least, cost + candidate.perSide().size() + 6 * off * off);
         }
       }
     }

@@ -10,11 +10,12 @@ import org.yarbel.core.mass.Mass;
  *
  * <p>Plates stand on a sleeve heaviest inside (common practice, no source), so to reach one the lighter ones outside of
  * it come off first. Of equally few changes it takes fewer plates in all. Each load may take up to
- * {@value #MORE_PLATES} plates a side more than its fewest.
+ * {@value #MORE_PLATES} plates a side more than its fewest; of stocks with very many ways only the first are looked at.
  */
 public final class PlateSeries {
   private static final int MORE_PLATES = 2;
   private static final int MOST_WAYS = 24;
+  private static final int MOST_LOOKS = 4_000;
 
   private PlateSeries() {}
 
@@ -102,8 +103,9 @@ public final class PlateSeries {
       return List.of(fewest);
     }
     long side = fewest.perSide().stream().mapToLong(Mass::nanograms).sum();
-    List<List<Mass>> found = new ArrayList<>();
-    search(stock.plates(), 0, side, fewest.perSide().size() + MORE_PLATES, new ArrayList<>(), found);
+    Search search = new Search(stock.plates());
+    search.from(0, side, fewest.perSide().size() + MORE_PLATES);
+    List<List<Mass>> found = search.found;
     List<Loading> ways = new ArrayList<>();
     ways.add(fewest);
     found.stream().filter(plates -> !plates.equals(fewest.perSide()))
@@ -113,23 +115,35 @@ public final class PlateSeries {
     return ways;
   }
 
-  private static void search(List<PlateStock.Pairs> sizes, int i, long left, int plates, List<Mass> on, List<List<Mass>> found) {
-    if (left == 0) {
-      found.add(List.copyOf(on));
-      return;
+  /** Looks for the plates that make one side, the heaviest first. */
+  private static final class Search {
+    private final List<PlateStock.Pairs> sizes;
+    private final List<Mass> on = new ArrayList<>();
+    private final List<List<Mass>> found = new ArrayList<>();
+    private int looks;
+
+    Search(List<PlateStock.Pairs> sizes) {
+      this.sizes = sizes;
     }
-    if (i == sizes.size() || plates == 0 || left > plates * sizes.get(i).size().nanograms()) {
-      return;
-    }
-    Mass size = sizes.get(i).size();
-    int most = (int) Math.min(Math.min(sizes.get(i).pairs(), plates), left / size.nanograms());
-    for (int n = 0; n < most; n++) {
-      on.add(size);
-    }
-    for (int n = most; n >= 0; n--) {
-      search(sizes, i + 1, left - n * size.nanograms(), plates - n, on, found);
-      if (n > 0) {
-        on.remove(on.size() - 1);
+
+    void from(int i, long left, int plates) {
+      if (left == 0) {
+        found.add(List.copyOf(on));
+        return;
+      }
+      if (i == sizes.size() || plates == 0 || left > plates * sizes.get(i).size().nanograms() || ++looks > MOST_LOOKS) {
+        return;
+      }
+      Mass size = sizes.get(i).size();
+      int most = (int) Math.min(Math.min(sizes.get(i).pairs(), plates), left / size.nanograms());
+      for (int n = 0; n < most; n++) {
+        on.add(size);
+      }
+      for (int n = most; n >= 0; n--) {
+        from(i + 1, left - n * size.nanograms(), plates - n);
+        if (n > 0) {
+          on.remove(on.size() - 1);
+        }
       }
     }
   }

@@ -249,6 +249,19 @@ class LoadablesTest {
     }
   }
 
+  // sixteen sizes a hundredth apart, twenty pairs each: more ways than anybody could look at
+  @Test
+  void aStockWithEndlessWaysIsAnsweredAllTheSame() {
+    String[] sizes = new String[16];
+    for (int i = 0; i < 16; i++) {
+      sizes[i] = "1." + (10 + i) + "x20";
+    }
+    Loadables odd = of("20", "0", sizes);
+    List<Loading> series = PlateSeries.of(List.of(kg("100"), kg("150"), kg("120.02")), odd);
+    assertThat(series).extracting(l -> l.total().number()).containsExactly("100", "150", "120.02");
+    assertThat(odd.between(kg("100"), kg("101"))).hasSizeGreaterThan(40);
+  }
+
   /** Every way to make a total with up to two plates a side more than the fewest. */
   private static List<Loading> everyWay(Mass total, Loadables loadables) {
     int most = loadables.exact(total).orElseThrow().perSide().size() + 2;

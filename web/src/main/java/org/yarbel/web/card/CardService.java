@@ -19,13 +19,11 @@ import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.PlaceKit;
-import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -45,18 +43,16 @@ public class CardService {
   private final LoggedSetRepository sets;
   private final Issuing issuing;
   private final Places places;
-  private final Lifts lifts;
   private final Tracking tracking;
   private final ClubClock clock;
 
   CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, Issuing issuing,
-      Places places, Lifts lifts, Tracking tracking, ClubClock clock) {
+      Places places, Tracking tracking, ClubClock clock) {
     this.sessions = sessions;
     this.lifters = lifters;
     this.sets = sets;
     this.issuing = issuing;
     this.places = places;
-    this.lifts = lifts;
     this.tracking = tracking;
     this.clock = clock;
   }
@@ -111,10 +107,9 @@ public class CardService {
   private ResolvedLine line(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> logged) {
     Map<String, MaxNumbers> others = new HashMap<>(document.numbers());
     MaxNumbers own = others.remove(slot.lift());
-    Movement movement = lifts.catalogue().ofKey(slot.lift()).map(Lift::movement).orElse(Movement.OTHER);
     ResolvedLine line = Resolver.resolve(new Resolver.Request(WorkLine.parse(slot.work()), slot.basis(),
         own == null ? MaxNumbers.NONE : own, others, document.bodyMass(), places.loadables(document.loaded(slot)).orElse(null),
-        document.unit(), slot.chart(), movement, false, logged.stream().map(LoggedSetRow::loggedSet).toList(), null));
+        document.unit(), slot.chart(), Movement.OTHER, false, logged.stream().map(LoggedSetRow::loggedSet).toList(), null));
     // the ramp stays as issued: it was warmed up on before anything was logged
     return new ResolvedLine(line.notation(), slot.ramp(), line.sets(), line.today(), cautions(slot, line));
   }

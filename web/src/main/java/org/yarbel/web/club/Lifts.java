@@ -29,8 +29,10 @@ public class Lifts {
   /** Those that are offered where a lift is chosen. */
   @Transactional(readOnly = true)
   public List<Lift> offered() {
-    Set<String> retired = retired();
-    return catalogue().all().stream().filter(lift -> !retired.contains(lift.key())).toList();
+    List<ClubLift> rows = own.all();
+    Set<String> retired = rows.stream().filter(ClubLift::retired).map(ClubLift::key).collect(Collectors.toSet());
+    return Catalogue.standard().with(rows.stream().map(ClubLift::lift).toList()).all().stream()
+        .filter(lift -> !retired.contains(lift.key())).toList();
   }
 
   /** The keys of the club's own lifts. */

@@ -142,14 +142,12 @@ public class Tracking implements LifterService.LiftTracker {
       catalogue.parent(lift.get()).ifPresent(parent -> learn(lifter, own, lift.get(), track,
           points.findByLifterIdAndLiftOrderByDay(lifter.id(), parent.key())));
     }
-    List<TrackedPoint> mine = points.findByLifterIdAndLiftOrderByDay(lifter.id(), key);
-    for (Lift child : catalogue.children(lift.get())) {
-      if (child.ratio() != null) {
-        numbers.findByLifterIdAndLift(lifter.id(), child.key()).ifPresent(theirs -> {
-          List<Observation> log = sets.ofLift(lifter.id(), child.key()).stream().map(LoggedSetRow::observation).toList();
-          learn(lifter, theirs, child, track(theirs, log, lifter.unit()).points(), mine);
-        });
-      }
+    List<LiftNumbers> variations = numbers.findByLifterIdIn(List.of(lifter.id())).stream()
+        .filter(n -> catalogue.ofKey(n.lift()).filter(l -> key.equals(l.parent()) && l.ratio() != null).isPresent()).toList();
+    List<TrackedPoint> mine = variations.isEmpty() ? List.of() : points.findByLifterIdAndLiftOrderByDay(lifter.id(), key);
+    for (LiftNumbers theirs : variations) {
+      List<Observation> log = sets.ofLift(lifter.id(), theirs.lift()).stream().map(LoggedSetRow::observation).toList();
+      learn(lifter, theirs, catalogue.ofKey(theirs.lift()).orElseThrow(), track(theirs, log, lifter.unit()).points(), mine);
     }
   }
 

@@ -28,6 +28,17 @@ class QueryCountTest {
     assertThat(full).isLessThanOrEqualTo(empty + 2).isLessThanOrEqualTo(16);
   }
 
+  @Test
+  void aCardAndALiftersPageAskAFewQueriesToo(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    long session = app.session("Odile", TestApp.TODAY.minusDays(1));
+    coach.get("/sessions/" + session + "/card");
+    assertThat(statements(app, () -> coach.get("/sessions/" + session + "/card"))).isLessThanOrEqualTo(9);
+    assertThat(statements(app, () -> coach.get("/lifters/" + app.lifter("Odile")))).isLessThanOrEqualTo(16);
+    assertThat(statements(app, () -> coach.get("/kit/" + app.jdbc().sql("select min(p.id) from place p join demo_week d on d.club_id = p.club_id")
+        .query(Long.class).single()))).isLessThanOrEqualTo(10);
+  }
+
   private static long statements(TestApp app, Runnable work) {
     Statistics statistics = app.bean(EntityManagerFactory.class).unwrap(SessionFactory.class).getStatistics();
     long before = statistics.getPrepareStatementCount();

@@ -127,6 +127,28 @@ class KitRoomTest {
   }
 
   @Test
+  void aPlaceThatOwnsVeryMuchLosesNothing(TestApp app) {
+    Client coach = coach(app);
+    long id = place(coach);
+    Map<String, String> much = kit();
+    for (int i = 0; i < 80; i++) {
+      String mass = Integer.toString(10 + i);
+      much.putAll(Map.of("thing." + i + ".kind", "STONE", "thing." + i + ".name", "Stone number " + i, "thing." + i + ".mass", mass));
+      much.putAll(Map.of("dumbbell." + i + ".stamped", mass, "dumbbell." + i + ".true", mass, "dumbbell." + i + ".unit", "KG"));
+      much.putAll(Map.of("chain." + i + ".name", "Chain " + i, "chain." + i + ".mass", "9", "chain." + i + ".slack", "1", "chain." + i + ".unit", "KG"));
+      much.putAll(Map.of("bar." + i + ".name", "Bar " + i, "bar." + i + ".mass", "20", "bar." + i + ".unit", "KG", "bar." + i + ".pins", "yes"));
+    }
+    assertThat(coach.post("/kit/" + id, much).statusCode()).isEqualTo(302);
+    PlaceKit kit = stored(app, id);
+    assertThat(kit.strongman()).hasSize(80);
+    assertThat(kit.bars()).hasSize(80).allMatch(bar -> bar.pinsAllowed());
+    much.putAll(Map.of("version", "1", "thing.80.kind", "STONE", "thing.80.name", "One too many", "thing.80.mass", "9"));
+    HttpResponse<String> more = coach.post("/kit/" + id, much);
+    assertThat(more.statusCode()).isEqualTo(422);
+    assertThat(more.body()).contains("At most 80 rows of a kind can be kept.", "One too many");
+  }
+
+  @Test
   void theSecondOfTwoTabsIsToldAndLosesNothing(TestApp app) {
     Client coach = coach(app);
     long id = place(coach);

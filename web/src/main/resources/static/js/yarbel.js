@@ -8,6 +8,15 @@ document.body.addEventListener("htmx:configRequest", (event) => {
   }
 });
 
+// A field with a list offers what begins like its text: typing replaces the whole of it.
+for (const moment of ["focusin", "click"]) {
+  document.body.addEventListener(moment, (event) => {
+    if (event.target.matches("input.lift[list]")) {
+      event.target.select();
+    }
+  });
+}
+
 document.body.addEventListener("htmx:sendError", () => say("No connection: nothing was sent. What you typed is still here."));
 document.body.addEventListener("htmx:responseError", (event) => {
   const status = event.detail.xhr.status;

@@ -7,6 +7,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
@@ -44,6 +45,8 @@ class TakeOnPathTest {
     browser.click("#day-2026-03-03 summary");
     browser.find("#day-2026-03-03 .new .work").sendKeys("3x5 70%");
     browser.awaitText("#day-2026-03-03 .new .loads", "117.5 ×3");
+    new Actions(browser.driver()).click(browser.find("#day-2026-03-03 .new .lift")).sendKeys("paused squat", Keys.TAB).perform();
+    browser.awaitText("#day-2026-03-03 .new .caution", "worked out as 92 % (± 5) of the squat");
     assertFine(browser, "board of a new lifter");
   }
 

@@ -69,6 +69,24 @@ public final class Catalogue {
     return Optional.ofNullable(byKey.get(key.toLowerCase(Locale.ROOT)));
   }
 
+  /** The lift that somebody typed: its key or its name, in any letter case. */
+  public Optional<Lift> named(String typed) {
+    String text = typed.strip();
+    return ofKey(text).or(() -> byKey.values().stream().filter(lift -> lift.name().equalsIgnoreCase(text)).findFirst());
+  }
+
+  /** What to say of a text that names no lift, with the lift that may have been meant. */
+  public String unknown(String typed) {
+    String text = typed.strip().toLowerCase(Locale.ROOT);
+    if (text.isEmpty()) {
+      return "Write which lift.";
+    }
+    Optional<Lift> meant = text.length() < 3 ? Optional.empty()
+        : byKey.values().stream().filter(lift -> lift.name().toLowerCase(Locale.ROOT).contains(text) || lift.key().contains(text))
+            .findFirst().or(() -> byKey.values().stream().filter(lift -> lift.key().startsWith(text.substring(0, 3))).findFirst());
+    return "There is no lift '" + typed.strip() + "'." + meant.map(lift -> " Maybe " + lift.key() + "?").orElse("");
+  }
+
   /** The lift that another varies. */
   public Optional<Lift> parent(Lift lift) {
     return Optional.ofNullable(lift.parent()).map(byKey::get);

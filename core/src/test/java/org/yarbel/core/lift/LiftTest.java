@@ -138,6 +138,17 @@ class LiftTest {
   }
 
   @Test
+  void isFoundByWhatIsTyped() {
+    assertThat(OURS.named(" front squat ")).contains(lift("front-squat"));
+    assertThat(OURS.named("FRONT-SQUAT")).contains(lift("front-squat"));
+    assertThat(OURS.named("Front")).isEmpty();
+    assertThat(OURS.unknown("Front")).isEqualTo("There is no lift 'Front'. Maybe front-squat?");
+    assertThat(OURS.unknown("squad")).isEqualTo("There is no lift 'squad'. Maybe squat?");
+    assertThat(OURS.unknown("xyzzy")).isEqualTo("There is no lift 'xyzzy'.");
+    assertThat(OURS.unknown("")).isEqualTo("Write which lift.");
+  }
+
+  @Test
   void takesAClubsOwnLiftsIntoTheTree() {
     Catalogue club = OURS.with(List.of(own("barn-squat", "front-squat"), own("barn-door", null)));
     assertThat(club.ofKey("barn-squat").map(club::line).orElseThrow()).extracting(Lift::key)

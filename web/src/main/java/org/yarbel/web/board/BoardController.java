@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -19,7 +20,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
@@ -50,8 +50,8 @@ class BoardController {
       return SlotKind.MAIN;
     }
 
-    Lift liftOrFirst(Catalogue lifts) {
-      return lifts.ofKey(lift == null ? "" : lift).orElseGet(() -> lifts.all().get(0));
+    String typedLift() {
+      return lift == null ? "" : lift.strip();
     }
 
     String typed() {
@@ -62,7 +62,7 @@ class BoardController {
   @ModelAttribute
   void choices(Model model) {
     model.addAttribute("kinds", SlotKind.values());
-    model.addAttribute("lifts", BoardView.lifts(lifts.offered()));
+    model.addAttribute("lifts", lifts.offered());
   }
 
   @GetMapping("/lifters/{id}/week")
@@ -75,18 +75,18 @@ class BoardController {
   @PostMapping("/lifters/{id}/week/line")
   String line(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate day, @ModelAttribute LineForm form,
       Model model) {
-    model.addAttribute("line", board.line(id, day, lift(form), form.typed()));
+    model.addAttribute("line", line(id, day, form));
     return "board/line :: line";
   }
 
   @PostMapping("/lifters/{id}/days/{day}/slots")
   ModelAndView add(@PathVariable long id, @PathVariable LocalDate day, @ModelAttribute LineForm form,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    LineView line = board.line(id, day, lift(form), form.typed());
+    LineView line = line(id, day, form);
     if (line.wrong()) {
       return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
-    PlanService.Outcome outcome = plan.add(board.lifter(id), day, form.slotKind(), lift(form), form.typed(), who);
+    PlanService.Outcome outcome = plan.add(board.lifter(id), day, form.slotKind(), lift(form).orElseThrow(), form.typed(), who);
     if (outcome instanceof PlanService.Outcome.Full) {
       return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
           Map.of("typed", form, "typedLine", line, "said", "Not added: a session has at most 40 lines."));
@@ -98,13 +98,13 @@ class BoardController {
   ModelAndView write(@PathVariable long id, @ModelAttribute LineForm form, @AuthenticationPrincipal SignedIn who,
       HtmxRequest htmx, HttpServletResponse response) {
     Slot stored = board.stored(id);
-    LineView line = board.line(board.lifterOf(stored).id(), board.dayOf(stored), lift(form), form.typed());
+    LineView line = line(board.lifterOf(stored).id(), board.dayOf(stored), form);
     if (line.wrong()) {
       return row(refusing(board.slot(stored), form, line, "Not saved yet: the line cannot be read."), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
       PlanService.Outcome outcome = plan.write(id, form.version() == null ? -1 : form.version(), form.slotKind(),
-          lift(form), form.typed(), who);
+          lift(form).orElseThrow(), form.typed(), who);
       if (outcome instanceof PlanService.Outcome.Done done) {
         return row(board.slot(done.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
@@ -149,8 +149,13 @@ class BoardController {
     return "redirect:/lifters/" + lifterId + "/week" + (of == null ? "" : "?of=" + of);
   }
 
-  private Lift lift(LineForm form) {
-    return form.liftOrFirst(lifts.catalogue());
+  private Optional<Lift> lift(LineForm form) {
+    return lifts.catalogue().named(form.typedLift());
+  }
+
+  private LineView line(long lifterId, @Nullable LocalDate day, LineForm form) {
+    return lift(form).map(lift -> board.line(lifterId, day, lift, form.typed()))
+        .orElseGet(() -> LineView.ofNoLift(lifts.catalogue().unknown(form.typedLift())));
   }
 
   /** Moves a day to another place; the empty choice is the usual one. */
@@ -164,8 +169,8 @@ class BoardController {
     return day(id, day, htmx, response, HttpStatus.OK, Map.of());
   }
 
-  private BoardView.SlotView refusing(BoardView.SlotView shown, LineForm form, LineView line, String why) {
-    return shown.refusing(form.slotKind().name(), lift(form), form.typed(), line, why);
+  private static BoardView.SlotView refusing(BoardView.SlotView shown, LineForm form, LineView line, String why) {
+    return shown.refusing(form.slotKind().name(), form.typedLift(), form.typed(), line, why);
   }
 
   /** The day alone for htmx, else the whole week it is in. */

@@ -100,7 +100,7 @@ class BoardService {
       LifterContext context = session == null || session.placeId() == null ? usual : contexts.of(lifter, session.placeId());
       List<BoardView.SlotView> lines = session == null ? List.of()
           : bySession.getOrDefault(session.id(), List.of()).stream()
-              .map(slot -> BoardView.SlotView.of(slot, lifter.id(), session.day(), LineView.of(context, slot, issued.get(slot.id()))))
+              .map(slot -> BoardView.SlotView.of(slot, context.lift(slot.lift()).name(), lifter.id(), session.day(), LineView.of(context, slot, issued.get(slot.id()))))
               .toList();
       days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : logged.getOrDefault(session.id(), 0L), lines, choice));
     }
@@ -113,7 +113,8 @@ class BoardService {
     TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
     Lifter lifter = lifter(session.lifterId());
     CardDocument.Line issued = issuing.issuedLines(List.of(slot.sessionId())).get(slot.id());
-    return BoardView.SlotView.of(slot, lifter.id(), session.day(), LineView.of(contexts.of(lifter, session.placeId()), slot, issued));
+    LifterContext context = contexts.of(lifter, session.placeId());
+    return BoardView.SlotView.of(slot, context.lift(slot.lift()).name(), lifter.id(), session.day(), LineView.of(context, slot, issued));
   }
 
   Slot stored(long slotId) {

@@ -3,10 +3,8 @@ package org.yarbel.web.board;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
@@ -54,14 +52,15 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    * One line.
    *
    * @param date of its day
+   * @param lift its name, or what was typed
    * @param work the text in the field: what is stored, or what was typed and not taken
    * @param stored what is stored
    * @param note what became of a change; null for nothing to say
    */
   record SlotView(long id, long lifterId, String date, String kind, String lift, String work, String stored, int version, LineView line,
       @Nullable String note, boolean refused) {
-    static SlotView of(Slot slot, long lifterId, LocalDate day, LineView line) {
-      return new SlotView(slot.id(), lifterId, day.toString(), slot.kind().name(), slot.lift(), slot.work(), slot.work(), slot.version(),
+    static SlotView of(Slot slot, String lift, long lifterId, LocalDate day, LineView line) {
+      return new SlotView(slot.id(), lifterId, day.toString(), slot.kind().name(), lift, slot.work(), slot.work(), slot.version(),
           line, null, false);
     }
 
@@ -69,8 +68,8 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
       return new SlotView(id, lifterId, date, kind, lift, work, stored, version, line, said, false);
     }
 
-    SlotView refusing(String typedKind, Lift typedLift, String typed, LineView typedLine, String said) {
-      return new SlotView(id, lifterId, date, typedKind, typedLift.key(), typed, stored, version, typedLine, said, true);
+    SlotView refusing(String typedKind, String typedLift, String typed, LineView typedLine, String said) {
+      return new SlotView(id, lifterId, date, typedKind, typedLift, typed, stored, version, typedLine, said, true);
     }
   }
 
@@ -100,9 +99,4 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     return DAY.format(from) + " – " + DAY.format(from.plusDays(6)) + " " + from.plusDays(6).getYear();
   }
 
-  static Map<String, String> lifts(List<Lift> offered) {
-    Map<String, String> names = new LinkedHashMap<>();
-    offered.forEach(lift -> names.put(lift.key(), lift.name()));
-    return names;
-  }
 }

@@ -46,6 +46,11 @@ public record LineView(List<String> loads, @Nullable Skyline skyline, List<Strin
     }
   }
 
+  /** A line whose lift nobody knows. */
+  static LineView ofNoLift(String problem) {
+    return new LineView(List.of(), null, List.of(), List.of(), List.of(problem));
+  }
+
   private static LineView of(ResolvedLine line, @Nullable Mass basisMax) {
     return new LineView(loads(line), Skyline.of(line, basisMax, WIDTH, HEIGHT),
         line.cautions().stream().map(Caution::text).toList(), List.of(), List.of());

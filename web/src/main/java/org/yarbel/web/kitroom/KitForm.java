@@ -2,7 +2,6 @@ package org.yarbel.web.kitroom;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -119,26 +118,17 @@ final class KitForm {
   private Optional<Bar> bar(int i) {
     String row = "bar." + i;
     Mass mass = mass(row + ".mass", row + ".unit", false);
-    List<String> keys = Arrays.stream(typed.text(row + ".lifts").split("[,;]")).map(String::strip).filter(k -> !k.isEmpty())
-        .map(this::key).toList();
-    Optional<String> unknown = keys.stream().filter(key -> lifts.ofKey(key).isEmpty()).findFirst();
-    if (unknown.isPresent()) {
-      typed.wrong(row + ".lifts", "There is no lift '" + unknown.get() + "'." + suggestion(unknown.get()));
-      return Optional.empty();
+    List<String> keys = new ArrayList<>();
+    for (String one : typed.text(row + ".lifts").split("[,;]")) {
+      Optional<Lift> lift = lifts.named(one);
+      lift.map(Lift::key).ifPresent(keys::add);
+      if (lift.isEmpty() && !one.isBlank()) {
+        typed.wrong(row + ".lifts", lifts.unknown(one));
+        return Optional.empty();
+      }
     }
     return mass == null ? Optional.empty() : made(row + ".mass", () -> new Bar(typed.text(row + ".name"), mass, keys,
         typed.ticked(row + ".pins"), typed.ticked(row + ".safeties")));
-  }
-
-  // a name is as good as a key
-  private String key(String typedLift) {
-    return lifts.all().stream().filter(lift -> lift.name().equalsIgnoreCase(typedLift)).findFirst().map(Lift::key)
-        .orElse(typedLift.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-  }
-
-  private String suggestion(String key) {
-    return lifts.all().stream().filter(lift -> lift.key().contains(key) || key.length() > 3 && lift.key().startsWith(key.substring(0, 4)))
-        .findFirst().map(lift -> " Maybe " + lift.key() + "?").orElse("");
   }
 
   private List<PlateStock.Pairs> plates(String kind, MassUnit unit) {

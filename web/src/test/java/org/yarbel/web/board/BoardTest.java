@@ -69,6 +69,22 @@ class BoardTest {
   }
 
   @Test
+  void takesALiftByItsNameOrKeyAndSaysWhenThereIsNone(TestApp app) {
+    Written written = Written.on(app, 6);
+    String days = "/lifters/" + written.lifter() + "/days/" + written.day() + "/slots";
+    HttpResponse<String> refused = written.coach().post(days, Map.of("kind", "MAIN", "lift", "Front squad", "work", "3x5 135lb"), HTMX);
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("There is no lift &#39;Front squad&#39;. Maybe front-squat?", "value=\"Front squad\"", "value=\"3x5 135lb\"");
+    assertThat(written.coach().post(days, Map.of("kind", "MAIN", "lift", " front Squat ", "work", "3x5 135lb"), HTMX).body())
+        .contains("value=\"Front squat\"");
+    HttpResponse<String> changed = written.coach().post("/slots/" + written.slot(),
+        Map.of("kind", "MAIN", "lift", "Elevator", "work", "3x5 135lb", "version", "0"), HTMX);
+    assertThat(changed.statusCode()).isEqualTo(422);
+    assertThat(changed.body()).contains("There is no lift &#39;Elevator&#39;.", "value=\"Elevator\"", "Not saved yet");
+    assertThat(written.stored()).containsExactly("3x5 135lb");
+  }
+
+  @Test
   void storesALineInNormalFormAndTellsTheSecondOfTwoTabs(TestApp app) {
     Written written = Written.on(app, 2);
     assertThat(written.add("5 X 5 225 LB REST 120s").statusCode()).isEqualTo(200);

@@ -76,7 +76,7 @@ class KitRoomTest {
     "bar.0.mass | -20 | A mass cannot be negative: -20.",
     "bar.0.mass | 201 | The bar must be over 0 and at most 200 kg but was 201 kg.",
     "bar.0.mass | \"\" | Write the mass.",
-    "bar.0.lifts | squad | There is no lift &#39;squad&#39;.",
+    "bar.0.lifts | squad | There is no lift &#39;squad&#39;. Maybe squat?",
     "collars | 21 | Both collars together weigh at most 20 kg but 21 kg was typed.",
     "kg.0.size | \"\" | There are bars but no plates, so nothing but the empty bar loads. Write one size at least.",
     "kg.0.size | 1.255 | The plate size must be in steps of 0.01 but was 1.255 kg.",

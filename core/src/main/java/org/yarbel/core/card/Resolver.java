@@ -166,7 +166,8 @@ public final class Resolver {
       return set;
     }
     Mass exact = Objects.requireNonNull(set.exact());
-    Mass load = set.perSide() == null || request.loadables() == null ? exact : request.loadables().written(exact).total();
+    boolean loads = request.loadables() != null && (set.perSide() != null || !goesOnBar());
+    Mass load = loads ? Objects.requireNonNull(request.loadables()).written(exact).total() : exact;
     return new ResolvedSet(set.part(), set.set(), set.role(), exact, load, null, null, null, null, set.percent(),
         set.perSide(), null, null, null, null, null, false);
   }

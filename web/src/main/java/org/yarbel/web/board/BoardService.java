@@ -4,12 +4,14 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
@@ -17,6 +19,8 @@ import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.lifter.Complaint;
+import org.yarbel.web.lifter.ComplaintRepository;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterPlace;
@@ -34,6 +38,8 @@ import org.yarbel.web.problem.NotFound;
 /** Reads a lifter's week: issued cards as they were issued, the rest worked out with the numbers of today. */
 @Service
 class BoardService {
+  private static final Limit SHOWN_PAINS = Limit.of(6);
+
   private final LifterRepository lifters;
   private final TrainingSessionRepository sessions;
   private final SlotRepository slots;
@@ -41,13 +47,14 @@ class BoardService {
   private final LiftNumbersRepository numbers;
   private final LifterContexts contexts;
   private final LifterPlaceRepository further;
+  private final ComplaintRepository complaints;
   private final Places places;
   private final Issuing issuing;
   private final ClubClock clock;
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      LifterPlaceRepository further, Places places, Issuing issuing, ClubClock clock) {
+      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, ClubClock clock) {
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
@@ -55,6 +62,7 @@ class BoardService {
     this.numbers = numbers;
     this.contexts = contexts;
     this.further = further;
+    this.complaints = complaints;
     this.places = places;
     this.issuing = issuing;
     this.clock = clock;
@@ -72,7 +80,8 @@ class BoardService {
     LocalDate from = (of == null ? today : of).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     List<BoardView.DayView> days = days(lifter, from, 7, today);
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
-        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter, today), BoardView.week(from),
+        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter, today),
+        complaints.present(lifterId, SHOWN_PAINS).stream().map(Complaint::words).toList(), BoardView.week(from),
         from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days);
   }
 
@@ -84,6 +93,7 @@ class BoardService {
 
   private List<BoardView.DayView> days(Lifter lifter, LocalDate from, int count, LocalDate today) {
     LifterContext usual = contexts.of(lifter, null);
+    Map<Long, LifterContext> elsewhere = new HashMap<>();
     List<BoardView.PlaceView> choice = choice(lifter);
     Map<LocalDate, TrainingSession> byDay =
         sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, from.plusDays(count - 1L)).stream()
@@ -97,7 +107,8 @@ class BoardService {
     List<BoardView.DayView> days = new ArrayList<>();
     for (LocalDate date = from; date.isBefore(from.plusDays(count)); date = date.plusDays(1)) {
       TrainingSession session = byDay.get(date);
-      LifterContext context = session == null || session.placeId() == null ? usual : contexts.of(lifter, session.placeId());
+      Long placeId = session == null ? null : session.placeId();
+      LifterContext context = placeId == null ? usual : elsewhere.computeIfAbsent(placeId, id -> contexts.of(lifter, id));
       List<BoardView.SlotView> lines = session == null ? List.of()
           : bySession.getOrDefault(session.id(), List.of()).stream()
               .map(slot -> BoardView.SlotView.of(slot, context.lift(slot.lift()).name(), lifter.id(), session.day(), LineView.of(context, slot, issued.get(slot.id()))))

@@ -19,8 +19,11 @@ import org.yarbel.web.plan.TrainingSession;
 /**
  * A lifter's week as the board shows it. Days that stand in addresses are ISO text: a template would write a date as the
  * visitor's language does.
+ *
+ * @param pains what hurts or holds back, to have in sight while writing
  */
-record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, String week, String before, String after, List<DayView> days) {
+record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, List<String> pains, String week,
+    String before, String after, List<DayView> days) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
 

@@ -33,7 +33,7 @@ record DemoLife(int heightMm, int monthsTraining, WorkLoad workLoad, Diet diet, 
           List.of()),
       "corwin", new DemoLife(1780, 260, WorkLoad.PHYSICAL, Diet.HOLDING, EnumSet.complementOf(EnumSet.of(DayOfWeek.MONDAY)),
           EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES, Gear.WRIST_WRAPS), new RampStyle(Mass.of("90", MassUnit.LB)), 0,
-          List.of(new Pain("left shoulder", 40, 3, "wide grip, deep dips"), new Pain("no overhead above the head", 40, null, ""))));
+          List.of(new Pain("left shoulder", 40, 3, "wide grip, deep dips"), new Pain("no pressing behind the neck", 40, null, ""))));
 
   static DemoLife of(DemoProgram program) {
     return BY_EMAIL.get(program.email());

@@ -50,6 +50,11 @@ public class Complaint extends ClubRow {
     return overOn;
   }
 
+  /** In words: {@code left knee 3 of 10, worse with deep squats}. */
+  public String words() {
+    return place + (score == null ? "" : " " + score + " of 10") + (aggravates.isEmpty() ? "" : ", worse with " + aggravates);
+  }
+
   void over(@Nullable LocalDate on) {
     this.overOn = on;
   }

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -22,17 +23,19 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.form.Typed;
+import org.yarbel.web.skyline.Sparkline;
 
 /**
  * A lifter as the page shows them: every field as text, by its name, with what is wrong beside it.
  *
  * @param asked what to send along so that a doubted field is taken the next time
+ * @param bodyLine the body mass over time
  * @param adds what is not written down yet, and what it would add
  * @param message above the form; null for none
  * @param undo how to put back what was taken out; null for nothing to undo
  */
 record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
-    Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, List<ComplaintView> complaints, List<RowView> told,
+    Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints, List<RowView> told,
     List<String> adds, @Nullable String email, @Nullable String message, @Nullable Undo undo) {
   static final int OLD_TEST_WEEKS = 12;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
@@ -70,7 +73,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
       }
     }
     return new LifterView(lifter.id(), lifter.version(), lifter.name(), fields, Map.of(), Map.of(), lifts,
-        known.weighIns().stream().map(w -> new RowView(w.id(), shown(w.mass(), lifter), DAY.format(w.day()))).toList(),
+        known.weighIns().stream().map(w -> new RowView(w.id(), shown(w.mass(), lifter), DAY.format(w.day()))).toList(), line(known.weighIns(), unit),
         known.complaints().stream().map(LifterView::complaint).toList(),
         known.told().stream().map(t -> new RowView(t.id(), told(t, known.lifts()), DAY.format(t.set().date()))).toList(),
         adds(known), email, null, null);
@@ -188,6 +191,13 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return name + " " + told.set().load().text() + " × " + told.set().reps() + how;
   }
 
+  /** The body mass over time, the oldest first. */
+  private static Sparkline line(List<WeighIn> newestFirst, MassUnit unit) {
+    List<Double> values = new ArrayList<>(newestFirst.stream().map(w -> w.mass().amountIn(unit, 3).doubleValue()).toList());
+    Collections.reverse(values);
+    return Sparkline.of(values, 220, 34);
+  }
+
   private static ComplaintView complaint(Complaint c) {
     return new ComplaintView(c.id(), c.place(), DAY.format(c.since()), c.score() == null ? null : c.score().toString(),
         c.aggravates(), c.overOn() != null);
@@ -226,11 +236,11 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
           || field.equals("bothUnits"));
     }
     all.putAll(typed.fields());
-    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, complaints, told, adds, email, said, undo);
+    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds, email, said, undo);
   }
 
   LifterView saying(@Nullable String said, @Nullable Undo again) {
-    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, complaints, told, adds, email, said, again);
+    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, email, said, again);
   }
 
   public String field(String name) {

@@ -188,6 +188,7 @@ class LifterTest {
     coach.post(url, Map.of("bodyMass", "80", "day", "2026-03-01"));
     assertThat(coach.post(url, Map.of("bodyMass", "176")).body()).contains("Is it kg or lb? 176 kg was typed, 80 kg is known.");
     coach.post(url, Map.of("bodyMass", "79.5", "day", "2026-03-01"));
+    assertThat(coach.get("/lifters/" + id).body()).as("a line of two").contains("class=\"spark\"");
     assertThat(coach.get("/lifters/" + id).body()).contains("79.5 kg", "81.5 kg").doesNotContain("<b>80 kg</b>");
     long row = app.jdbc().sql("select id from weigh_in where lifter_id = :id and day = '2026-02-01'").param("id", id).query(Long.class).single();
     coach.post(url + "/" + row + "/remove", Map.of());
@@ -206,9 +207,11 @@ class LifterTest {
         .contains("Write where it is, such as left knee", "The pain must be a whole number from 0 to 10 but was 11.");
     coach.post(url, Map.of("where", "left knee", "score", "3", "painSince", "2026-02-10", "aggravates", "deep squats"));
     assertThat(coach.get("/lifters/" + id).body()).contains("left knee", " 3 of 10", "worse with deep squats", "since 10 Feb 2026");
+    assertThat(coach.get("/lifters/" + id + "/week").body()).as("in sight while the week is written").contains("left knee 3 of 10, worse with deep squats");
     long row = app.jdbc().sql("select id from complaint where lifter_id = :id").param("id", id).query(Long.class).single();
     coach.post(url + "/" + row + "/over", Map.of());
     assertThat(coach.get("/lifters/" + id).body()).contains("Marked as over.", "since 10 Feb 2026, over", "There again");
+    assertThat(coach.get("/lifters/" + id + "/week").body()).doesNotContain("left knee");
   }
 
   @Test

@@ -10,15 +10,6 @@ import java.util.Collections;
 import java.util.List;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
-import org.hipparchus.filtering.kalman.ProcessEstimate;
-import org.hipparchus.filtering.kalman.linear.LinearEvolution;
-import org.hipparchus.filtering.kalman.linear.LinearKalmanFilter;
-import org.hipparchus.filtering.kalman.linear.LinearProcess;
-import org.hipparchus.linear.CholeskyDecomposer;
-import org.hipparchus.linear.MatrixUtils;
-import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.filtering.kalman.Measurement;
-import org.hipparchus.linear.RealVector;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 import org.hipparchus.stat.regression.SimpleRegression;
 import org.junit.jupiter.api.Test;
@@ -183,60 +174,21 @@ class EvidenceTest {
         new SpeedProfile.AtRpe(Rpe.of(8), 0.24, 0.26, 2), new SpeedProfile.AtRpe(Rpe.of(9), 0.2, 0.2, 1));
   }
 
-  private static final class Scalar implements LinearProcess<Scalar.Seen> {
-    private record Seen(double value, double variance) implements Measurement {
-      @Override
-      public double getTime() {
-        return 0;
-      }
-
-      @Override
-      public RealVector getValue() {
-        return MatrixUtils.createRealVector(new double[] {value});
-      }
-
-      @Override
-      public RealMatrix getCovariance() {
-        return MatrixUtils.createRealMatrix(new double[][] {{variance}});
-      }
-    }
-
-    private final double growth;
-
-    Scalar(double growth) {
-      this.growth = growth;
-    }
-
-    @Override
-    public LinearEvolution getEvolution(Seen measurement) {
-      RealMatrix one = MatrixUtils.createRealIdentityMatrix(1);
-      return new LinearEvolution(one, MatrixUtils.createRealMatrix(1, 1), MatrixUtils.createRealVector(1),
-          MatrixUtils.createRealMatrix(new double[][] {{growth}}), one);
-    }
-  }
-
   @Test
   void learnsARatioAsALinearKalmanFilterDoes() {
     RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(5);
     List<Exposure> log = new ArrayList<>();
-    List<Scalar.Seen> seen = new ArrayList<>();
+    ReferenceFilter reference = new ReferenceFilter(Math.log(0.82), Math.pow(6 / 82.0, 2));
+    ReferenceFilter.State last = new ReferenceFilter.State(0, 0);
     for (int week = 0; week < 12; week++) {
       double ratio = 0.86 * (1 + 0.03 * random.nextGaussian());
       log.add(new Exposure(DAY.plusWeeks(week), ratio, 2.2, 1.5));
-      seen.add(new Scalar.Seen(Math.log(ratio), 0.022 * 0.022 + 0.015 * 0.015));
+      double growth = week == 0 ? 0 : 7 * 0.0005 * 0.0005;
+      last = reference.step(new ReferenceFilter.Seen(Math.log(ratio), 0.022 * 0.022 + 0.015 * 0.015, growth));
     }
     VariationRatio learned = VariationRatio.learn(new Lift.Ratio(82, 6), log, null);
-    ProcessEstimate start = new ProcessEstimate(0, MatrixUtils.createRealVector(new double[] {Math.log(0.82)}),
-        MatrixUtils.createRealMatrix(new double[][] {{Math.pow(6 / 82.0, 2)}}));
-    ProcessEstimate first = new LinearKalmanFilter<>(new CholeskyDecomposer(1e-15, 1e-15), new Scalar(0), start).estimationStep(seen.get(0));
-    LinearKalmanFilter<Scalar.Seen> rest =
-        new LinearKalmanFilter<>(new CholeskyDecomposer(1e-15, 1e-15), new Scalar(7 * 0.0005 * 0.0005), first);
-    ProcessEstimate last = first;
-    for (Scalar.Seen each : seen.subList(1, seen.size())) {
-      last = rest.estimationStep(each);
-    }
-    assertThat(learned.percent()).isCloseTo(100 * Math.exp(last.getState().getEntry(0)), within(1e-6));
-    assertThat(learned.sd()).isCloseTo(learned.percent() * Math.sqrt(last.getCovariance().getEntry(0, 0)), within(1e-6));
+    assertThat(learned.percent()).isCloseTo(100 * Math.exp(last.value()), within(1e-6));
+    assertThat(learned.sd()).isCloseTo(learned.percent() * Math.sqrt(last.variance()), within(1e-6));
     assertThat(learned.exposures()).isEqualTo(12);
   }
 

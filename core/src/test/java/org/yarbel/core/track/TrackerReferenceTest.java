@@ -11,15 +11,6 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.hipparchus.filtering.kalman.Measurement;
-import org.hipparchus.filtering.kalman.ProcessEstimate;
-import org.hipparchus.filtering.kalman.linear.LinearEvolution;
-import org.hipparchus.filtering.kalman.linear.LinearKalmanFilter;
-import org.hipparchus.filtering.kalman.linear.LinearProcess;
-import org.hipparchus.linear.CholeskyDecomposer;
-import org.hipparchus.linear.MatrixUtils;
-import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -35,33 +26,6 @@ import org.yarbel.core.track.MaxTracker.Track;
 /** The filter beside Hipparchus' linear Kalman filter, and where it stands beside a run on to a later day. */
 class TrackerReferenceTest {
   private static final LocalDate START = LocalDate.of(2025, 1, 6);
-
-  /** A day's observation with the growth of the variance since the one before. */
-  private record Seen(double value, double variance, double growth) implements Measurement {
-    @Override
-    public double getTime() {
-      return 0;
-    }
-
-    @Override
-    public RealVector getValue() {
-      return MatrixUtils.createRealVector(new double[] {value});
-    }
-
-    @Override
-    public RealMatrix getCovariance() {
-      return MatrixUtils.createRealMatrix(new double[][] {{variance}});
-    }
-  }
-
-  private static final class LocalLevel implements LinearProcess<Seen> {
-    @Override
-    public LinearEvolution getEvolution(Seen seen) {
-      RealMatrix one = MatrixUtils.createRealIdentityMatrix(1);
-      return new LinearEvolution(one, MatrixUtils.createRealMatrix(1, 1), MatrixUtils.createRealVector(1),
-          MatrixUtils.createRealMatrix(new double[][] {{seen.growth()}}), one);
-    }
-  }
 
   static Stream<Long> seeds() {
     return IntStream.range(0, 12).mapToObj(Long::valueOf);
@@ -80,7 +44,7 @@ class TrackerReferenceTest {
     double q = Math.pow(new double[] {0.006, 0.0035, 0.0025}[level.ordinal()], 2);
     Tested tested = new Tested(kg(150 + random.nextInt(100)), START);
     List<Observation> log = new ArrayList<>();
-    List<Seen> seen = new ArrayList<>();
+    List<ReferenceFilter.Seen> seen = new ArrayList<>();
     LocalDate before = START;
     for (int i = 0; i < 60; i++) {
       LocalDate day = before.plusDays(1 + random.nextInt(13));
@@ -90,21 +54,18 @@ class TrackerReferenceTest {
       log.add(Observation.of(day, kg(load), reps, Rpe.of(10 - rir)));
       double spread = (1.5 + 0.6 * (reps - 1) + 0.35 * rir) / 100;
       double max = load / RepMaxCurve.HOUSE.fraction(reps + rir);
-      seen.add(new Seen(Math.log(max), spread * spread, q * ChronoUnit.DAYS.between(before, day)));
+      seen.add(new ReferenceFilter.Seen(Math.log(max), spread * spread, q * ChronoUnit.DAYS.between(before, day)));
       before = day;
     }
-    ProcessEstimate start = new ProcessEstimate(0,
-        MatrixUtils.createRealVector(new double[] {Math.log(tested.load().nanograms() / 1e12)}),
-        MatrixUtils.createRealMatrix(new double[][] {{0.02 * 0.02}}));
-    LinearKalmanFilter<Seen> reference = new LinearKalmanFilter<>(new CholeskyDecomposer(1e-18, 1e-18), new LocalLevel(), start);
+    ReferenceFilter reference = new ReferenceFilter(Math.log(tested.load().nanograms() / 1e12), 0.02 * 0.02);
     List<MaxTracker.Point> points = new MaxTracker(level, tested).run(log, MassUnit.KG).points();
     assertThat(points).hasSize(seen.size());
     for (int i = 0; i < seen.size(); i++) {
-      ProcessEstimate expected = reference.estimationStep(seen.get(i));
-      double max = Math.exp(expected.getState().getEntry(0));
+      ReferenceFilter.State expected = reference.step(seen.get(i));
+      double max = Math.exp(expected.value());
       assertThat(points.get(i).estimate().max().nanograms() / 1e12).as("day %d", i).isCloseTo(max, within(1e-6));
       assertThat(points.get(i).estimate().sd().nanograms() / 1e12).as("sd of day %d", i)
-          .isCloseTo(max * Math.sqrt(expected.getCovariance().getEntry(0, 0)), within(1e-6));
+          .isCloseTo(max * Math.sqrt(expected.variance()), within(1e-6));
       assertThat(points.get(i).spread()).isCloseTo(100 * Math.sqrt(seen.get(i).variance()), within(1e-9));
     }
   }

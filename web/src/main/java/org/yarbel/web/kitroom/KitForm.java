@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.kit.Band;
 import org.yarbel.core.kit.Bar;
@@ -27,17 +28,24 @@ import org.yarbel.web.form.Typed;
 
 /**
  * A place's kit as fields of one form and back: {@code bar.0.name}. A row without its first field is no row, so that
- * emptying it takes a thing out.
+ * emptying it takes a thing out; a new row must not lose what was typed further on in it.
  */
 final class KitForm {
   private static final int MOST_ROWS = 80;
 
+  /** What besides the first field makes a new row. */
+  private static final Map<String, String> TELLING = Map.of("bar", "mass", "kg", "pairs", "lb", "pairs", "dumbbell", "true",
+      "band", "pulls", "chain", "mass", "thing", "mass");
+
   private final Typed typed;
+  private final Map<String, Integer> stored;
   private final Catalogue lifts;
   private final LocalDate today;
 
-  KitForm(Typed typed, Catalogue lifts, LocalDate today) {
+  /** @param before the fields of the kit as it is stored */
+  KitForm(Typed typed, Map<String, String> before, Catalogue lifts, LocalDate today) {
     this.typed = typed;
+    this.stored = TELLING.keySet().stream().collect(Collectors.toMap(kind -> kind, kind -> rows(before, kind)));
     this.lifts = lifts;
     this.today = today;
   }
@@ -90,8 +98,11 @@ final class KitForm {
       return found;
     }
     for (int i = 0; i < rows; i++) {
-      if (!typed.empty(kind + "." + i + "." + first)) {
+      String row = kind + "." + i + ".";
+      if (!typed.empty(row + first)) {
         read.apply(i).ifPresent(found::add);
+      } else if (i >= stored.getOrDefault(kind, 0) && !typed.empty(row + TELLING.get(kind))) {
+        typed.wrong(row + first, "Fill in the first field too, or empty the row.");
       }
     }
     return found;

@@ -54,7 +54,7 @@ class KitRoom {
   public Saved add(Map<String, String> fields) {
     Typed typed = new Typed(fields);
     List<Place> all = places.all();
-    String name = new KitForm(typed, lifts.catalogue(), clock.today()).name(all.stream().map(Place::name).toList());
+    String name = new KitForm(typed, Map.of(), lifts.catalogue(), clock.today()).name(all.stream().map(Place::name).toList());
     if (all.size() >= MOST_PLACES) {
       typed.wrong("name", "A club may have at most " + MOST_PLACES + " places.");
     }
@@ -76,7 +76,7 @@ class KitRoom {
       return new Saved(typed, placeId, 0, true);
     }
     List<String> others = places.all().stream().filter(p -> p.id() != placeId).map(Place::name).toList();
-    KitForm form = new KitForm(typed, lifts.catalogue(), clock.today());
+    KitForm form = new KitForm(typed, KitForm.fields(place.name(), places.kit(place)), lifts.catalogue(), clock.today());
     String name = form.name(others);
     PlaceKit kit = form.kit();
     if (!typed.fine() || kit == null) {

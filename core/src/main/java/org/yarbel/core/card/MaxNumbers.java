@@ -20,6 +20,9 @@ public record MaxNumbers(
   /** The training max when nobody set another: this share of the estimated one. Our own default. */
   public static final double TRAINING_SHARE = 0.9;
 
+  /** Nor less than this one. Our own default. */
+  public static final double LEAST_TRAINING_SHARE = 0.5;
+
   /** A training max is never more than this share of the estimated one. Our own default. */
   public static final double MOST_TRAINING_SHARE = 0.95;
 
@@ -34,7 +37,7 @@ public record MaxNumbers(
    * @param share of the estimated max, from 0.5 to 0.95
    */
   public static Mass trainingFrom(Mass estimated, double share) {
-    if (!(share >= 0.5 && share <= MOST_TRAINING_SHARE)) {
+    if (!(share >= LEAST_TRAINING_SHARE && share <= MOST_TRAINING_SHARE)) {
       throw new IllegalArgumentException("The training max must be from 50 to 95 % of the estimated max but was "
           + Math.round(100 * share) + " %");
     }

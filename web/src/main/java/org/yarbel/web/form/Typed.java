@@ -20,6 +20,8 @@ public final class Typed {
   /** No load is heavier. */
   public static final Mass MOST_LOAD = Mass.of("1000", MassUnit.KG);
 
+  private static final Mass LEAST_BODY = Mass.of("20", MassUnit.KG);
+  private static final Mass MOST_BODY = Mass.of("300", MassUnit.KG);
   private static final String SURE = "sure.";
 
   private final Map<String, String> fields;
@@ -111,7 +113,17 @@ public final class Typed {
     return mass;
   }
 
-  /** The same, nothing at all allowed. */
+  /** A body mass from 20 to 300 kg; null when nothing was typed, or nothing that can be. */
+  public @Nullable Mass bodyMass(String field, MassUnit unit) {
+    Mass mass = mass(field, unit);
+    if (mass != null && (mass.compareTo(LEAST_BODY) < 0 || mass.compareTo(MOST_BODY) > 0)) {
+      wrong(field, "The body mass must be from 20 to 300 kg but was " + mass.text() + ". Is it kg or lb?");
+      return null;
+    }
+    return mass;
+  }
+
+  /** The same as {@link #mass}, nothing at all allowed. */
   public @Nullable Mass massFromZero(String field, MassUnit unit) {
     String text = text(field).replace(',', '.');
     if (text.isEmpty()) {

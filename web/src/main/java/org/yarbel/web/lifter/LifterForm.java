@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.EntryDoubt;
+import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Gear;
@@ -25,9 +26,6 @@ import org.yarbel.web.form.Typed;
 
 /** What was typed of a lifter, read into what the core and the rows take; fields of a lift are named {@code squat.tested}. */
 final class LifterForm {
-  private static final Mass LEAST_BODY = Mass.of("20", MassUnit.KG);
-  private static final Mass MOST_BODY = Mass.of("300", MassUnit.KG);
-
   private final Typed typed;
   private final LocalDate today;
 
@@ -111,11 +109,7 @@ final class LifterForm {
 
   /** The body mass in a field; asks once when it looks like another unit than the one before. */
   @Nullable Mass bodyMass(String field, MassUnit unit, @Nullable Mass before) {
-    Mass mass = typed.mass(field, unit);
-    if (mass != null && (mass.compareTo(LEAST_BODY) < 0 || mass.compareTo(MOST_BODY) > 0)) {
-      typed.wrong(field, "The body mass must be from 20 to 300 kg but was " + mass.text() + ". Is it kg or lb?");
-      return null;
-    }
+    Mass mass = typed.bodyMass(field, unit);
     if (mass != null && before != null) {
       EntryDoubt.unit(mass, before).ifPresent(question -> typed.doubt(field, question));
     }
@@ -132,7 +126,8 @@ final class LifterForm {
     String key = lift.key();
     own.decide(typed.choice(key + ".level", Level.class).orElse(Level.INTERMEDIATE),
         Optional.of(typed.text(key + ".basis")).flatMap(Basis::ofKey).filter(b -> b != Basis.TODAY).orElse(Basis.ESTIMATED));
-    Integer percent = typed.whole(key + ".training", "The training max in % of the estimated max", 50, 95);
+    Integer percent = typed.whole(key + ".training", "The training max in % of the estimated max",
+        (int) Math.round(100 * MaxNumbers.LEAST_TRAINING_SHARE), (int) Math.round(100 * MaxNumbers.MOST_TRAINING_SHARE));
     own.trainAt(percent == null ? LiftNumbers.DEFAULT_TRAINING_PERCENT : percent);
     Mass known = own.estimate(unit(), today) == null ? own.tested() : own.estimate(unit(), today).max();
     Mass tested = typed.mass(key + ".tested", shownUnit());

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.EntryDoubt;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
@@ -165,7 +166,7 @@ public class LifterService {
     if (entry != null && lift.isPresent()) {
       numbers.findByLifterIdAndLift(lifterId, lift.get().key())
           .map(own -> own.estimate(lifter.unit(), clock.today()))
-          .flatMap(known -> org.yarbel.core.card.EntryDoubt.unit(entry.max(), known.max()))
+          .flatMap(known -> EntryDoubt.unit(entry.max(), known.max()))
           .ifPresent(question -> typed.doubt("load", question));
     }
     if (typed.fine() && entry != null) {

@@ -11,9 +11,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.RatioEstimate;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.lift.Level;
@@ -126,7 +126,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
       return new LiftView(lift.key(), lift.name(), null, null, null, null, false, null, false, List.of());
     }
     MaxTracker.Estimate estimate = numbers.estimate(lifter.unit(), today);
-    String byRatio = estimate == null ? byRatio(lift, numbers.ratio(), known, today) : null;
+    String byRatio = estimate == null ? byRatio(lift, known, today) : null;
     Mass training = numbers.numbers(lifter.unit(), today).training();
     LocalDate tested = numbers.testedOn();
     boolean old = tested != null && tested.isBefore(today.minusWeeks(OLD_TEST_WEEKS));
@@ -142,16 +142,14 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
   }
 
   /** What the parent's estimate gives by the ratio; null without one. */
-  private static @Nullable String byRatio(Lift lift, Lift.@Nullable Ratio learned, LifterService.Known known, LocalDate today) {
-    Lift.Ratio ratio = learned != null ? learned : lift.ratio();
+  private static @Nullable String byRatio(Lift lift, LifterService.Known known, LocalDate today) {
     MassUnit unit = known.lifter().unit();
-    return ratio == null ? null : known.numbers().stream()
-        .filter(numbers -> numbers.lift().equals(lift.parent()))
-        .map(numbers -> numbers.estimate(unit, today))
-        .filter(Objects::nonNull)
-        .findFirst()
-        .map(parent -> "about " + parent.max().scaled(ratio.percent() / 100).amountIn(unit, 1).toPlainString())
-        .orElse(null);
+    Map<String, LiftNumbers> own = new HashMap<>();
+    known.numbers().forEach(numbers -> own.put(numbers.lift(), numbers));
+    RatioEstimate estimates = new RatioEstimate(known.lifts(),
+        l -> Optional.ofNullable(own.get(l.key())).map(numbers -> numbers.estimate(unit, today)).map(MaxTracker.Estimate::max),
+        l -> Optional.ofNullable(own.get(l.key())).map(LiftNumbers::ratio));
+    return estimates.byRatio(lift).map(max -> "about " + max.amountIn(unit, 1).toPlainString()).orElse(null);
   }
 
   private static @Nullable String source(LiftNumbers numbers, MassUnit unit, LocalDate today) {

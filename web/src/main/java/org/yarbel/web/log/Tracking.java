@@ -10,12 +10,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.yarbel.core.effort.PersonalChart;
-import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.track.ChartFitting;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.RatingBias;
@@ -31,8 +30,6 @@ import org.yarbel.web.problem.NotFound;
 /** Runs the tracker over the log of a lift and keeps what it says, with what else the log teaches. */
 @Service
 public class Tracking implements LifterService.LiftTracker {
-  /** A set of so few reps to failure says the max well enough to fit a chart by. */
-  private static final double TELLING_REPS_TO_FAILURE = 3;
 
   private static final Limit SHOWN = Limit.of(20);
 
@@ -59,7 +56,7 @@ public class Tracking implements LifterService.LiftTracker {
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
     MaxTracker.Track track = track(own, log, lifter.unit());
     own.track(track.standing());
-    own.learn(chart(log, own, lifter.unit()), RatingBias.of(log));
+    own.learn(ChartFitting.of(log, own.level(), own.testedForTracking(), lifter.unit()), RatingBias.of(log));
     numbers.save(own);
     keep(lifter.id(), lift, track.points());
     learnRatios(lifter, lift, own, track.points());
@@ -95,26 +92,6 @@ public class Tracking implements LifterService.LiftTracker {
 
   private static MaxTracker.Track track(LiftNumbers own, List<Observation> log, MassUnit unit) {
     return new MaxTracker(own.level(), own.testedForTracking()).run(log, unit);
-  }
-
-  // The max behind each set to failure: tracked that morning from telling sets alone, or tested.
-  private static PersonalChart chart(List<Observation> log, LiftNumbers own, MassUnit unit) {
-    List<Observation> failures = log.stream().filter(Observation::toFailure).toList();
-    List<PersonalChart.ToFailure> fitted = new ArrayList<>();
-    if (!failures.isEmpty()) {
-      List<Observation> telling = log.stream()
-          .filter(o -> o.repsToFailure().isPresent() && o.repsToFailure().getAsDouble() <= TELLING_REPS_TO_FAILURE).toList();
-      for (Observation failure : failures) {
-        List<Observation> before = telling.stream().filter(o -> o.date().isBefore(failure.date())).toList();
-        MaxTracker.Tested tested = own.testedForTracking();
-        boolean known = tested != null && !tested.date().isAfter(failure.date());
-        MaxTracker.Estimate max = new MaxTracker(own.level(), known ? tested : null).run(before, failure.date(), unit).now();
-        if (max != null) {
-          fitted.add(new PersonalChart.ToFailure(failure.load(), failure.reps(), max.max()));
-        }
-      }
-    }
-    return PersonalChart.fit(RepMaxCurve.HOUSE, fitted);
   }
 
   private void keep(long lifterId, String lift, List<MaxTracker.Point> track) {

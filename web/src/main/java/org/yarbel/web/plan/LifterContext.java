@@ -10,6 +10,7 @@ import org.yarbel.core.card.Caution;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStyle;
+import org.yarbel.core.card.RatioEstimate;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.effort.EffortChart;
@@ -87,18 +88,13 @@ public record LifterContext(
   public MaxNumbers numbers(Lift lift) {
     Known own = known.get(lift.key());
     MaxNumbers numbers = own == null ? MaxNumbers.NONE : own.numbers();
-    return numbers.estimated() != null ? numbers : fromParent(lift).map(numbers::withEstimate).orElse(numbers);
+    return numbers.estimated() != null ? numbers : estimates().byRatio(lift).map(numbers::withEstimate).orElse(numbers);
   }
 
-  private Optional<Mass> fromParent(Lift lift) {
-    Lift.Ratio ratio = ratio(lift);
-    return ratio == null ? Optional.empty()
-        : lifts.parent(lift).map(this::numbers).map(MaxNumbers::estimated).map(max -> max.scaled(ratio.percent() / 100));
-  }
-
-  private Lift.@Nullable Ratio ratio(Lift lift) {
-    Known own = known.get(lift.key());
-    return own != null && own.ratio() != null ? own.ratio() : lift.ratio();
+  private RatioEstimate estimates() {
+    return new RatioEstimate(lifts,
+        lift -> Optional.ofNullable(known.get(lift.key())).map(own -> own.numbers().estimated()),
+        lift -> Optional.ofNullable(known.get(lift.key())).map(Known::ratio));
   }
 
   public Basis basis(Lift lift) {
@@ -153,15 +149,15 @@ public record LifterContext(
   /** A line worked out by a ratio says so. */
   public ResolvedLine withRatio(Lift lift, Resolver.Request request, ResolvedLine line) {
     Known own = known.get(lift.key());
-    Lift.Ratio ratio = ratio(lift);
+    Optional<Lift.Ratio> ratio = estimates().ratio(lift);
     boolean derived = (own == null || own.numbers().estimated() == null) && request.numbers().estimated() != null;
     boolean used = request.line().line().parts().stream().anyMatch(part -> part.rpe() != null && part.load() == null
         || part.load() instanceof Load.Percent percent && percent.lift() == null);
-    if (!derived || !used || ratio == null) {
+    if (!derived || !used || ratio.isEmpty()) {
       return line;
     }
     List<Caution> cautions = new ArrayList<>(line.cautions());
-    cautions.add(Caution.byRatio(lifts.parent(lift).orElseThrow().name(), ratio));
+    cautions.add(Caution.byRatio(lifts.parent(lift).orElseThrow().name(), ratio.get()));
     return new ResolvedLine(line.notation(), line.ramp(), line.sets(), line.today(), cautions);
   }
 }

@@ -22,10 +22,7 @@ final class PointsTool {
 
   static @Nullable List<Row> of(Typed typed) {
     MassUnit unit = typed.unit("unit");
-    Mass body = typed.mass("bodyMass", unit);
-    if (body != null && (body.compareTo(Mass.of("20", MassUnit.KG)) < 0 || body.compareTo(Mass.of("300", MassUnit.KG)) > 0)) {
-      typed.wrong("bodyMass", "The body mass must be from 20 to 300 kg but was " + body.text() + ". Is it kg or lb?");
-    }
+    Mass body = typed.bodyMass("bodyMass", unit);
     Double amount = typed.decimal("total", "The total", 0.5, 9999);
     Mass total = amount == null ? null : Mass.of(BigDecimal.valueOf(amount), unit);
     if (total != null && total.compareTo(MOST_TOTAL) > 0) {

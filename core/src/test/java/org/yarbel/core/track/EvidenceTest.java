@@ -230,4 +230,21 @@ class EvidenceTest {
     assertThat(MissedSingles.signOfSkill(single(0, 196, false), kg(200))).isFalse();
     assertThat(MissedSingles.signOfSkill(single(0, 180, true), kg(200))).isFalse();
   }
+
+  // singles at 10 say 100 throughout; ten reps at 80 stand where the curve has eight: the worked 442/550
+  @Test
+  void fitsAChartToTheMaxOfThatMorning() {
+    List<Observation> log = new ArrayList<>();
+    for (int i = 0; i < 6; i++) {
+      log.add(rated(4 * i, 100, 1, 10));
+      log.add(toFailure(4 * i + 2, 80, 10));
+    }
+    assertThat(ChartFitting.of(log, Level.ADVANCED, null, MassUnit.KG).stretch()).isCloseTo(0.8036, within(0.0001));
+    MaxTracker.Tested later = new MaxTracker.Tested(kg(150), DAY.plusDays(60));
+    assertThat(ChartFitting.of(log, Level.ADVANCED, later, MassUnit.KG).stretch()).as("a test to come is not known that morning")
+        .isCloseTo(0.8036, within(0.0001));
+    assertThat(ChartFitting.of(log.subList(1, 2), Level.ADVANCED, null, MassUnit.KG).sets()).as("no max known that morning").isEmpty();
+    assertThat(ChartFitting.of(List.of(rated(0, 90, 5, 8), toFailure(2, 80, 10)), Level.ADVANCED, null, MassUnit.KG).sets())
+        .as("seven reps to failure say the max too loosely").isEmpty();
+  }
 }

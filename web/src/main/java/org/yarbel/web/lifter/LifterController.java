@@ -121,7 +121,7 @@ class LifterController {
     Mass load = gone.set().load();
     return takenOut(id, "Taken out: " + load.text() + " × " + gone.set().reps() + " of " + gone.set().date() + ".",
         new LifterView.Undo("/lifters/" + id + "/sets", Map.of("lift", gone.lift(), "load", load.number(),
-            "sure.load", load.number(), "reps", Integer.toString(gone.set().reps()),
+            "sure.load", load.number(), "toldIn", load.unit().name(), "reps", Integer.toString(gone.set().reps()),
             "how", gone.set().rpe() == null ? "failure" : gone.set().rpe().toString(), "on", gone.set().date().toString())), flash);
   }
 

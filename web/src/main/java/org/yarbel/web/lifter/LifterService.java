@@ -162,7 +162,7 @@ public class LifterService {
     if (typed.empty("load")) {
       typed.wrong("load", "Write the load.");
     }
-    Entry entry = new EntryReader(typed, "", lifter.unit(), clock.today()).read();
+    Entry entry = new EntryReader(typed, "", typed.empty("toldIn") ? lifter.unit() : typed.unit("toldIn"), clock.today()).read();
     if (entry != null && lift.isPresent()) {
       numbers.findByLifterIdAndLift(lifterId, lift.get().key())
           .map(own -> own.estimate(lifter.unit(), clock.today()))

@@ -225,8 +225,12 @@ class LifterTest {
     assertThat(estimate(app, id, "squat")).as("190 × 3 @9 speaks for 211").isBetween(201.0, 206.0);
     long row = app.jdbc().sql("select id from logged_set where lifter_id = :id").param("id", id).query(Long.class).single();
     assertThat(coach.post(url + "/" + row + "/remove", Map.of()).statusCode()).isEqualTo(302);
-    assertThat(coach.get("/lifters/" + id).body()).contains("Taken out: 190 kg × 3 of 2026-02-27.", "name=\"how\" value=\"9\"");
+    assertThat(coach.get("/lifters/" + id).body()).contains("Taken out: 190 kg × 3 of 2026-02-27.", "name=\"how\" value=\"9\"", "name=\"toldIn\" value=\"KG\"");
     assertThat(estimate(app, id, "squat")).isBetween(199.99, 200.01);
+    coach.post("/lifters/" + id, page(app, "unit", "LB"));
+    coach.get("/lifters/" + id);
+    coach.post(url, Map.of("lift", "squat", "load", "190", "sure.load", "190", "toldIn", "KG", "reps", "3", "how", "9", "on", "2026-02-27"));
+    assertThat(coach.get("/lifters/" + id).body()).as("put back in its own unit, whatever the lifter's is now").contains("Squat 190 kg × 3 @9");
   }
 
   @Test

@@ -3,6 +3,7 @@ package org.yarbel.core.card;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Stream;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
@@ -15,7 +16,7 @@ import org.yarbel.core.notation.Part;
  *
  * @param part the part of the line, from 1
  * @param each whether the reference of a set is the set before it (of the first set the top set); else always the top
- * @param rows one for every load that the kit makes within 20 % of the planned top set, rising
+ * @param rows one for every load that the kit makes within 20 % of the planned top set and for each warm-up, rising
  */
 public record BackOffTable(int part, boolean each, List<Row> rows) {
   /** How far from the planned top set the table reaches, both ways. */
@@ -46,21 +47,25 @@ public record BackOffTable(int part, boolean each, List<Row> rows) {
   private static List<Row> rows(Resolver.Request request, ResolvedLine planned, int part, boolean each) {
     Loadables loadables = Objects.requireNonNull(request.loadables());
     List<ResolvedSet> before = planned.sets().stream().filter(s -> s.part() < part && s.load() != null).toList();
-    ResolvedSet top = before.stream().reduce(Resolver::heavier).orElseThrow();
+    ResolvedSet top = before.stream().filter(s -> s.role() != Role.WARM)
+        .reduce((a, b) -> Objects.requireNonNull(b.load()).compareTo(Objects.requireNonNull(a.load())) > 0 ? b : a).orElseThrow();
     Mass load = Objects.requireNonNull(top.load());
     Mass least = planned.sets().stream()
         .filter(s -> each && s.part() == part && s.load() != null)
         .map(s -> Objects.requireNonNull(s.load()))
         .min(Mass::compareTo)
         .orElse(load);
+    // any warm-up may be declared the top set
+    Stream<Mass> warmUps = planned.ramp().stream().map(RampStep::load);
+    Stream<Mass> near = loadables.between(least.scaled(1 - REACH), load.scaled(1 + REACH)).stream().map(Loading::total);
     List<Row> rows = new ArrayList<>();
-    for (Loading reference : loadables.between(least.scaled(1 - REACH), load.scaled(1 + REACH))) {
-      LoggedSet logged = new LoggedSet(top.part(), top.set(), reference.total(), 1, null);
-      Resolver.resolve(request.withLogged(List.of(logged))).sets().stream()
-          .filter(s -> s.part() == part && s.load() != null && s.perSide() != null)
+    for (Mass reference : Stream.concat(warmUps, near).distinct().sorted().toList()) {
+      LoggedSet logged = new LoggedSet(top.part(), top.set(), reference, 1, null);
+      Resolver.resolve(request.withWarmUp(null).withLogged(List.of(logged))).sets().stream()
+          .filter(s -> s.part() == part && s.load() != null)
           .findFirst()
-          .ifPresent(s -> rows.add(new Row(reference.total(),
-              new Loading(Objects.requireNonNull(s.load()), Objects.requireNonNull(s.perSide())))));
+          .ifPresent(s -> rows.add(new Row(reference,
+              new Loading(Objects.requireNonNull(s.load()), s.perSide() == null ? List.of() : s.perSide()))));
     }
     return rows;
   }

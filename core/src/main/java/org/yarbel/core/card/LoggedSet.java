@@ -5,8 +5,6 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.notation.Part;
-import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
 
 /**
@@ -30,15 +28,11 @@ public record LoggedSet(int part, int set, Mass load, int reps, @Nullable Rpe rp
   public static List<Place> places(WorkLine line) {
     List<Place> places = new ArrayList<>();
     for (int part = 1; part <= line.parts().size(); part++) {
-      int sets = setsOf(line.parts().get(part - 1));
+      int sets = line.parts().get(part - 1).work().sets();
       for (int set = 1; set <= sets; set++) {
         places.add(new Place(part, set));
       }
     }
     return places;
-  }
-
-  private static int setsOf(Part part) {
-    return part.work().accept(Work.SetsOfReps::sets);
   }
 }

@@ -39,6 +39,9 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
   private static final int MOST_LOWER_JUMPS = 5;
   private static final double LOWER_JUMP_SHARE = 0.27;
   private static final Mass LOWER_JUMP_MOST = Mass.of("70", MassUnit.KG);
+  private static final int MOST_WHEN_WARM = 3;
+  /** Where a bar in reverse bands starts, of what they hold: our own default. */
+  private static final double ABOVE_HELD = 1.1;
   private static final int MOST_EVEN_STEPS = RampStyle.MOST_STEPS;
   /** How many loadings on each side of an aim are tried. */
   private static final int REACH = 3;
@@ -51,10 +54,76 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
 
   /** The ramp to a top load in a style; empty when the top is not above the first step. */
   public static WarmUpRamp to(Mass top, Loadables loadables, Movement movement, RampStyle style) {
-    WarmUpRamp ramp = style.jump() == null
-        ? to(top, loadables, movement)
-        : even(top, start(loadables, movement), style.jump(), loadables);
-    return ramp.steps.isEmpty() ? ramp : new WarmUpRamp(fewChanges(ramp.steps, top, loadables), ramp.note);
+    return to(top, loadables, movement, WarmUp.of(style), Mass.ofNanograms(0, top.unit()));
+  }
+
+  /**
+   * The ramp to a top load for a lifter as they are.
+   *
+   * @param held what reverse bands hold at the bottom: a bar that is not heavier floats, so the ramp starts above it
+   */
+  public static WarmUpRamp to(Mass top, Loadables loadables, Movement movement, WarmUp warmUp, Mass held) {
+    if (warmUp.byHand() != null) {
+      List<RampStep> written = byHand(top, loadables, warmUp.byHand());
+      if (!written.isEmpty()) {
+        return new WarmUpRamp(upToTop(written, top, loadables, movement, warmUp, held), null);
+      }
+    }
+    return workedOut(top, loadables, movement, warmUp, held);
+  }
+
+  private static WarmUpRamp workedOut(Mass top, Loadables loadables, Movement movement, WarmUp warmUp, Mass held) {
+    Loading start = held.isZero() ? start(loadables, movement)
+        : loadables.above(held.scaled(ABOVE_HELD)).orElseGet(loadables::heaviest);
+    Mass jump = warmUp.style().jump();
+    WarmUpRamp ramp = jump == null ? to(top, start, loadables, movement) : even(top, start, jump, loadables);
+    List<RampStep> steps = limited(warm(ramp.steps, warmUp.warmTo()), warmUp.style().most());
+    return steps.isEmpty() ? new WarmUpRamp(steps, ramp.note) : new WarmUpRamp(fewChanges(steps, top, loadables), ramp.note);
+  }
+
+  /** What a lift that is warm still needs: what lies over where it was taken, at most the last three. */
+  private static List<RampStep> warm(List<RampStep> steps, @Nullable Mass warmTo) {
+    if (warmTo == null) {
+      return steps;
+    }
+    List<RampStep> over = steps.stream().filter(step -> step.load().compareTo(warmTo) > 0).toList();
+    return over.subList(Math.max(over.size() - MOST_WHEN_WARM, 0), over.size());
+  }
+
+  /** The first step and the last ones: what lies between goes first. */
+  private static List<RampStep> limited(List<RampStep> steps, @Nullable Integer most) {
+    if (most == null || steps.size() <= most) {
+      return steps;
+    }
+    List<RampStep> kept = new ArrayList<>(steps.subList(0, 1));
+    kept.addAll(steps.subList(steps.size() - most + 1, steps.size()));
+    return kept;
+  }
+
+  private static List<RampStep> byHand(Mass top, Loadables loadables, HandRamp written) {
+    List<RampStep> steps = new ArrayList<>();
+    for (HandRamp.Step step : written.steps()) {
+      Loading loading = loadables.written(step.load());
+      boolean below = loading.total().compareTo(top) < 0 && !loading.total().hits(top);
+      if (below && (steps.isEmpty() || loading.total().compareTo(steps.get(steps.size() - 1).load()) > 0)) {
+        steps.add(new RampStep(loading, step.reps()));
+      }
+    }
+    return steps;
+  }
+
+  /** Hand-written steps stand; where they end too low for a top that rose, worked-out ones go on from there. */
+  private static List<RampStep> upToTop(List<RampStep> written, Mass top, Loadables loadables, Movement movement,
+      WarmUp warmUp, Mass held) {
+    RampStep last = written.get(written.size() - 1);
+    if (last.load().ratioTo(top) >= LAST_LEAST) {
+      return written;
+    }
+    List<RampStep> all = new ArrayList<>(written);
+    for (RampStep step : workedOut(top, loadables, movement, new WarmUp(warmUp.style(), last.load(), null), held).steps) {
+      all.add(new RampStep(step.loading(), Math.min(step.reps(), last.reps())));
+    }
+    return all;
   }
 
   private static List<RampStep> fewChanges(List<RampStep> steps, Mass top, Loadables loadables) {
@@ -88,8 +157,7 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
     return new WarmUpRamp(steps, null);
   }
 
-  private static WarmUpRamp to(Mass top, Loadables loadables, Movement movement) {
-    Loading start = start(loadables, movement);
+  private static WarmUpRamp to(Mass top, Loading start, Loadables loadables, Movement movement) {
     if (start.total().compareTo(top) >= 0 || start.total().hits(top)) {
       boolean raised = movement.fromFloor() && !start.total().hits(top);
       return raised

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
@@ -35,6 +36,7 @@ public final class Loadables {
   /** The sums of own and other plates behind each total. */
   private final int[] ownIndex;
   private final int[] otherIndex;
+  private final @Nullable Loading[] loadings;
 
   private Loadables(Kit kit, boolean onBar, SideSums own, SideSums other, boolean whole, long[] totals, int[] ownIndex,
       int[] otherIndex) {
@@ -46,6 +48,7 @@ public final class Loadables {
     this.totals = totals;
     this.ownIndex = ownIndex;
     this.otherIndex = otherIndex;
+    this.loadings = new Loading[totals.length];
   }
 
   /** Searches all the totals of a kit. */
@@ -193,6 +196,17 @@ public final class Loadables {
     return loading(totals.length - 1);
   }
 
+  /** Whether a target lies under the bare bar or the lightest thing. */
+  public boolean tooLight(Mass target) {
+    return target.nanograms() + Mass.TOLERANCE_NANOGRAMS - 1 < totals[0];
+  }
+
+  /** Whether all that is here does not reach a target. */
+  public boolean tooHeavy(Mass target) {
+    long most = whole ? totals[totals.length - 1] : mixedTotal(own.size() - 1, other.size() - 1);
+    return target.nanograms() > most + Mass.TOLERANCE_NANOGRAMS - 1;
+  }
+
   /** The loading that hits the target, within a gram. */
   public Optional<Loading> exact(Mass target) {
     if (!whole) {
@@ -217,7 +231,7 @@ public final class Loadables {
       return mixedExact(target).or(() -> mixedAbove(target));
     }
     int i = indexBelow(target);
-    if (i >= 0 && loading(i).total().hits(target)) {
+    if (i >= 0 && target.nanograms() - totals[i] < Mass.TOLERANCE_NANOGRAMS) {
       return Optional.of(loading(i));
     }
     return i + 1 < totals.length ? Optional.of(loading(i + 1)) : Optional.empty();
@@ -294,10 +308,16 @@ public final class Loadables {
     return low - 1;
   }
 
+  // Loadings are immutable, so that two threads may both find one; the table fills as it is asked.
   private Loading loading(int index) {
-    return otherIndex[index] == 0
-        ? new Loading(Mass.ofNanograms(totals[index], unit()), own.plates(ownIndex[index]))
-        : mix(ownIndex[index], otherIndex[index]);
+    Loading found = loadings[index];
+    if (found == null) {
+      found = otherIndex[index] == 0
+          ? new Loading(Mass.ofNanograms(totals[index], unit()), own.plates(ownIndex[index]))
+          : mix(ownIndex[index], otherIndex[index]);
+      loadings[index] = found;
+    }
+    return found;
   }
 
   private Loading mix(int i, int j) {

@@ -136,7 +136,8 @@ public sealed interface Load {
     return from.toPlainString() + (to == null ? "" : "-" + to.toPlainString()) + "%";
   }
 
-  private static String written(Mass mass) {
+  /** A mass as it is written: {@code 82.5kg}. */
+  static String written(Mass mass) {
     return mass.number() + mass.unit();
   }
 }

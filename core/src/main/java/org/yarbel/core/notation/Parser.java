@@ -6,35 +6,24 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
 /** Reads the notation with one cursor and a method a production; after a problem it goes on at the next part. */
 final class Parser {
-  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
-  private static final BigDecimal MAX_PERCENT = BigDecimal.valueOf(150);
-  private static final Mass MAX_MASS = Mass.of("1000", MassUnit.KG);
-  private static final List<String> WORDS = List.of("amrap", "bw", "rest", "tempo", "cap");
-
   private final Cursor in;
+  private final Figures figures;
+  private final LoadReader loads;
+  private final WorkReader works;
   private final List<Problem> problems = new ArrayList<>();
 
   Parser(String text) {
     this.in = new Cursor(text);
-  }
-
-  /** A problem that ends the part it stands in. */
-  private static final class Stop extends RuntimeException {
-    private static final long serialVersionUID = 1;
-
-    private final transient Problem problem;
-
-    Stop(Span span, String message) {
-      super(message, null, false, false);
-      this.problem = Problem.at(span, message);
-    }
+    this.figures = new Figures(in);
+    this.loads = new LoadReader(in, figures);
+    this.works = new WorkReader(in, figures);
   }
 
   ParsedLine line() {
@@ -53,7 +42,7 @@ final class Parser {
           throw new Stop(reader.places().part(), "A line has at most 20 parts.");
         }
       } catch (Stop stop) {
-        problems.add(stop.problem);
+        problems.add(stop.problem());
         in.skipPart();
       }
     } while (in.match(';'));
@@ -63,16 +52,50 @@ final class Parser {
     return new ParsedLine(new WorkLine(parts), places);
   }
 
+  /**
+   * How far the last part of an unfinished line has come.
+   *
+   * @param work null while it is not whole
+   * @param pending the option whose figures are missing; null for none
+   * @param loadLast whether the load is what was read last
+   * @param broken whether something stands there that cannot be read
+   */
+  record Draft(@Nullable Work work, @Nullable Load load, @Nullable RpeTarget rpe, Set<Option.Kind> options,
+      Option.@Nullable Kind pending, boolean loadLast, boolean broken, boolean loadedBefore) {}
+
+  /** Reads as far as the line goes and says what its last part has. */
+  Draft draft() {
+    List<Part> parts = new ArrayList<>();
+    PartReader reader;
+    boolean broken;
+    do {
+      reader = new PartReader(parts);
+      broken = false;
+      try {
+        parts.add(reader.read());
+      } catch (Stop stop) {
+        broken = true;
+        in.skipPart();
+      }
+    } while (in.match(';'));
+    boolean loadedBefore = parts.stream().limit(Math.max(parts.size() - (broken ? 0 : 1), 0)).anyMatch(Part::loaded);
+    return reader.draft(broken, loadedBefore);
+  }
+
   /** The state of one part while it is read. */
   private final class PartReader {
     private final List<Part> before;
     private int start;
     private @Nullable Work work;
+    private Option.@Nullable Kind pending;
+    private boolean loadLast;
+    private boolean whole;
     private @Nullable Load load;
     private @Nullable Span loadSpan;
     private @Nullable RpeTarget rpe;
     private @Nullable Span rpeSpan;
     private final Map<Option.Kind, Option> options = new EnumMap<>(Option.Kind.class);
+    private final Map<Option.Kind, Span> optionSpans = new EnumMap<>(Option.Kind.class);
 
     PartReader(List<Part> before) {
       this.before = before;
@@ -84,16 +107,25 @@ final class Parser {
       if (in.atEnd() || in.peek() == ';') {
         throw emptyPart();
       }
-      work = work();
+      Work read = works.read();
+      work = read;
+      Span workSpan = in.from(start);
       while (in.blanks() && !in.atEnd() && in.peek() != ';') {
         item();
       }
-      check();
-      return new Part(work, load, rpe, List.copyOf(options.values()));
+      whole = true;
+      // where an earlier part could not be read, it may well have been the top set
+      boolean loadedBefore = !problems.isEmpty() || before.stream().anyMatch(Part::loaded);
+      new PartCheck(read, workSpan, load, loadSpan, rpe, rpeSpan, options, optionSpans).check(loadedBefore);
+      return new Part(read, load, rpe, List.copyOf(options.values()));
     }
 
     ParsedLine.Places places() {
       return new ParsedLine.Places(new Span(start, in.trimmedEnd(start)), loadSpan, rpeSpan);
+    }
+
+    Draft draft(boolean broken, boolean loadedBefore) {
+      return new Draft(work, load, rpe, options.keySet(), pending, loadLast, broken && !whole, loadedBefore);
     }
 
     private Stop emptyPart() {
@@ -106,11 +138,12 @@ final class Parser {
 
     private void item() {
       int from = in.at();
+      loadLast = false;
       char next = in.peek();
       if (next == '@') {
-        refuseSecond(rpe != null, "RPE", rpeTo(from));
+        rpe(from);
       } else if (next == '-' || Cursor.digit(next)) {
-        load(from, next == '-' ? drop() : percentOrMass());
+        load(from, loads.read());
       } else if (Cursor.letter(next)) {
         word(from);
       } else {
@@ -118,445 +151,136 @@ final class Parser {
       }
     }
 
-    private void refuseSecond(boolean second, String what, Span span) {
-      if (second) {
-        throw new Stop(span, "A part has one " + what + "; this is the second.");
-      }
+    private static Stop second(String what, Span span) {
+      return new Stop(span, "A part has one " + what + "; this is the second.");
     }
 
     private void load(int from, Load read) {
       Span span = in.from(from);
-      refuseSecond(load != null, "load", span);
+      if (load != null) {
+        throw second("load", span);
+      }
       load = read;
       loadSpan = span;
+      loadLast = true;
     }
 
-    private Span rpeTo(int from) {
-      boolean second = rpe != null;
-      RpeTarget read = rpeTarget();
+    private void rpe(int from) {
+      RpeTarget read = figures.rpeTarget();
       Span span = in.from(from);
-      if (!second) {
-        rpe = read;
-        rpeSpan = span;
-      } else {
-        refuseSecond(true, "RPE", span);
+      if (rpe != null) {
+        throw second("RPE", span);
       }
-      return span;
+      rpe = read;
+      rpeSpan = span;
     }
 
     private void word(int from) {
       String word = in.word();
+      Optional<Option.Kind> kind = Option.Kind.ofWord(word);
       if (word.equals("bw")) {
-        load(from, bodyMass());
-        return;
-      }
-      for (Option.Kind kind : Option.Kind.values()) {
-        if (kind.word().equals(word)) {
-          Option option = option(kind);
-          if (options.put(kind, option) != null) {
-            throw new Stop(in.from(from), "A part has one " + word + "; this is the second.");
-          }
-          return;
+        load(from, loads.bodyMass());
+      } else if (kind.isPresent()) {
+        pending = kind.get();
+        Option option = option(kind.get());
+        pending = null;
+        Span span = in.from(from);
+        if (options.put(kind.get(), option) != null) {
+          throw second(word, span);
         }
+        optionSpans.put(kind.get(), span);
+      } else if (WorkKind.ofWord(word).isPresent()) {
+        throw new Stop(in.from(from), "A part has one kind of work: write ; before '" + word + "'.");
+      } else {
+        throw Words.unknown(in.from(from), word);
       }
-      throw unknown(in.from(from), word);
-    }
-
-    private void check() {
-      boolean open = work instanceof Work.SetsOfReps sets && sets.reps() instanceof Reps.Open;
-      if (open && rpe != null && rpeSpan != null) {
-        throw new Stop(rpeSpan, "An open set has no RPE to reach: write cap " + rpe + " to stop there.");
-      }
-      // where an earlier part could not be read, it may well have been the top set
-      boolean nothingBefore = problems.isEmpty() && before.stream().noneMatch(Part::loaded);
-      if (load != null && loadSpan != null && load.needsTop() && nothingBefore) {
-        throw new Stop(loadSpan, "Nothing loaded stands before this: write the top set first, such as 1x1 @8; 4x4 -15%.");
-      }
-    }
-  }
-
-  private Work work() {
-    int from = in.at();
-    if (!Cursor.digit(in.peek())) {
-      if (Cursor.letter(in.peek())) {
-        String word = in.word();
-        if (word.startsWith("x")) {
-          throw new Stop(new Span(from, from + 1), "The number of sets is missing: write it before the x, such as 5x5.");
-        }
-        throw unknown(in.from(from), word);
-      }
-      throw new Stop(in.oneCharacter(), "A part begins with sets x reps, such as 5x5.");
-    }
-    int sets = whole("sets", 50);
-    in.blanks();
-    if (!in.matchTimes()) {
-      throw new Stop(in.here(), "The times sign is missing: write " + sets + "x5 for " + sets + " sets of 5.");
-    }
-    in.blanks();
-    return new Work.SetsOfReps(sets, reps());
-  }
-
-  private Reps reps() {
-    if (in.atEnd() || in.peek() == ';') {
-      throw new Stop(in.here(), "The reps are missing: write them after the x, such as 5x5, 3x5+ or 2xAMRAP.");
-    }
-    int from = in.at();
-    if (Cursor.letter(in.peek())) {
-      String word = in.word();
-      if (!word.equals("amrap")) {
-        throw new Stop(in.from(from), "The reps must be a number or AMRAP but were '" + word + "'.");
-      }
-      return new Reps.Open();
-    }
-    if (!Cursor.digit(in.peek())) {
-      throw new Stop(in.oneCharacter(), "The reps must be a number or AMRAP, such as 5x5 or 2xAMRAP.");
-    }
-    int least = whole("reps", 100);
-    int behind = in.at();
-    in.blanks();
-    if (in.match('+')) {
-      return new Reps.AtLeast(least);
-    }
-    if (in.peek() == '-' && !dropFollows()) {
-      in.match('-');
-      in.blanks();
-      int most = whole("reps", 100);
-      if (most <= least) {
-        throw new Stop(in.from(from), "A range goes from the lower to the higher: write "
-            + (most == least ? Integer.toString(least) : most + "-" + least) + ".");
-      }
-      return new Reps.Between(least, most);
-    }
-    in.backTo(behind);
-    return new Reps.Exactly(least);
-  }
-
-  /** Whether the {@code -} at the cursor begins a drop: its number is followed by %, kg or lb. */
-  private boolean dropFollows() {
-    int back = in.at();
-    in.match('-');
-    in.blanks();
-    boolean drop = Cursor.digit(in.peek());
-    if (drop) {
-      in.numberText();
-      in.blanks();
-      drop = in.peek() == '%' || Cursor.letter(in.peek()) && unitOf(in.word()).isPresent();
-    }
-    in.backTo(back);
-    return drop;
-  }
-
-  private Load drop() {
-    int from = in.at();
-    in.match('-');
-    in.blanks();
-    if (!Cursor.digit(in.peek())) {
-      throw new Stop(in.from(from), "A drop needs a number: write -15% or -10kg.");
-    }
-    BigDecimal number = decimal();
-    in.blanks();
-    if (in.match('%')) {
-      if (number.signum() <= 0 || number.compareTo(HUNDRED) >= 0) {
-        throw new Stop(in.from(from), "A drop must be over 0 % and under 100 % but was " + number.toPlainString() + " %.");
-      }
-      return new Load.Drop(number, null, each());
-    }
-    Mass mass = mass(from, number, "a drop is written -15% or -10kg");
-    return new Load.Drop(null, mass, each());
-  }
-
-  private boolean each() {
-    return in.matchWord("each");
-  }
-
-  private Load percentOrMass() {
-    int from = in.at();
-    BigDecimal low = decimal();
-    in.blanks();
-    if (in.peek() == '-') {
-      return percentRange(from, low);
-    }
-    if (in.match('%')) {
-      return percentOf(percent(from, low), null);
-    }
-    return new Load.OfMass(mass(from, low, "write " + plain(low) + "kg, " + plain(low) + "lb or " + plain(low) + "%"));
-  }
-
-  private Load percentRange(int from, BigDecimal low) {
-    in.match('-');
-    in.blanks();
-    if (!Cursor.digit(in.peek())) {
-      throw new Stop(in.from(from), "A range needs two numbers: write 70-75%.");
-    }
-    BigDecimal high = decimal();
-    in.blanks();
-    if (!in.match('%')) {
-      throw new Stop(in.from(from), "Only a percentage can be a range of loads: write 70-75%, or one load such as 75kg.");
-    }
-    percent(from, low);
-    percent(from, high);
-    if (high.compareTo(low) <= 0) {
-      throw new Stop(in.from(from), "A range goes from the lower to the higher: write "
-          + (high.compareTo(low) == 0 ? plain(low) : plain(high) + "-" + plain(low)) + "%.");
-    }
-    return percentOf(low, high);
-  }
-
-  private BigDecimal percent(int from, BigDecimal number) {
-    if (number.signum() <= 0 || number.compareTo(MAX_PERCENT) > 0) {
-      throw new Stop(in.from(from), "A percentage must be over 0 and at most 150 but was " + plain(number) + ".");
-    }
-    return number;
-  }
-
-  private Load percentOf(BigDecimal low, @Nullable BigDecimal high) {
-    if (in.matchWord("top")) {
-      return new Load.ShareOfTop(low, high);
-    }
-    Basis basis = null;
-    int behind = in.at();
-    in.blanks();
-    if (Cursor.letter(in.peek())) {
-      Optional<Basis> named = Basis.ofWord(in.word());
-      if (named.isPresent()) {
-        basis = named.get();
-        behind = in.at();
-      }
-    }
-    in.backTo(behind);
-    if (!in.matchWord("of")) {
-      return new Load.Percent(low, high, basis, null);
-    }
-    in.blanks();
-    int from = in.at();
-    if (!Cursor.letter(in.peek())) {
-      throw new Stop(in.here(), "The lift is missing: write its key after of, such as 60% of deadlift.");
-    }
-    String lift = in.liftKey();
-    if (basis == Basis.TODAY) {
-      throw new Stop(in.from(from), "Today's max is of this lift only: write est, tested, tm or goal of " + lift + ".");
-    }
-    return new Load.Percent(low, high, basis, lift);
-  }
-
-  private Load bodyMass() {
-    int behind = in.at();
-    in.blanks();
-    if (!in.match('+')) {
-      in.backTo(behind);
-      return new Load.BodyMass(null);
-    }
-    in.blanks();
-    int from = in.at();
-    if (!Cursor.digit(in.peek())) {
-      throw new Stop(in.here(), "The added load is missing: write bw+20kg.");
-    }
-    return new Load.BodyMass(mass(from, decimal(), "write bw+20kg"));
-  }
-
-  private Mass mass(int from, BigDecimal number, String right) {
-    int behind = in.at();
-    in.blanks();
-    Optional<MassUnit> unit = Cursor.letter(in.peek()) ? unitOf(in.word()) : Optional.empty();
-    if (unit.isEmpty()) {
-      in.backTo(behind);
-      throw new Stop(in.from(from), "The unit is missing: " + right + ".");
-    }
-    // the size is looked at before a mass is made of it: a typed number may have five hundred digits
-    if (number.signum() <= 0 || number.compareTo(BigDecimal.valueOf(10_000)) > 0
-        || Mass.of(number, unit.get()).compareTo(MAX_MASS) > 0) {
-      throw new Stop(in.from(from), "A load must be over 0 and at most 1000 kg but was " + plain(number) + " " + unit.get() + ".");
-    }
-    return Mass.of(number, unit.get());
-  }
-
-  private static Optional<MassUnit> unitOf(String word) {
-    return switch (word) {
-      case "kg" -> Optional.of(MassUnit.KG);
-      case "lb" -> Optional.of(MassUnit.LB);
-      default -> Optional.empty();
-    };
-  }
-
-  private RpeTarget rpeTarget() {
-    int from = in.at();
-    Rpe low = rpe(from);
-    int behind = in.at();
-    in.blanks();
-    if (in.peek() != '-' || dropFollows()) {
-      in.backTo(behind);
-      return new RpeTarget(low, null);
-    }
-    in.match('-');
-    in.blanks();
-    Rpe high = half(from);
-    if (high.compareTo(low) <= 0) {
-      throw new Stop(in.from(from), "A range goes from the lower to the higher: write @"
-          + (high.equals(low) ? low.toString() : high + "-" + low) + ".");
-    }
-    return new RpeTarget(low, high);
-  }
-
-  private Rpe rpe(int from) {
-    if (!in.match('@')) {
-      throw new Stop(in.here(), "An RPE is missing: write it with its @, such as cap @9.");
-    }
-    in.blanks();
-    return half(from);
-  }
-
-  private Rpe half(int from) {
-    if (!Cursor.digit(in.peek())) {
-      throw new Stop(in.from(from), "The RPE is missing: write a number from 6 to 10, such as @8.");
-    }
-    BigDecimal number = decimal();
-    if (number.compareTo(BigDecimal.valueOf(6)) < 0) {
-      throw new Stop(in.from(from), "Below RPE 6, write a percentage.");
-    }
-    if (number.compareTo(BigDecimal.TEN) > 0) {
-      throw new Stop(in.from(from), "RPE must be from 6 to 10 inclusive but was " + plain(number) + ".");
-    }
-    try {
-      return Rpe.of(number.doubleValue());
-    } catch (IllegalArgumentException notHalf) {
-      throw new Stop(in.from(from), "RPE is given in halves, such as @8 or @8.5, but was " + plain(number) + ".");
     }
   }
 
   private Option option(Option.Kind kind) {
     in.blanks();
     return switch (kind) {
-      case REST -> new Option.Rest(time(kind.word()));
-      case TEMPO -> new Option.Tempo(tempo());
-      case CAP -> new Option.Cap(rpe(in.at()));
+      case IN -> new Option.In(time(kind));
+      case GAP -> new Option.Gap(time(kind));
+      case EVERY -> new Option.Every(time(kind));
+      case REST -> new Option.Rest(time(kind));
+      case TEMPO -> new Option.Tempo(figures.tempo());
+      case TURNS -> new Option.Turns(figures.whole("turns", 100));
+      case CAP -> new Option.Cap(figures.rpe(in.at()));
+      case UNTIL -> until();
+      case CHAINS -> new Option.Chains(mass(kind));
+      case BANDS -> bands();
+      case REVERSE -> new Option.Reverse(mass(kind));
+      case AT -> at();
     };
   }
 
-  private int time(String word) {
+  private int time(Option.Kind kind) {
+    return figures.time(kind.word() + " 90s or " + kind.word() + " 2:00");
+  }
+
+  private Mass mass(Option.Kind kind) {
     int from = in.at();
-    String right = "write " + word + " 90s or " + word + " 2:00";
     if (!Cursor.digit(in.peek())) {
-      throw new Stop(in.here(), "The time is missing: " + right + ".");
+      throw new Stop(in.here(), "The mass is missing: write " + kind.example() + ".");
     }
-    BigDecimal number = decimal();
+    return figures.mass(from, figures.decimal(), "write " + kind.example());
+  }
+
+  private Option until() {
+    int from = in.at();
+    if (!in.match('-')) {
+      if (in.peek() != '@') {
+        throw new Stop(in.here(), "The end is missing: write until @9 or until -5%.");
+      }
+      return new Option.Until(figures.rpe(from), null);
+    }
     in.blanks();
-    BigDecimal seconds;
-    if (in.match(':')) {
-      in.blanks();
-      String rest = Cursor.digit(in.peek()) ? in.numberText() : "";
-      if (rest.length() != 2 || rest.compareTo("59") > 0 || number.scale() > 0) {
-        throw new Stop(in.from(from), "The seconds must be two digits from 00 to 59: " + right + ".");
-      }
-      seconds = number.multiply(BigDecimal.valueOf(60)).add(new BigDecimal(rest));
-    } else if (in.matchWord("s")) {
-      seconds = number;
-    } else {
-      throw new Stop(in.from(from), "The time needs its unit: " + right + ".");
+    if (!Cursor.digit(in.peek())) {
+      throw new Stop(in.from(from), "The end is missing: write until @9 or until -5%.");
     }
-    if (seconds.stripTrailingZeros().scale() > 0 || seconds.signum() <= 0
-        || seconds.compareTo(BigDecimal.valueOf(3600)) > 0) {
-      throw new Stop(in.from(from), "A time must be a whole number of seconds from 1s to 60:00.");
+    BigDecimal number = figures.decimal();
+    in.blanks();
+    if (!in.match('%')) {
+      throw new Stop(in.from(from), "The end is an RPE or a percentage: write until @9 or until -5%.");
     }
-    return seconds.intValueExact();
+    return new Option.Until(null, figures.dropPercent(from, number));
   }
 
-  private List<@Nullable Integer> tempo() {
-    int from = in.at();
-    List<@Nullable Integer> figures = new ArrayList<>();
-    String run = in.tempoRun();
-    if (run.length() >= 3) {
-      for (char c : run.toCharArray()) {
-        figures.add(c == 'x' ? null : Integer.valueOf(c - '0'));
-      }
-    } else {
-      figures.add(figure(from, run));
-      while (in.blanks() && in.peek() == '-' && figures.size() < 4 && !(figures.size() >= 3 && dropFollows())) {
-        in.match('-');
-        in.blanks();
-        figures.add(figure(from, in.tempoRun()));
-      }
-    }
-    if (figures.size() == 3) {
-      figures.add(0);
-    }
-    if (figures.size() != 4) {
-      throw new Stop(in.from(from), "A tempo has four figures: down, pause, up, pause, such as tempo 3-1-X-0.");
-    }
-    return figures;
-  }
-
-  private @Nullable Integer figure(int from, String run) {
-    if (run.equals("x")) {
-      return null;
-    }
-    if (run.isEmpty() || run.length() > 2 || run.contains("x") || Integer.parseInt(run) > 60) {
-      throw new Stop(in.from(from), "Each figure of a tempo is 0 to 60 seconds or X, such as tempo 3-1-X-0.");
-    }
-    return Integer.valueOf(run);
-  }
-
-  private int whole(String what, int most) {
+  private Option bands() {
+    String right = "write bands 10>40kg, their pull at the bottom first";
     int from = in.at();
     if (!Cursor.digit(in.peek())) {
-      throw new Stop(in.here(), "A number of " + what + " is missing here.");
+      throw new Stop(in.here(), "The pull of the bands is missing: " + right + ".");
     }
-    BigDecimal number = decimal();
-    if (number.scale() > 0) {
-      throw new Stop(in.from(from), "The " + what + " must be a whole number but were " + plain(number) + ".");
+    BigDecimal slack = figures.decimal();
+    in.blanks();
+    if (!in.match('>')) {
+      throw new Stop(in.from(from), "Bands have two pulls: " + right + ".");
     }
-    if (number.signum() <= 0 || number.compareTo(BigDecimal.valueOf(most)) > 0) {
-      throw new Stop(in.from(from), "The " + what + " must be from 1 to " + most + " but were " + plain(number) + ".");
+    in.blanks();
+    int second = in.at();
+    if (!Cursor.digit(in.peek())) {
+      throw new Stop(in.here(), "The pull at lock-out is missing: " + right + ".");
     }
-    return number.intValueExact();
+    BigDecimal lockOut = figures.decimal();
+    MassUnit unit = figures.unit(from, right);
+    Mass top = Figures.mass(in.from(second), lockOut, unit);
+    Mass bottom = slack.signum() == 0 ? Mass.ofNanograms(0, unit) : Figures.mass(in.from(from), slack, unit);
+    if (bottom.compareTo(top) > 0) {
+      throw new Stop(in.from(from), "Bands pull more at lock-out than at the bottom: write bands "
+          + Figures.plain(lockOut) + ">" + Figures.plain(slack) + unit + ".");
+    }
+    return new Option.Bands(bottom, top);
   }
 
-  private BigDecimal decimal() {
+  private Option at() {
     int from = in.at();
-    String text = in.numberText();
-    int point = text.indexOf('.');
-    if (point == text.length() - 1) {
-      throw new Stop(in.from(from), "A number cannot end with its point.");
-    }
-    if (point >= 0 && text.length() - point > 3) {
-      throw new Stop(in.from(from), "A number has at most two decimals.");
-    }
-    BigDecimal number = new BigDecimal(text);
-    return number.stripTrailingZeros().scale() <= 0 ? number.setScale(0) : number.stripTrailingZeros();
-  }
-
-  private static String plain(BigDecimal number) {
-    String text = number.toPlainString();
-    return text.length() <= 12 ? text : text.substring(0, 12) + "…";
-  }
-
-  private Stop unknown(Span span, String word) {
-    String said = word.length() <= 20 ? word : word.substring(0, 20) + "…";
-    String hint = "";
-    for (String known : WORDS) {
-      if (near(word, known)) {
-        hint = " Maybe " + (known.equals("amrap") ? "AMRAP" : known) + " was meant?";
-        break;
-      }
-    }
-    return new Stop(span, "The word '" + said + "' is not known here." + hint);
-  }
-
-  /** One letter wrong, missing, too many or two swapped. */
-  private static boolean near(String word, String known) {
-    if (Math.abs(word.length() - known.length()) > 1 || known.length() < 3) {
-      return false;
-    }
-    int same = 0;
-    while (same < Math.min(word.length(), known.length()) && word.charAt(same) == known.charAt(same)) {
-      same++;
-    }
-    int tail = 0;
-    while (tail < Math.min(word.length(), known.length()) - same
-        && word.charAt(word.length() - 1 - tail) == known.charAt(known.length() - 1 - tail)) {
-      tail++;
-    }
-    int left = Math.max(word.length(), known.length()) - same - tail;
-    return left <= 1 || left == 2 && word.length() == known.length()
-        && word.charAt(same) == known.charAt(same + 1) && word.charAt(same + 1) == known.charAt(same);
+    String point = in.word();
+    return switch (point) {
+      case "top" -> new Option.At(Option.Point.TOP);
+      case "bottom" -> new Option.At(Option.Point.BOTTOM);
+      default -> throw new Stop(point.isEmpty() ? in.here() : in.from(from), "The point is missing: write at top or at bottom.");
+    };
   }
 }

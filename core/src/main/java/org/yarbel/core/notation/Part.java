@@ -15,9 +15,18 @@ public record Part(Work work, @Nullable Load load, @Nullable RpeTarget rpe, List
     options = options.stream().sorted(Comparator.comparing(Option::kind)).toList();
   }
 
-  /** Whether the plan itself says a load, so that a later part can be lighter than it. */
+  /** Whether the plan itself says a load, so that a later part can be lighter than it; a warm-up never does. */
   public boolean loaded() {
-    return load != null || rpe != null;
+    return switch (work.kind()) {
+      case WARM -> false;
+      case BUILD, MAX, SERIES -> true;
+      default -> load != null || rpe != null && work.kind().loadedByRpe();
+    };
+  }
+
+  /** Whether chains, bands or reverse bands hang on the bar. */
+  public boolean changesLoadOnTheWay() {
+    return options.stream().anyMatch(option -> option.kind().changesLoadOnTheWay());
   }
 
   /** The option of this type, when it is written. */

@@ -21,6 +21,17 @@ public record WorkLine(List<Part> parts) {
     return new Parser(text).line();
   }
 
+  /**
+   * The line as it is done in several rounds of a group: each part with so many times its sets.
+   *
+   * @param rounds from 1
+   */
+  public WorkLine times(int rounds) {
+    return rounds == 1 ? this : new WorkLine(parts.stream()
+        .map(part -> new Part(part.work().times(rounds), part.load(), part.rpe(), part.options()))
+        .toList());
+  }
+
   /** The normal form, which {@link #parse} reads back to an equal line. */
   @Override
   public String toString() {

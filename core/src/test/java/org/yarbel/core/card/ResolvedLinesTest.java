@@ -16,10 +16,10 @@ import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
-import org.yarbel.core.notation.GeneratedLines;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.ParsedLine;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.sim.GeneratedLines;
 
 /** What holds of any line for any lifter, whatever was logged. */
 class ResolvedLinesTest {
@@ -59,7 +59,7 @@ class ResolvedLinesTest {
       }
     }
     return new Resolver.Request(line, Basis.values()[random.nextInt(4)], numbers, Map.of("front-squat", numbers), maybe("92"),
-        loadables, MassUnit.KG, EffortChart.HOUSE, Movement.values()[random.nextInt(5)], false, logged, RampStyle.SHRINKING);
+        loadables, MassUnit.KG, EffortChart.HOUSE, Movement.values()[random.nextInt(5)], false, logged, WarmUp.SHRINKING, null);
   }
 
   private Mass maybe(String kilograms) {

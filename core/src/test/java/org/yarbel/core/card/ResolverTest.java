@@ -37,7 +37,7 @@ class ResolverTest {
   private static Resolver.Request request(String line, MaxNumbers numbers, Basis basis) {
     return new Resolver.Request(WorkLine.parse(line), basis, numbers,
         Map.of("deadlift", new MaxNumbers(null, kg("240"), null, kg("260"))), kg("92"), KG, MassUnit.KG,
-        EffortChart.HOUSE, Movement.SQUAT, false, List.of(), RampStyle.SHRINKING);
+        EffortChart.HOUSE, Movement.SQUAT, false, List.of(), WarmUp.SHRINKING, null);
   }
 
   private static String loads(ResolvedLine line) {
@@ -211,7 +211,7 @@ class ResolverTest {
   void answersInTheUnitThatIsAskedAndLoadsThePlatesThatAreThere() {
     Resolver.Request kilograms = request("1x5 75%");
     ResolvedSet set = Resolver.resolve(new Resolver.Request(kilograms.line(), kilograms.basis(), kilograms.numbers(), Map.of(),
-        null, KG, MassUnit.LB, EffortChart.HOUSE, Movement.SQUAT, false, List.of(), RampStyle.SHRINKING)).sets().get(0);
+        null, KG, MassUnit.LB, EffortChart.HOUSE, Movement.SQUAT, false, List.of(), WarmUp.SHRINKING, null)).sets().get(0);
     assertThat(set.load()).as("145 kg of kilogram plates").isEqualTo(kg("145"));
     assertThat(set.load().text()).isEqualTo("319.67 lb");
     assertThat(set.perSide()).extracting(Mass::text).containsExactly("25 kg", "25 kg", "10 kg", "2.5 kg");
@@ -221,7 +221,7 @@ class ResolverTest {
   void leavesLoadsExactWhereNothingGoesOnABar() {
     Resolver.Request bar = request("2x10 21kg");
     ResolvedLine line = Resolver.resolve(new Resolver.Request(bar.line(), bar.basis(), bar.numbers(), Map.of(), null, null,
-        MassUnit.KG, EffortChart.HOUSE, Movement.OTHER, false, List.of(), RampStyle.SHRINKING));
+        MassUnit.KG, EffortChart.HOUSE, Movement.OTHER, false, List.of(), WarmUp.SHRINKING, null));
     assertThat(loads(line)).isEqualTo("21 21");
     assertThat(line.ramp()).isEmpty();
     assertThat(line.sets().get(0).perSide()).isNull();
@@ -231,7 +231,7 @@ class ResolverTest {
   void saysThatTheBodyMassIsMissing() {
     Resolver.Request known = request("3x8 bw+20kg");
     Resolver.Request unknown = new Resolver.Request(known.line(), known.basis(), known.numbers(), Map.of(), null, KG,
-        MassUnit.KG, EffortChart.HOUSE, Movement.OTHER, false, List.of(), RampStyle.SHRINKING);
+        MassUnit.KG, EffortChart.HOUSE, Movement.OTHER, false, List.of(), WarmUp.SHRINKING, null);
     assertThat(problems(unknown)).containsExactly(
         new Problem(4, 11, "The lifter's body mass is not known: write it down, or give a load."));
   }
@@ -260,7 +260,7 @@ class ResolverTest {
   void aWholePartialMayBeOverTheMax() {
     Resolver.Request full = request("3x3 120%");
     ResolvedLine line = Resolver.resolve(new Resolver.Request(full.line(), full.basis(), full.numbers(), Map.of(), null, KG,
-        MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, true, List.of(), null));
+        MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, true, List.of(), null, null));
     assertThat(loads(line)).isEqualTo("235 235 235");
     assertThat(line.cautions()).extracting(Caution::code).containsExactly("over-max");
     assertThat(line.ramp()).as("not asked for").isEmpty();
@@ -296,7 +296,8 @@ class ResolverTest {
       }
     }
     BackOffTable table = BackOffTable.of(request("1x1 @8; 4x4 -15%")).get(0);
-    assertThat(table.rows().get(0).reference()).as("182.5 − 20 %").isEqualTo(kg("147.5"));
+    assertThat(table.rows().get(0).reference()).as("any warm-up may be declared the top set").isEqualTo(kg("20"));
+    assertThat(table.rows()).extracting(BackOffTable.Row::reference).as("182.5 − 20 %").contains(kg("147.5"), kg("150"), kg("215"));
     assertThat(table.rows()).last().satisfies(r -> assertThat(r.reference()).isEqualTo(kg("217.5")));
   }
 }

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.yarbel.core.sim.GeneratedLines;
 
 class WorkLineTest {
   private static String normal(String typed) {
@@ -26,6 +27,14 @@ class WorkLineTest {
     "3x3 80% today", "5x5 70-75%", "3x5 60% of deadlift", "3x5 60% goal of front-squat", "1x1 @8", "4x6-8 @8-9",
     "5x5 75% @8", "3x5 100kg", "3x5 225lb", "3x8 bw", "3x8 bw+20kg", "1x1 @8; 4x4 -15%", "1x1 @8; 4x4 -10kg",
     "1x1 92%; 3xAMRAP -7.5% each", "1x1 @8; 3x3 80% top", "5x5 75% rest 90s", "5x5 75% rest 2:00",
+    "max 1; 1xAMRAP 80% top; 4x3 80% top", "10x2 55% rest 45s tempo 2-1-X-0 chains 20kg", "cluster 3x5 92% gap 20s rest 4:00",
+    "density 8 88% in 8:00", "carry 3x20m 140kg in 45s rest 3:00", "warm 1x5 30%; 8x1 60%", "3x3 120% reverse 40kg",
+    "cluster 3x6 93% gap 20s", "density 10 90% in 10:00", "emom 10x2 80%", "emom 10x2 80% @8 every 90s", "negative 1x8 120%",
+    "hold 3x30s 60kg", "hold 2x2:00 bw @8", "carry 2x20.5ft bw+20kg turns 1 until @9", "timed 2x60s 100kg",
+    "series 100/120/140kg in 2:00", "series 82.5kg", "build 8 @7", "max 3 @9 cap @9.5", "5x3 until -5%", "3x3 @8 until @9",
+    "3x3 80% bands 10>40kg at top", "3x3 80% bands 0>40lb at bottom", "3x3 @8 chains 15kg reverse 10kg at top",
+    "max 1 chains 15kg at top", "1x1 @8; cluster 2x4 -10% gap 20s", "1x1 @8; hold 2x10s 105% top",
+    "carry 2x20m 140kg in 60s rest 2:00 tempo 1-0-1-0 turns 2 cap @9 until -5% chains 5kg bands 1>2kg reverse 3kg",
     "5x5 75% rest 3:05 tempo 2-1-X-0 cap @9", "3x5+ 85% cap @8.5", "1x2 90% goal; 4x3 65% goal rest 90s", "4x8-12",
   })
   void theNormalFormStaysAsItIs(String line) {
@@ -55,6 +64,19 @@ class WorkLineTest {
     "3 x AmRaP 60% CAP @ 8 | 3xAMRAP 60% cap @8",
     "3x5 BW + 20 KG | 3x5 bw+20kg",
     "3x5 60% OF Front-Squat | 3x5 60% of front-squat",
+    "CLUSTER3X6 93% GAP20S | cluster 3x6 93% gap 20s",
+    "cluster 3 × 6 gap 0:20 rest 240s 93% | cluster 3x6 93% gap 20s rest 4:00",
+    "density 10 in 10:00 90% | density 10 90% in 10:00",
+    "series 100 / 120,5 / 140 KG | series 100/120.5/140kg",
+    "carry 2 x 20 m 140 kg turns1 in1:00 | carry 2x20m 140kg in 60s turns 1",
+    "hold 3x0:30 | hold 3x30s",
+    "timed 2x120s bw | timed 2x2:00 bw",
+    "3x3 80% at top reverse 10kg bands 5 > 20 kg chains 3kg | 3x3 80% chains 3kg bands 5>20kg reverse 10kg at top",
+    "5x3 until −5 % cap @9 | 5x3 cap @9 until -5%",
+    "1x1 @8; emom 10x2-15% | 1x1 @8; emom 10x2 -15%",
+    "1x1 @8; 3x5 until @9-15% | 1x1 @8; 3x5 -15% until @9",
+    "max1@9 | max 1 @9",
+    "build8@7 | build 8 @7",
   })
   void readsEverySpelling(String typed, String written) {
     if (written.equals("!")) {
@@ -103,6 +125,50 @@ class WorkLineTest {
     "5x5 rest 1:75 | 9 | 13 | The seconds must be two digits from 00 to 59: write rest 90s or rest 2:00.",
     "5x5 75% & | 8 | 9 | The character '&' means nothing here.",
     "5x5 \uD83D\uDE00 75% | 4 | 6 | The character '\uD83D\uDE00' means nothing here.",
+    "cluster 3x6 93% | 0 | 11 | The gap between the singles is missing: write cluster 3x6 gap 20s.",
+    "5x5; density 10 90% | 5 | 15 | The time is missing: write density 10 in 10:00.",
+    "build 8 | 0 | 7 | A build needs the RPE it ends at: write build 8 @7.",
+    "build 8 @7-8 | 8 | 12 | A build ends at one RPE: write @7 or @8.",
+    "max 1 @8-9 | 6 | 10 | A max ends at one RPE: write @8 or @9.",
+    "max 1 90% | 6 | 9 | A max finds its load on the day: take this load out.",
+    "build 5 @8 100kg | 11 | 16 | A build finds its load by the RPE: take this load out.",
+    "series 100/120kg 75% | 17 | 20 | A series has its masses already: take this load out.",
+    "series 100kg/120kg | 12 | 13 | The unit is written once, behind the last mass, such as series 100/120/140kg.",
+    "series 100/120 | 7 | 14 | The unit is missing: write it once, behind the last mass, such as series 100/120/140kg.",
+    "series kg | 7 | 7 | A mass is missing: write them with / between, such as series 100/120/140kg.",
+    "series 100/1200kg | 11 | 15 | A load must be over 0 and at most 1000 kg but was 1200 kg.",
+    "cluster 3x6 93% gap 20s @8 | 24 | 26 | A cluster has no RPE to reach: write cap @8 to stop there.",
+    "warm 1x5 30% @7 | 13 | 15 | A warm has no RPE to reach.",
+    "negative 1x8 | 0 | 12 | The load is missing: write a share of a max or a mass, such as negative 1x8 120%.",
+    "1x1 @8; negative 1x8 -10% | 21 | 25 | Here the load is a share of a max or a mass, such as negative 1x8 120%.",
+    "1x1 @8; warm 1x5 50% top | 17 | 24 | Here the load is a share of a max or a mass, such as warm 1x5 25%.",
+    "1x1 @8; carry 2x20m -10% | 20 | 24 | Here the load is a percentage, a mass or bw, such as carry 2x20m 140kg in 60s.",
+    "warm 1x5 30%; 3x5 -10% | 18 | 22 | Nothing loaded stands before this: write the top set first, such as 1x1 @8; 4x4 -15%.",
+    "hold 3x30s @7; 3x5 -10% | 19 | 23 | Nothing loaded stands before this: write the top set first, such as 1x1 @8; 4x4 -15%.",
+    "5x5 75% gap 20s | 8 | 15 | The word gap means something with cluster only.",
+    "5x5 75% in 2:00 | 8 | 15 | The word in means something with density, carry, series only.",
+    "5x5 75% every 60s | 8 | 17 | The word every means something with emom only.",
+    "5x5 75% turns 2 | 8 | 15 | The word turns means something with carry only.",
+    "max 1 until @9 | 6 | 14 | The word until means something with 5x5, emom, hold, carry, timed only.",
+    "build 8 @7 cap @8 | 11 | 17 | The word cap means nothing with build.",
+    "5x5 75% at top | 8 | 14 | Top and bottom differ only with chains, bands or reverse: write one of them, such as chains 15kg.",
+    "5x5 100kg chains 15kg at top | 22 | 28 | The point is that of a percentage or an RPE; a mass or a drop is of the bar itself.",
+    "5x5 75% chains 15kg at middle | 23 | 29 | The point is missing: write at top or at bottom.",
+    "5x5 75% bands 40>10kg | 14 | 21 | Bands pull more at lock-out than at the bottom: write bands 10>40kg.",
+    "5x5 75% bands 40kg | 14 | 16 | Bands have two pulls: write bands 10>40kg, their pull at the bottom first.",
+    "5x5 75% chains 15 | 15 | 17 | The unit is missing: write chains 15kg.",
+    "5x5 75% until 9 | 14 | 14 | The end is missing: write until @9 or until -5%.",
+    "emom 10x2-3 80% | 9 | 10 | Here stands one number: only plain sets such as 3x8-10 or 3x5+ have a range or an open end.",
+    "hold 3x30 60kg | 7 | 9 | The time needs its unit: write hold 3x30s or hold 3x2:00.",
+    "carry 2x20 140kg | 8 | 10 | The distance needs its unit: write carry 2x20m or 20ft.",
+    "carry 2x1001m | 8 | 12 | A distance must be over 0 and at most 1000 but was 1001.",
+    "5x5 cluster 3x6 | 4 | 11 | A part has one kind of work: write ; before 'cluster'.",
+    "5x5 3x3 | 4 | 5 | A part has one kind of work: write ; before the next, such as 5x5; 3x3.",
+    "rest 90s | 0 | 4 | A part begins with its work, such as 5x5; 'rest' comes after it.",
+    "clutser 3x6 | 0 | 7 | The word 'clutser' is not known here. Maybe cluster was meant?",
+    "5x5 75% @8 tm | 11 | 13 | The word tm stands right behind its load: write 75% tm.",
+    "turns 101 | 0 | 5 | A part begins with its work, such as 5x5; 'turns' comes after it.",
+    "carry 2x20m turns 101 | 18 | 21 | The turns must be from 1 to 100 but were 101.",
     "5x5; | 3 | 4 | A part is missing here: write one such as 4x4 -15%, or take the ; out.",
     "5x5;;3x3 | 4 | 5 | A part is missing here: write one such as 4x4 -15%, or take the ; out.",
   })
@@ -134,37 +200,33 @@ class WorkLineTest {
   @Test
   void readsBackWhateverItWrites() {
     RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(42);
-    for (int i = 0; i < 20_000; i++) {
+    for (int i = 0; i < 50_000; i++) {
       WorkLine line = GeneratedLines.line(random);
-      assertThat(WorkLine.parse(line.toString()).line()).as(line.toString()).isEqualTo(line);
+      String text = line.toString();
+      if (text.length() <= WorkLine.MAX_LENGTH && !WorkLine.parse(text).line().equals(line)) {
+        assertThat(WorkLine.parse(text).line()).as(text).isEqualTo(line);
+      }
     }
   }
 
   @Test
   void answersAnyDamagedLineWithPlacesInsideTheText() {
     RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(43);
-    String noise = "5x@-%;+. ,kglbtopAMRAP:0123456789\u0000é\uD83D×";
-    for (int i = 0; i < 20_000; i++) {
-      StringBuilder typed = new StringBuilder(GeneratedLines.line(random).toString());
-      for (int n = random.nextInt(4); n >= 0 && !typed.isEmpty(); n--) {
-        int at = random.nextInt(typed.length());
-        if (random.nextBoolean()) {
-          typed.deleteCharAt(at);
-        } else {
-          typed.insert(at, noise.charAt(random.nextInt(noise.length())));
-        }
-      }
-      String text = typed.toString();
+    int refused = 0;
+    for (int i = 0; i < 50_000; i++) {
+      String text = GeneratedLines.damaged(random);
       try {
         WorkLine line = WorkLine.parse(text).line();
-        assertThat(WorkLine.parse(line.toString()).line()).as(text).isEqualTo(line);
-      } catch (NotationException refused) {
-        assertThat(refused.problems()).as(text).isNotEmpty().allSatisfy(problem -> {
-          assertThat(problem.from()).isBetween(0, problem.to());
-          assertThat(problem.to()).isLessThanOrEqualTo(text.length());
-          assertThat(problem.message()).isNotBlank();
-        });
+        assertThat(line.toString().length() > WorkLine.MAX_LENGTH || WorkLine.parse(line.toString()).line().equals(line)).as(text).isTrue();
+      } catch (NotationException wrong) {
+        refused++;
+        for (Problem problem : wrong.problems()) {
+          boolean inside = 0 <= problem.from() && problem.from() <= problem.to() && problem.to() <= text.length();
+          assertThat(inside && !problem.message().isBlank()).as("%s: %s", text, problem).isTrue();
+        }
+        assertThat(wrong.problems()).as(text).isNotEmpty();
       }
     }
+    assertThat(refused).as("of 50,000 damaged lines").isBetween(25_000, 49_000);
   }
 }

@@ -1,7 +1,7 @@
 package org.yarbel.core.card;
 
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.kit.Kit;
@@ -45,6 +45,8 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
   private static final int MOST_EVEN_STEPS = RampStyle.MOST_STEPS;
   /** How many loadings on each side of an aim are tried. */
   private static final int REACH = 3;
+  /** How many loadings are tried for each lower step. */
+  private static final int CANDIDATES = 8;
   /** The cost of a jump that does not shrink, more than any distance from the aims. */
   private static final double EQUAL_JUMP = 1_000;
 
@@ -77,16 +79,18 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
         : loadables.above(held.scaled(ABOVE_HELD)).orElseGet(loadables::heaviest);
     Mass jump = warmUp.style().jump();
     WarmUpRamp ramp = jump == null ? to(top, start, loadables, movement) : even(top, start, jump, loadables);
-    List<RampStep> steps = limited(warm(ramp.steps, warmUp.warmTo()), warmUp.style().most());
-    return steps.isEmpty() ? new WarmUpRamp(steps, ramp.note) : new WarmUpRamp(fewChanges(steps, top, loadables), ramp.note);
+    List<RampStep> steps = limited(warm(ramp.steps, warmUp.warmTo(), top), warmUp.style().most());
+    return steps.isEmpty() ? new WarmUpRamp(steps, ramp.note) : new WarmUpRamp(fewChanges(steps, top, movement.fromFloor(), loadables), ramp.note);
   }
 
-  /** What a lift that is warm still needs: what lies over where it was taken, at most the last three. */
-  private static List<RampStep> warm(List<RampStep> steps, @Nullable Mass warmTo) {
-    if (warmTo == null) {
+  /** What a lift that is warm still needs: what lies a last jump or more over where it was taken, at most three steps. */
+  private static List<RampStep> warm(List<RampStep> steps, @Nullable Mass warmTo, Mass top) {
+    if (warmTo == null || steps.isEmpty()) {
       return steps;
     }
-    List<RampStep> over = steps.stream().filter(step -> step.load().compareTo(warmTo) > 0).toList();
+    long lastJump = top.nanograms() - steps.get(steps.size() - 1).load().nanograms();
+    long least = warmTo.isZero() ? 0 : warmTo.nanograms() + lastJump;
+    List<RampStep> over = steps.stream().filter(step -> step.load().nanograms() >= least).toList();
     return over.subList(Math.max(over.size() - MOST_WHEN_WARM, 0), over.size());
   }
 
@@ -126,10 +130,11 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
     return all;
   }
 
-  private static List<RampStep> fewChanges(List<RampStep> steps, Mass top, Loadables loadables) {
-    List<Loading> loadings = PlateSeries.upTo(
-        steps.stream().map(RampStep::loading).toList(), loadables.nearest(top), loadables);
-    List<RampStep> changed = new ArrayList<>();
+  private static List<RampStep> fewChanges(List<RampStep> steps, Mass top, boolean fromFloor, Loadables loadables) {
+    List<Loading> before = new ArrayList<>(steps.size());
+    steps.forEach(step -> before.add(step.loading()));
+    List<Loading> loadings = PlateSeries.upTo(before, loadables.nearest(top), fromFloor, loadables);
+    List<RampStep> changed = new ArrayList<>(steps.size());
     for (int i = 0; i < steps.size(); i++) {
       changed.add(new RampStep(loadings.get(i), steps.get(i).reps()));
     }
@@ -166,8 +171,8 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
           : NONE;
     }
     Search search = new Search(top, start, loadables);
-    List<Loading> finish = search.finish();
-    return finish.isEmpty() ? poor(top, start, loadables) : ramp(top, search.withLower(finish), null);
+    int[] finish = search.finish();
+    return finish.length == 0 ? poor(top, start, loadables) : ramp(top, search.withLower(finish), null);
   }
 
   private static Loading start(Loadables loadables, Movement movement) {
@@ -223,72 +228,80 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
         : "The plates here force uneven jumps to " + top.text() + ".");
   }
 
-  /** The search for the best ramp to one top. */
+  /**
+   * The search for the best ramp to one top, on the rungs of the ladder: numbers only, since every line of every page
+   * asks for it.
+   */
   private static final class Search {
-    private final Mass top;
-    private final long topNg;
-    private final Loading start;
-    private final long startNg;
     private final Loadables loadables;
-    private List<Loading> best = List.of();
+    private final Loading start;
+    private final long top;
+    private final long startTotal;
+    private int[] chosen = new int[0];
+    private int[] best = new int[0];
+    private boolean found;
     private double bestCost;
 
     Search(Mass top, Loading start, Loadables loadables) {
-      this.top = top;
-      this.topNg = top.nanograms();
+      this.top = top.nanograms();
       this.start = start;
-      this.startNg = start.total().nanograms();
+      this.startTotal = start.total().nanograms();
       this.loadables = loadables;
     }
 
+    private void begin(int steps) {
+      chosen = new int[steps];
+      best = new int[steps];
+      found = false;
+      bestCost = Double.MAX_VALUE;
+    }
+
+    private void keep(double cost) {
+      bestCost = cost;
+      best = chosen.clone();
+      found = true;
+    }
+
     /** The last steps: the most that shrink at every jump, else the fewest that at least never grow; empty when none do. */
-    List<Loading> finish() {
-      List<Loading> even = List.of();
+    int[] finish() {
+      int[] even = new int[0];
       for (double[] aims : AIMS) {
-        List<Loading> found = finish(aims);
-        if (!found.isEmpty() && bestCost < EQUAL_JUMP) {
-          return found;
+        begin(aims.length);
+        finish(aims, aims.length - 1, top, 0, 0);
+        if (found && bestCost < EQUAL_JUMP) {
+          return best;
         }
-        even = found.isEmpty() ? even : found;
+        even = found ? best : even;
       }
       return even;
     }
 
-    private List<Loading> finish(double[] aims) {
-      best = List.of();
-      bestCost = Double.MAX_VALUE;
-      List<List<Loading>> near = new ArrayList<>();
-      for (double aim : aims) {
-        near.add(loadables.around(top.scaled(aim), REACH));
-      }
-      finish(aims, near, aims.length - 1, new ArrayList<>(), topNg, 0, 0);
-      return best;
-    }
-
     // From the top downwards: each jump must be at least the one above it, strictly unless the plates force it.
-    private void finish(double[] aims, List<List<Loading>> near, int i, List<Loading> above, long upper, long jumpAbove, double cost) {
+    private void finish(double[] aims, int i, long upper, long jumpAbove, double cost) {
       if (cost >= bestCost) {
         return;
       }
       if (i < 0) {
-        double rest = jumpCost(upper - startNg, jumpAbove);
+        double rest = jumpCost(upper - startTotal, jumpAbove);
         if (cost + rest < bestCost) {
-          bestCost = cost + rest;
-          best = List.copyOf(above);
+          keep(cost + rest);
         }
         return;
       }
-      for (Loading candidate : near.get(i)) {
-        long load = candidate.total().nanograms();
-        double share = (double) load / topNg;
-        boolean last = i == aims.length - 1;
-        boolean inPlace = load > startNg && load < upper && (!last || share >= LAST_LEAST && share <= LAST_MOST);
-        if (inPlace) {
-          List<Loading> next = new ArrayList<>(above);
-          next.add(0, candidate);
-          finish(aims, near, i - 1, next, load, upper - load,
-              cost + jumpCost(upper - load, jumpAbove) + Math.pow((share - aims[i]) * 100, 2)
-                  + 0.2 * candidate.perSide().size());
+      int near = loadables.rungNear(Math.round(aims[i] * top));
+      // the nearest first, then by turns below and above
+      for (int n = 0; n <= 2 * REACH; n++) {
+        int rung = n % 2 == 1 ? near - (n + 1) / 2 : near + n / 2;
+        if (rung >= 0 && rung < loadables.rungs()) {
+          long load = loadables.totalAt(rung);
+          double share = (double) load / top;
+          boolean last = i == aims.length - 1;
+          if (load > startTotal && load < upper && (!last || share >= LAST_LEAST && share <= LAST_MOST)) {
+            double off = (share - aims[i]) * 100;
+            chosen[i] = rung;
+            finish(aims, i - 1, load, upper - load,
+                cost + jumpCost(upper - load, jumpAbove) + off * off + 0.2 * loadables.platesAt(rung));
+          }
         }
       }
     }
@@ -301,68 +314,79 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
     }
 
     /** The first step, convenient ones between, and the last steps. */
-    List<Loading> withLower(List<Loading> finish) {
-      long first = finish.get(0).total().nanograms();
-      long least = finish.size() > 1 ? finish.get(1).total().nanograms() - first : topNg - first;
-      long gap = first - startNg;
+    List<Loading> withLower(int[] finish) {
+      long first = loadables.totalAt(finish[0]);
+      long least = finish.length > 1 ? loadables.totalAt(finish[1]) - first : top - first;
+      long gap = first - startTotal;
       int jumps = (int) Math.max(
-          Math.round(gap / (LOWER_JUMP_SHARE * topNg)), Math.ceil((double) gap / LOWER_JUMP_MOST.nanograms()));
+          Math.round(gap / (LOWER_JUMP_SHARE * top)), Math.ceil((double) gap / LOWER_JUMP_MOST.nanograms()));
       jumps = (int) Math.min(Math.min(jumps, MOST_LOWER_JUMPS), gap / Math.max(least, 1));
+      List<Loading> all = new ArrayList<>();
+      all.add(start);
       for (int n = Math.max(jumps, 1); n > 1; n--) {
-        best = List.of();
-        bestCost = Double.MAX_VALUE;
-        double spacing = (double) (first - startNg) / n;
-        List<List<Loading>> near = new ArrayList<>();
+        begin(n - 1);
+        double spacing = (double) gap / n;
+        int[][] near = new int[n - 1][];
         for (int i = 1; i < n; i++) {
-          near.add(fewPlates(startNg + spacing * i, spacing));
+          near[i - 1] = fewPlates(startTotal + spacing * i, spacing);
         }
-        lower(near, spacing, new ArrayList<>(List.of(start)), first, least, 0);
-        if (!best.isEmpty()) {
-          List<Loading> all = new ArrayList<>(best);
-          all.addAll(finish);
-          return all;
+        lower(near, 0, spacing, startTotal, 0, first, least, 0);
+        if (found) {
+          for (int rung : best) {
+            all.add(loadables.at(rung));
+          }
+          break;
         }
       }
-      List<Loading> all = new ArrayList<>(List.of(start));
-      all.addAll(finish);
+      for (int rung : finish) {
+        all.add(loadables.at(rung));
+      }
       return all;
     }
 
-    private void lower(List<List<Loading>> near, double spacing, List<Loading> below, long first, long least, double cost) {
+    private void lower(int[][] near, int i, double spacing, long from, long jumpBefore, long first, long least, double cost) {
       if (cost >= bestCost) {
         return;
       }
-      long from = below.get(below.size() - 1).total().nanograms();
-      int i = below.size();
-      if (i > near.size()) {
-        long into = first - from;
-        long before = from - below.get(below.size() - 2).total().nanograms();
-        if (into >= least && into <= before) {
-          bestCost = cost;
-          best = List.copyOf(below);
+      if (i == near.length) {
+        if (first - from >= least && first - from <= jumpBefore) {
+          keep(cost);
         }
         return;
       }
-      double aim = startNg + spacing * i;
-      for (Loading candidate : near.get(i - 1)) {
-        long jump = candidate.total().nanograms() - from;
+      double aim = startTotal + spacing * (i + 1);
+      for (int rung : near[i]) {
+        long jump = loadables.totalAt(rung) - from;
         if (jump >= least) {
-          List<Loading> next = new ArrayList<>(below);
-          next.add(candidate);
-          double off = (candidate.total().nanograms() - aim) / spacing;
-          lower(near, spacing, next, first, least, cost + candidate.perSide().size() + 6 * off * off);
+          double off = (loadables.totalAt(rung) - aim) / spacing;
+          chosen[i] = rung;
+          lower(near, i + 1, spacing, from + jump, jump, first, least, cost + loadables.platesAt(rung) + 6 * off * off);
         }
       }
     }
 
-    private List<Loading> fewPlates(double aim, double spacing) {
-      Mass from = Mass.ofRoundedNanograms(Math.max(aim - 0.4 * spacing, 0), top.unit());
-      Mass to = Mass.ofRoundedNanograms(aim + 0.4 * spacing, top.unit());
-      return loadables.between(from, to).stream()
-          .sorted(Comparator.comparingDouble(
-              l -> l.perSide().size() + Math.abs(l.total().nanograms() - aim) / spacing))
-          .limit(8)
-          .toList();
+    /** Up to eight rungs around an aim, those with few plates first. */
+    private int[] fewPlates(double aim, double spacing) {
+      int from = loadables.rungNear(Math.round(Math.max(aim - 0.4 * spacing, 0)));
+      int[] rungs = new int[CANDIDATES];
+      double[] costs = new double[CANDIDATES];
+      int count = 0;
+      for (int rung = from; rung < loadables.rungs() && loadables.totalAt(rung) <= aim + 0.4 * spacing; rung++) {
+        double cost = loadables.platesAt(rung) + Math.abs(loadables.totalAt(rung) - aim) / spacing;
+        int place = count;
+        while (place > 0 && costs[place - 1] > cost) {
+          place--;
+        }
+        if (place < CANDIDATES && loadables.totalAt(rung) >= aim - 0.4 * spacing) {
+          int end = Math.min(count, CANDIDATES - 1);
+          System.arraycopy(rungs, place, rungs, place + 1, end - place);
+          System.arraycopy(costs, place, costs, place + 1, end - place);
+          rungs[place] = rung;
+          costs[place] = cost;
+          count = Math.min(count + 1, CANDIDATES);
+        }
+      }
+      return Arrays.copyOf(rungs, count);
     }
   }
 }

@@ -15,7 +15,7 @@ import org.yarbel.core.mass.MassUnit;
  * plate); or the masses of things that are lifted as they are, such as stones.
  *
  * <p>{@link #exact}, {@link #below} and {@link #above} know every total. Planning ({@link #nearest},
- * {@link #nearestBelow}, {@link #between}, {@link #around}) keeps to a ladder of them. Where kilogram and pound plates mix
+ * {@link #nearestBelow}, {@link #between}) keeps to a ladder of them. Where kilogram and pound plates mix
  * on one bar there are totals every few grams, most with absurd plates: the ladder has the totals of the kit's own unit,
  * and a mixed one only where it lies {@value #MIXED_SPACING_GRAMS} g or more from every other, those with the fewest
  * plates first. Fractional plates are not rounded by; they are for loads somebody writes ({@link #written}). Immutable:
@@ -37,6 +37,7 @@ public final class Loadables {
   private final int[] ownIndex;
   private final int[] otherIndex;
   private final @Nullable Loading[] loadings;
+  private final PlateSeries.Way @Nullable [][] ways;
 
   private Loadables(Kit kit, boolean onBar, SideSums own, SideSums other, boolean whole, long[] totals, int[] ownIndex,
       int[] otherIndex) {
@@ -49,6 +50,7 @@ public final class Loadables {
     this.ownIndex = ownIndex;
     this.otherIndex = otherIndex;
     this.loadings = new Loading[totals.length];
+    this.ways = new PlateSeries.Way[totals.length][];
   }
 
   /** Searches all the totals of a kit. */
@@ -263,23 +265,11 @@ public final class Loadables {
     return found;
   }
 
-  /** The loading nearest a target, then so many on each side of it, the nearer ones first. */
-  public List<Loading> around(Mass target, int reach) {
-    int nearest = indexNearest(target);
-    List<Loading> found = new ArrayList<>(2 * reach + 1);
-    found.add(loading(nearest));
-    for (int i = 1; i <= reach; i++) {
-      if (nearest - i >= 0) {
-        found.add(loading(nearest - i));
-      }
-      if (nearest + i < totals.length) {
-        found.add(loading(nearest + i));
-      }
-    }
-    return found;
+  private int indexNearest(Mass target) {
+    return indexNearest(target.nanograms());
   }
 
-  private int indexNearest(Mass target) {
+  private int indexNearest(long target) {
     int lower = indexBelow(target);
     if (lower < 0) {
       return 0;
@@ -287,14 +277,18 @@ public final class Loadables {
     if (lower + 1 == totals.length) {
       return lower;
     }
-    long down = target.nanograms() - totals[lower];
-    long up = totals[lower + 1] - target.nanograms();
+    long down = target - totals[lower];
+    long up = totals[lower + 1] - target;
     return down < up + Mass.TOLERANCE_NANOGRAMS ? lower : lower + 1;
   }
 
   /** The last index whose total is not a gram or more above the target; −1 when there is none. */
   private int indexBelow(Mass target) {
-    long limit = target.nanograms() + Mass.TOLERANCE_NANOGRAMS - 1;
+    return indexBelow(target.nanograms());
+  }
+
+  private int indexBelow(long target) {
+    long limit = target + Mass.TOLERANCE_NANOGRAMS - 1;
     int low = 0;
     int high = totals.length;
     while (low < high) {
@@ -318,6 +312,45 @@ public final class Loadables {
       loadings[index] = found;
     }
     return found;
+  }
+
+  /** The ways to load what a loading loads, itself first; those of the ladder are looked for once. */
+  PlateSeries.Way[] ways(Loading fewest) {
+    int rung = Arrays.binarySearch(totals, fewest.total().nanograms());
+    if (rung < 0 || !loading(rung).perSide().equals(fewest.perSide())) {
+      return PlateSeries.ways(fewest, kit.everyPlate());
+    }
+    PlateSeries.Way[] found = ways[rung];
+    if (found == null) {
+      found = PlateSeries.ways(loading(rung), kit.everyPlate());
+      ways[rung] = found;
+    }
+    return found;
+  }
+
+  /** How many totals the ladder has. */
+  public int rungs() {
+    return totals.length;
+  }
+
+  /** The rung nearest a target. */
+  public int rungNear(long nanograms) {
+    return indexNearest(nanograms);
+  }
+
+  /** The total of a rung, in nanograms; rising. */
+  public long totalAt(int rung) {
+    return totals[rung];
+  }
+
+  /** How many plates a side a rung takes. */
+  public int platesAt(int rung) {
+    return own.count(ownIndex[rung]) + other.count(otherIndex[rung]);
+  }
+
+  /** The loading of a rung. */
+  public Loading at(int rung) {
+    return loading(rung);
   }
 
   private Loading mix(int i, int j) {

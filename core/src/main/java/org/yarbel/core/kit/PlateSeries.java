@@ -1,7 +1,7 @@
 package org.yarbel.core.kit;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import org.yarbel.core.mass.Mass;
 
@@ -14,7 +14,7 @@ import org.yarbel.core.mass.Mass;
  */
 public final class PlateSeries {
   private static final int MORE_PLATES = 2;
-  private static final int MOST_WAYS = 24;
+  private static final int MOST_WAYS = 11;
   private static final int MOST_LOOKS = 4_000;
 
   private PlateSeries() {}
@@ -25,22 +25,54 @@ public final class PlateSeries {
    * @param loads as many as a session has
    */
   public static List<Loading> of(List<Mass> loads, Loadables loadables) {
-    List<List<Loading>> ways = new ArrayList<>();
+    List<Way[]> ways = new ArrayList<>(loads.size());
     for (Mass load : loads) {
-      ways.add(ways(loadables.written(load), loadables.kit().everyPlate()));
+      ways.add(loadables.ways(loadables.written(load)));
     }
     return loads.isEmpty() ? List.of() : fewestChanges(ways);
   }
 
-  /** The same steps towards a last loading that stays as it is. */
-  public static List<Loading> upTo(List<Loading> steps, Loading last, Loadables loadables) {
-    List<List<Loading>> ways = new ArrayList<>();
+  /**
+   * The same steps towards a last loading that stays as it is.
+   *
+   * @param firstStays whether the first step stays as it is too, such as the full-size plates of a pull
+   */
+  public static List<Loading> upTo(List<Loading> steps, Loading last, boolean firstStays, Loadables loadables) {
+    List<Way[]> ways = new ArrayList<>(steps.size() + 1);
     for (Loading step : steps) {
-      ways.add(ways(step, loadables.kit().everyPlate()));
+      Way[] all = loadables.ways(step);
+      ways.add(firstStays && ways.isEmpty() ? new Way[] {all[0]} : all);
     }
-    ways.add(List.of(last));
+    ways.add(new Way[] {loadables.ways(last)[0]});
     List<Loading> all = fewestChanges(ways);
     return all.subList(0, all.size() - 1);
+  }
+
+  /**
+   * One way to load a total.
+   *
+   * @param sizes the places of its plates in the stock, heaviest first: what is compared a thousand times
+   */
+  record Way(Loading loading, byte[] sizes) {
+    private static Way of(Loading loading, List<PlateStock.Pairs> stock) {
+      byte[] sizes = new byte[loading.perSide().size()];
+      for (int i = 0; i < sizes.length; i++) {
+        int size = 0;
+        while (!stock.get(size).size().equals(loading.perSide().get(i))) {
+          size++;
+        }
+        sizes[i] = (byte) size;
+      }
+      return new Way(loading, sizes);
+    }
+
+    int changesFrom(byte[] before) {
+      int same = 0;
+      while (same < before.length && same < sizes.length && before[same] == sizes[same]) {
+        same++;
+      }
+      return before.length + sizes.length - 2 * same;
+    }
   }
 
   /** How many plates come off and go on, on one side, from one loading to the next. */
@@ -63,27 +95,27 @@ public final class PlateSeries {
     return changes;
   }
 
-  private static List<Loading> fewestChanges(List<List<Loading>> ways) {
+  private static List<Loading> fewestChanges(List<Way[]> ways) {
     int[][] from = new int[ways.size()][];
-    long[] cost = new long[0];
+    long[] cost = new long[1];
+    Way[] before = {new Way(ways.get(0)[0].loading(), new byte[0])};
     for (int step = 0; step < ways.size(); step++) {
-      List<Loading> here = ways.get(step);
-      List<Loading> before = step == 0 ? List.of(new Loading(here.get(0).total(), List.of())) : ways.get(step - 1);
-      long[] known = step == 0 ? new long[1] : cost;
-      cost = new long[here.size()];
-      Arrays.fill(cost, Long.MAX_VALUE);
-      from[step] = new int[here.size()];
-      for (int to = 0; to < here.size(); to++) {
-        List<Mass> side = here.get(to).perSide();
-        for (int i = 0; i < before.size(); i++) {
+      Way[] here = ways.get(step);
+      long[] known = cost;
+      cost = new long[here.length];
+      from[step] = new int[here.length];
+      for (int to = 0; to < here.length; to++) {
+        cost[to] = Long.MAX_VALUE;
+        for (int i = 0; i < before.length; i++) {
           // a change weighs more than all the plates of a series
-          long sum = known[i] + 10_000L * changes(before.get(i).perSide(), side) + side.size();
+          long sum = known[i] + 10_000L * here[to].changesFrom(before[i].sizes()) + here[to].sizes().length;
           if (sum < cost[to]) {
             cost[to] = sum;
             from[step][to] = i;
           }
         }
       }
+      before = here;
     }
     int at = 0;
     for (int i = 1; i < cost.length; i++) {
@@ -91,28 +123,27 @@ public final class PlateSeries {
     }
     Loading[] best = new Loading[ways.size()];
     for (int step = ways.size() - 1; step >= 0; step--) {
-      best[step] = ways.get(step).get(at);
+      best[step] = ways.get(step)[at].loading();
       at = from[step][at];
     }
     return List.of(best);
   }
 
-  /** The ways to load one total, the fewest plates first in mind; at most a few plates more. */
-  private static List<Loading> ways(Loading fewest, PlateStock stock) {
+  /** The ways to load one total, the fewest plates first; at most a few plates more. */
+  static Way[] ways(Loading fewest, PlateStock stock) {
     if (fewest.perSide().isEmpty()) {
-      return List.of(fewest);
+      return new Way[] {Way.of(fewest, stock.plates())};
     }
     long side = fewest.perSide().stream().mapToLong(Mass::nanograms).sum();
     Search search = new Search(stock.plates());
     search.from(0, side, fewest.perSide().size() + MORE_PLATES);
-    List<List<Mass>> found = search.found;
-    List<Loading> ways = new ArrayList<>();
-    ways.add(fewest);
-    found.stream().filter(plates -> !plates.equals(fewest.perSide()))
-        .sorted(java.util.Comparator.comparingInt(List::size))
+    List<Way> ways = new ArrayList<>();
+    ways.add(Way.of(fewest, stock.plates()));
+    search.found.stream().filter(plates -> !plates.equals(fewest.perSide()))
+        .sorted(Comparator.comparingInt(List::size))
         .limit(MOST_WAYS)
-        .forEach(plates -> ways.add(new Loading(fewest.total(), plates)));
-    return ways;
+        .forEach(plates -> ways.add(Way.of(new Loading(fewest.total(), plates), stock.plates())));
+    return ways.toArray(Way[]::new);
   }
 
   /** Looks for the plates that make one side, the heaviest first. */

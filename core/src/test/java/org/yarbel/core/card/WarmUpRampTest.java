@@ -1,6 +1,7 @@
 package org.yarbel.core.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -101,10 +102,13 @@ class WarmUpRampTest {
   }
 
   static Stream<Loadables> bars() {
-    // bars of the trade: 20, 15, 25 and 30 kg, 45 lb; common practice, no source
-    Stream<Loadables> kilograms = Stream.of("20", "15", "25", "30")
+    // curl 8 and 12, axle 10 and 15, multi-grip 15, straight 20, squat and safety 25, trap 30, cambered 38.5, log 30 to 110 kg;
+    // straight 45, women's 35, squat 55, cambered 85 lb: common practice, no source
+    Stream<Loadables> kilograms = Stream.of("8", "10", "12", "15", "20", "25", "30", "38.5", "70", "110")
         .map(bar -> Loadables.of(new Kit(kg(bar), kg("0"), PlateStock.standard(MassUnit.KG))));
-    return Stream.concat(kilograms, Stream.of(Loadables.of(Kit.standard(MassUnit.LB))));
+    Stream<Loadables> pounds = Stream.of("45", "35", "55", "85")
+        .map(bar -> Loadables.of(new Kit(Mass.of(bar, MassUnit.LB), kg("0"), PlateStock.standard(MassUnit.LB))));
+    return Stream.concat(kilograms, pounds);
   }
 
   @ParameterizedTest
@@ -149,10 +153,61 @@ class WarmUpRampTest {
   }
 
   @Test
+  void aWarmLiftNeedsFewerSteps() {
+    WarmUp after140 = new WarmUp(RampStyle.SHRINKING, kg("140"), null);
+    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, after140, kg("0")))).isEqualTo("182.5x3 212.5x2 227.5x1");
+    WarmUp after200 = new WarmUp(RampStyle.SHRINKING, kg("200"), null);
+    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, after200, kg("0")))).isEqualTo("212.5x2 227.5x1");
+    WarmUp after240 = new WarmUp(RampStyle.SHRINKING, kg("240"), null);
+    assertThat(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, after240, kg("0")).steps()).as("nothing left to warm").isEmpty();
+    WarmUp afterKindred = new WarmUp(RampStyle.SHRINKING, kg("0"), null);
+    for (int top = 60; top <= 300; top += 5) {
+      assertThat(WarmUpRamp.to(kg(Integer.toString(top)), KG, Movement.BENCH, afterKindred, kg("0")).steps()).hasSizeBetween(0, 3);
+    }
+  }
+
+  @Test
+  void keepsToTheStepsALifterLikes() {
+    RampStyle four = new RampStyle(null, 4);
+    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, four))).as("the first and those near the top")
+        .isEqualTo("20x10 182.5x3 212.5x2 227.5x1");
+    assertThat(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new RampStyle(kg("20"), 5)).steps()).hasSize(5);
+    assertThatThrownBy(() -> new RampStyle(null, 9)).hasMessage("The steps of a ramp must be limited to 2 to 8 but were 9");
+  }
+
+  @Test
+  void whatSomebodyWroteByHandStandsWhenTheTopMoves() {
+    WarmUp written = new WarmUp(RampStyle.SHRINKING, null, HandRamp.parse("20x15 70x5 120x3, 160x1, 180x1", MassUnit.KG));
+    assertThat(text(WarmUpRamp.to(kg("200"), KG, Movement.SQUAT, written, kg("0")))).isEqualTo("20x15 70x5 120x3 160x1 180x1");
+    assertThat(text(WarmUpRamp.to(kg("170"), KG, Movement.SQUAT, written, kg("0")))).as("a lower top").isEqualTo("20x15 70x5 120x3 160x1");
+    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, written, kg("0")))).as("a higher top: worked-out steps go on")
+        .isEqualTo("20x15 70x5 120x3 160x1 180x1 212.5x1 227.5x1");
+    assertThat(text(WarmUpRamp.to(kg("20"), KG, Movement.SQUAT, written, kg("0")))).as("nothing below it").isEmpty();
+  }
+
+  @Test
+  void readsAHandWrittenRampAndSaysWhatIsWrong() {
+    HandRamp ramp = HandRamp.parse(" 45x10, 95 x 5 135×3 LB", MassUnit.KG);
+    assertThat(ramp).hasToString("45x10 95x5 135x3 lb");
+    assertThat(HandRamp.parse(ramp.toString(), MassUnit.KG)).isEqualTo(ramp);
+    assertThatThrownBy(() -> HandRamp.parse("20x10 60", MassUnit.KG))
+        .hasMessage("A warm-up is written load x reps, such as 20x10 60x5 100x3, but '60' is not");
+    assertThatThrownBy(() -> HandRamp.parse("60x5 60x3", MassUnit.KG)).hasMessage("The warm-up must rise, but 60 follows 60");
+    assertThatThrownBy(() -> HandRamp.parse("60x0", MassUnit.KG)).hasMessage("A warm-up step must have a load and 1 to 100 reps but was 60x0");
+    assertThatThrownBy(() -> HandRamp.parse("banana", MassUnit.KG)).hasMessageContaining("'banana' is not");
+  }
+
+  @Test
+  void startsAboveWhatReverseBandsHold() {
+    WarmUpRamp ramp = WarmUpRamp.to(kg("260"), KG, Movement.BENCH, WarmUp.SHRINKING, kg("60"));
+    assertThat(ramp.steps()).isNotEmpty().allSatisfy(step -> assertThat(step.load()).isGreaterThan(kg("60")));
+  }
+
+  @Test
   void doesWhatPoorPlatesAllowAndSaysWhatTheyDoNot() {
     RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(19);
     String[] sizes = {"25", "20", "15", "10", "5", "2.5"};
-    for (int round = 0; round < 300; round++) {
+    for (int round = 0; round < 1_000; round++) {
       List<PlateStock.Pairs> pairs = new ArrayList<>();
       for (String size : sizes) {
         if (random.nextInt(3) == 0) {

@@ -212,9 +212,24 @@ class LoadablesTest {
   }
 
   @Test
-  void looksAroundATarget() {
-    assertThat(KG.around(kg("100"), 2)).extracting(l -> l.total().number()).containsExactly("100", "97.5", "102.5", "95", "105");
-    assertThat(KG.around(kg("20"), 2)).extracting(l -> l.total().number()).containsExactly("20", "22.5", "25");
+  void knowsItsLadderByRungs() {
+    int rung = KG.rungNear(kg("101").nanograms());
+    assertThat(KG.totalAt(rung)).isEqualTo(kg("100").nanograms());
+    assertThat(KG.at(rung)).isEqualTo(KG.nearest(kg("101")));
+    assertThat(KG.platesAt(rung)).as("25 15").isEqualTo(2);
+    assertThat(KG.totalAt(KG.rungs() - 1)).isEqualTo(KG.heaviest().total().nanograms());
+  }
+
+  @Test
+  void saysWhatLiesBeyondItsEnds() {
+    assertThat(KG.tooLight(kg("19.99"))).isTrue();
+    assertThat(KG.tooLight(kg("20"))).isFalse();
+    assertThat(KG.tooHeavy(KG.heaviest().total())).isFalse();
+    assertThat(KG.tooHeavy(KG.heaviest().total().plus(kg("1")))).isTrue();
+    Loadables mixed = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG,
+        List.of(new PlateStock.Pairs(kg("20"), 1), new PlateStock.Pairs(Mass.of("45", MassUnit.LB), 1)))));
+    assertThat(mixed.tooHeavy(kg("100.8"))).as("20 + 2 × (20 + 20.41)").isFalse();
+    assertThat(mixed.tooHeavy(kg("100.9"))).isTrue();
   }
 
   // counted by hand: 60 = 20, 100 = 20 20, 140 = 20 20 20 need 3 plates on; with 25s more come off

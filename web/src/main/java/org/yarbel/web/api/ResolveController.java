@@ -12,8 +12,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.MaxNumbers;
-import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.card.Resolver;
+import org.yarbel.core.card.WarmUp;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.effort.Rpe;
@@ -48,7 +48,7 @@ class ResolveController {
     if (basis == Basis.TODAY) {
       throw new NotAsDescribed("The basis must be one of: tested, estimated, training, goal.");
     }
-    Numbers.one(Level.class, "level", request.level(), Level.INTERMEDIATE);
+    Level level = request.level() == null ? null : Numbers.one(Level.class, "level", request.level(), Level.INTERMEDIATE);
     Movement movement = Numbers.one(Movement.class, "lift", request.lift(), Movement.OTHER);
     RepMaxCurve curve = Numbers.one(RepMaxCurve.class, "curve", request.curve(), RepMaxCurve.HOUSE);
     Mass bodyMass = Numbers.optionalLoad("bodyMass", request.bodyMass(), unit);
@@ -57,7 +57,7 @@ class ResolveController {
     List<LoggedSet> logged = logged(request.logged(), line.line(), unit);
     return ResolveAnswer.of(Resolver.resolve(new Resolver.Request(line, basis, numbers, others, bodyMass,
         loadables, unit, new EffortChart(curve), movement, Boolean.TRUE.equals(request.partial()), logged,
-        Boolean.FALSE.equals(request.ramp()) ? null : RampStyle.SHRINKING)), unit);
+        Boolean.FALSE.equals(request.ramp()) ? null : WarmUp.SHRINKING, level)), lowRatings(request.logged(), line.line()), unit);
   }
 
   private static MaxNumbers maxes(ResolveRequest.Maxes maxes, MassUnit unit) {
@@ -95,7 +95,7 @@ class ResolveController {
         throw new OutOfRange("The logged reps must be from 0 to 100 but were " + reps + ".");
       }
       BigDecimal rated = set.rpe();
-      Rpe rpe = rated == null ? null : Numbers.rpe(rated);
+      Rpe rpe = rated == null || low(rated) ? null : Numbers.rpe(rated);
       Mass load = Numbers.atLeastNothing("logged load", Numbers.required("logged.load", set.load()), unit);
       if (logged.stream().anyMatch(l -> l.part() == place.part() && l.set() == place.set())) {
         throw new OutOfRange("The set " + place.part() + "." + place.set() + " is logged twice.");
@@ -103,6 +103,24 @@ class ResolveController {
       logged.add(new LoggedSet(place.part(), place.set(), load, reps, rpe));
     }
     return logged;
+  }
+
+  /** Under RPE 6 a set is warm-up: it is answered as it was rated, and no max is worked out from it. */
+  private static boolean low(BigDecimal rated) {
+    boolean halves = rated.multiply(BigDecimal.valueOf(2)).stripTrailingZeros().scale() <= 0;
+    return halves && rated.signum() >= 0 && rated.compareTo(BigDecimal.valueOf(Rpe.MIN.value())) < 0;
+  }
+
+  private static Map<LoggedSet.Place, BigDecimal> lowRatings(@Nullable List<ResolveRequest.Logged> given, WorkLine line) {
+    Map<LoggedSet.Place, BigDecimal> ratings = new HashMap<>();
+    List<LoggedSet.Place> places = LoggedSet.places(line);
+    for (int i = 0; given != null && i < given.size(); i++) {
+      BigDecimal rated = given.get(i).rpe();
+      if (rated != null && low(rated)) {
+        ratings.put(place(given.get(i), i, places), rated);
+      }
+    }
+    return ratings;
   }
 
   private static LoggedSet.Place place(ResolveRequest.Logged set, int index, List<LoggedSet.Place> places) {

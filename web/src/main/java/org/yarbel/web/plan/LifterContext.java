@@ -127,8 +127,8 @@ public record LifterContext(
     MaxNumbers own = others.remove(lift.key());
     Loadables loadables = kit.of(lift).map(kit::search).orElse(null);
     EffortChart chart = known.containsKey(lift.key()) ? known.get(lift.key()).chart() : EffortChart.HOUSE;
-    return new Resolver.Request(line, basis(lift), own, others, bodyMass, loadables, unit, chart, lift.movement(), false,
-        List.of(), loadables == null ? null : ramp);
+    return new Resolver.Request(line, basis(lift), own, others, bodyMass, loadables, unit, chart, lift.movement(), partial(lift),
+        List.of(), loadables == null ? null : WarmUp.of(ramp), level);
   }
 
   /**

@@ -4,6 +4,7 @@ const root = () => document.getElementById("card");
 const queueName = () => "yarbel-entries-" + root().dataset.session;
 
 function start() {
+  document.addEventListener("keydown", onKey);
   document.addEventListener("click", onClick);
   document.addEventListener("submit", onSubmit);
   window.addEventListener("online", send);
@@ -19,6 +20,11 @@ function onClick(event) {
     input.value = String(Math.max(Math.round(next * 100) / 100, 0));
     return;
   }
+  const declared = event.target.closest(".declare");
+  if (declared) {
+    declare(declared);
+    return;
+  }
   const link = event.target.closest("[data-panel]");
   if (link && document.getElementById("panel-" + link.dataset.panel)) {
     event.preventDefault();
@@ -26,11 +32,38 @@ function onClick(event) {
   }
 }
 
+// Any warm-up can be declared the top set: it goes into the fields, and what was above it is not needed.
+function declare(button) {
+  const panel = button.closest(".panel");
+  panel.querySelector('input[name="load"]').value = button.dataset.load;
+  let above = false;
+  for (const step of panel.querySelectorAll(".ramp li")) {
+    step.classList.toggle("needless", above);
+    above ||= step.contains(button);
+  }
+  panel.querySelector(".ramp").open = false;
+  panel.querySelector('input[name="load"]').focus();
+}
+
+// The skyline is the way to move about: arrow left and right go from set to set.
+function onKey(event) {
+  if (event.key !== "ArrowLeft" && event.key !== "ArrowRight" || !event.target.closest(".sky")) {
+    return;
+  }
+  const all = [...root().querySelectorAll(".sky a[data-panel]")];
+  const to = all[all.indexOf(event.target.closest("a")) + (event.key === "ArrowRight" ? 1 : -1)];
+  if (to) {
+    event.preventDefault();
+    show(to.dataset.panel);
+    to.focus();
+  }
+}
+
 function show(panel) {
   for (const section of root().querySelectorAll(".panel")) {
     section.hidden = section.dataset.panelId !== panel;
   }
-  for (const link of root().querySelectorAll(".overview a[data-panel]")) {
+  for (const link of root().querySelectorAll(".overview a[data-panel], .sky a[data-panel]")) {
     link.toggleAttribute("aria-current", false);
     if (link.dataset.panel === panel) {
       link.setAttribute("aria-current", "step");
@@ -54,6 +87,11 @@ async function onSubmit(event) {
   const entries = waiting().filter((entry) => new URLSearchParams(entry.body).get("key") !== body.get("key"));
   entries.push({ url: form.getAttribute("action"), body: body.toString() });
   keep(entries);
+  if (body.get("outcome") !== "clear") {
+    const panel = form.closest(".panel");
+    document.dispatchEvent(new CustomEvent("yarbel:logged",
+      { detail: { rest: Number(panel.dataset.rest), next: panel.querySelector(".what-next a")?.textContent ?? "rest" } }));
+  }
   await send();
 }
 
@@ -165,7 +203,7 @@ function replay() {
     }
   }
   if (last) {
-    const next = [...root().querySelectorAll(".panel")].find((panel) => panel.dataset.logged !== "true");
+    const next = [...root().querySelectorAll(".panel")].find((panel) => panel.dataset.logged !== "true" && panel.dataset.optional !== "true");
     show((next || last).dataset.panelId);
   }
 }

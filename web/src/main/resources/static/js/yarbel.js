@@ -36,6 +36,121 @@ function say(text) {
   note.textContent = text;
 }
 
+// While a line of work is typed, what could come next stands under it: arrow down and Enter take one, so does a click.
+document.body.addEventListener("htmx:configRequest", (event) => {
+  if (event.target.matches("input.work[name=work]") && document.activeElement === event.target) {
+    event.detail.parameters.caret = event.target.selectionStart;
+  }
+});
+const proposals = (field) => [...(field.closest("form")?.querySelectorAll(".next li") ?? [])];
+document.body.addEventListener("keydown", (event) => {
+  const field = event.target;
+  if (!field.matches("input.work[name=work]")) {
+    return;
+  }
+  const all = proposals(field);
+  const at = all.findIndex((li) => li.getAttribute("aria-selected") === "true");
+  if (all.length > 0 && (event.key === "ArrowDown" || event.key === "ArrowUp")) {
+    event.preventDefault();
+    const to = (at + (event.key === "ArrowDown" ? 1 : all.length + (at < 0 ? 0 : -1))) % all.length;
+    all.forEach((li, i) => li.setAttribute("aria-selected", String(i === to)));
+    announce(all[to].textContent);
+  } else if (event.key === "Enter" && at >= 0) {
+    event.preventDefault();
+    take(field, all[at]);
+  } else if (event.key === "Escape") {
+    all.forEach((li) => li.remove());
+  }
+});
+document.body.addEventListener("mousedown", (event) => {
+  const chosen = event.target.closest(".next li");
+  if (chosen) {
+    event.preventDefault();
+    take(chosen.closest("form").querySelector("input.work[name=work]"), chosen);
+  }
+});
+function take(field, chosen) {
+  field.value = chosen.dataset.whole;
+  field.focus();
+  field.dispatchEvent(new Event("input", { bubbles: true }));
+}
+document.body.addEventListener("focusout", (event) => {
+  if (event.target.matches("input.work[name=work]")) {
+    proposals(event.target).forEach((li) => li.parentElement?.remove());
+  }
+});
+
+// What is chosen by arrow is told to a screen reader.
+function announce(text) {
+  let live = document.getElementById("announced");
+  if (!live) {
+    live = document.createElement("p");
+    live.id = "announced";
+    live.className = "visually-hidden";
+    live.setAttribute("role", "status");
+    document.body.append(live);
+  }
+  live.textContent = text;
+}
+
+// Lines of a session are moved by their handle: arrow up and down, or dragging.
+const move = (handle, values) => {
+  const day = handle.closest(".day");
+  const slot = handle.closest(".slot").id;
+  htmx.ajax("POST", handle.dataset.move, { target: "#" + day.id, swap: "outerHTML", values })
+    .then(() => document.querySelector("#" + slot + " .handle")?.focus());
+};
+document.body.addEventListener("keydown", (event) => {
+  const handle = event.target.closest?.("button.handle");
+  if (handle && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
+    event.preventDefault();
+    move(handle, { by: event.key === "ArrowUp" ? -1 : 1 });
+  }
+});
+let carried = null;
+const marks = () => document.querySelectorAll(".drop-before, .drop-after").forEach((slot) => slot.classList.remove("drop-before", "drop-after"));
+document.body.addEventListener("dragstart", (event) => {
+  carried = event.target.closest?.("button.handle") ?? null;
+  if (carried) {
+    event.dataTransfer.effectAllowed = "move";
+    event.dataTransfer.setData("text/plain", "");
+    carried.closest(".slot").classList.add("is-carried");
+  }
+});
+// over the upper half of a line it goes before it, over the lower half behind it
+const place = (event) => {
+  const slot = carried && event.target.closest?.(".slot[data-slot]");
+  if (!slot || slot.classList.contains("is-again") || slot.closest(".day") !== carried.closest(".day")) {
+    return null;
+  }
+  const box = slot.getBoundingClientRect();
+  return { slot, before: event.clientY < box.top + box.height / 2 };
+};
+document.body.addEventListener("dragover", (event) => {
+  const at = place(event);
+  marks();
+  if (at) {
+    event.preventDefault();
+    at.slot.classList.add(at.before ? "drop-before" : "drop-after");
+  }
+});
+document.body.addEventListener("drop", (event) => {
+  const at = place(event);
+  if (at) {
+    event.preventDefault();
+    const all = [...at.slot.closest(".day").querySelectorAll(".slot[data-slot]:not(.is-again)")];
+    const next = at.before ? at.slot : all[all.indexOf(at.slot) + 1];
+    if (at.slot !== carried.closest(".slot")) {
+      move(carried, { before: next ? next.dataset.slot : 0 });
+    }
+  }
+});
+document.body.addEventListener("dragend", () => {
+  carried?.closest(".slot")?.classList.remove("is-carried");
+  carried = null;
+  marks();
+});
+
 // A signed-out phone keeps no cards; entries that were not sent yet stay until they are.
 if (location.pathname === "/login" && "caches" in window) {
   caches.delete("yarbel-cards");

@@ -23,14 +23,16 @@ class ArchitectureTest {
       .layer("track").definedBy("..core.track..")
       .layer("notation").definedBy("..core.notation..")
       .layer("card").definedBy("..core.card..")
+      .layer("plan").definedBy("..core.plan..")
       .layer("contest").definedBy("..core.contest..")
       .layer("sim").definedBy("..core.sim..")
       .whereLayer("sim").mayNotBeAccessedByAnyLayer()
       .whereLayer("contest").mayOnlyBeAccessedByLayers("sim")
-      .whereLayer("card").mayOnlyBeAccessedByLayers("sim")
-      .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "sim")
-      .whereLayer("track").mayOnlyBeAccessedByLayers("card", "sim")
-      .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "contest", "sim")
-      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "contest", "sim")
-      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "contest", "sim");
+      .whereLayer("plan").mayOnlyBeAccessedByLayers("sim")
+      .whereLayer("card").mayOnlyBeAccessedByLayers("plan", "sim")
+      .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "plan", "sim")
+      .whereLayer("track").mayOnlyBeAccessedByLayers("card", "plan", "sim")
+      .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "plan", "contest", "sim")
+      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "plan", "contest", "sim")
+      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "plan", "contest", "sim");
 }

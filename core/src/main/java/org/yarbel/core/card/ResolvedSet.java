@@ -75,6 +75,17 @@ public record ResolvedSet(
    */
   public record Distance(BigDecimal metres, @Nullable Integer turns) {}
 
+  /**
+   * Whether its load and reps say something about the max: not those of singles with gaps between, of help or bands, of
+   * time or distance, nor a written warm-up.
+   */
+  public boolean tellsOfMax() {
+    return ends == null && switch (role) {
+      case CLUSTER, DENSITY, NEGATIVE, HOLD, CARRY, TIMED, WARM -> false;
+      default -> true;
+    };
+  }
+
   /** A name for the set within its line: {@code 2.1}. */
   public String place() {
     return part + "." + set;

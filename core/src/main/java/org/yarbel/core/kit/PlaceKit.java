@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.lift.Lift;
@@ -86,6 +87,19 @@ public record PlaceKit(
       return new PlateStock(wanted, own);
     }
     return new PlateStock(plates.get(0).size().unit(), plates);
+  }
+
+  /**
+   * What a lift is loaded with here, on a bar of this name when the place has one and the lift is done with a bar.
+   *
+   * @param barName null for the bar of the lift
+   */
+  public Optional<Loaded> loaded(Lift lift, Catalogue catalogue, MassUnit wanted, @Nullable String barName) {
+    Optional<Bar> named = barName == null || !lift.onBar() ? Optional.empty()
+        : bars.stream().filter(bar -> bar.name().equalsIgnoreCase(barName)).findFirst();
+    return named.isPresent()
+        ? Optional.of(new Loaded.OnBar(kit(named.get().mass(), collars, stock(wanted))))
+        : loaded(lift, catalogue, wanted);
   }
 
   /** What a lift is loaded with here; empty when the place has nothing for it, or nothing is loaded. */

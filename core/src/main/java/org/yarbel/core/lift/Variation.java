@@ -83,6 +83,12 @@ public record Variation(Map<Trait, String> traits) {
     return new Variation(traits);
   }
 
+  /** Whether only part of the range is moved, so that more than the max may be: from pins or blocks, not from the bottom. */
+  public boolean partial() {
+    String pins = traits.get(Trait.PINS);
+    return traits.containsKey(Trait.BLOCKS) || pins != null && !pins.contains("bottom");
+  }
+
   /** The words a person reads: {@code close grip, 2 s pause}; empty for none. */
   public String words() {
     List<String> words = new ArrayList<>();

@@ -18,6 +18,7 @@ import org.yarbel.core.mass.Mass;
  * @param nextMissed of a contest single: whether the next attempt was missed
  * @param flagged whether something made the set a poor witness: no belt, short sleep, illness, pain, other gear
  * @param touchAndGo whether the reps were bounced off the floor
+ * @param practice whether it only trained the lift: singles with gaps, help, bands, time or distance say nothing of the max
  */
 public record Observation(
     LocalDate date,
@@ -28,22 +29,34 @@ public record Observation(
     boolean contest,
     boolean nextMissed,
     boolean flagged,
-    boolean touchAndGo) {
+    boolean touchAndGo,
+    boolean practice) {
   private static final int MOST_RATED_REPS = 10;
+
+  /** A set that says something about the max. */
+  public Observation(LocalDate date, Mass load, int reps, @Nullable Rpe rpe, boolean toFailure, boolean contest,
+      boolean nextMissed, boolean flagged, boolean touchAndGo) {
+    this(date, load, reps, rpe, toFailure, contest, nextMissed, flagged, touchAndGo, false);
+  }
+
+  /** The same set as one that only trained the lift. */
+  public Observation asPractice() {
+    return new Observation(date, load, reps, rpe, toFailure, contest, nextMissed, flagged, touchAndGo, true);
+  }
 
   /** An ordinary set, rated or not. */
   public static Observation of(LocalDate date, Mass load, int reps, @Nullable Rpe rpe) {
-    return new Observation(date, load, reps, rpe, false, false, false, false, false);
+    return new Observation(date, load, reps, rpe, false, false, false, false, false, false);
   }
 
   /** The same set with its context flag set or not. */
   public Observation flagged(boolean flag) {
-    return new Observation(date, load, reps, rpe, toFailure, contest, nextMissed, flag, touchAndGo);
+    return new Observation(date, load, reps, rpe, toFailure, contest, nextMissed, flag, touchAndGo, practice);
   }
 
   /** The same set as one that went to failure. */
   public Observation toFailure(boolean failed) {
-    return new Observation(date, load, reps, rpe, failed, contest, nextMissed, flagged, touchAndGo);
+    return new Observation(date, load, reps, rpe, failed, contest, nextMissed, flagged, touchAndGo, practice);
   }
 
   boolean made() {
@@ -69,13 +82,13 @@ public record Observation(
 
   /** A made set of 1–10 reps rated RPE 6–10, or to failure with up to 15. */
   boolean eligible() {
-    return made() && repsInReserve().isPresent()
+    return made() && !practice && repsInReserve().isPresent()
         && reps <= (toFailure ? RepMaxCurve.MAX_REPS_TO_FAILURE : MOST_RATED_REPS);
   }
 
   /** Whether it can serve as a floor: made, not rated, up to 15 reps. */
   boolean floor() {
-    return made() && repsInReserve().isEmpty() && reps <= RepMaxCurve.MAX_REPS_TO_FAILURE;
+    return made() && !practice && repsInReserve().isEmpty() && reps <= RepMaxCurve.MAX_REPS_TO_FAILURE;
   }
 
   /** The raw max an eligible or floor set speaks for, on the house curve, in nanograms. */

@@ -3,12 +3,10 @@ package org.yarbel.web.board;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -23,6 +21,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotKind;
 
@@ -32,11 +32,13 @@ class BoardController {
   private final BoardService board;
   private final PlanService plan;
   private final Lifts lifts;
+  private final BoardAnswers answers;
 
-  BoardController(BoardService board, PlanService plan, Lifts lifts) {
+  BoardController(BoardService board, PlanService plan, Lifts lifts, BoardAnswers answers) {
     this.board = board;
     this.plan = plan;
     this.lifts = lifts;
+    this.answers = answers;
   }
 
   /** What was typed of a line. */
@@ -61,8 +63,7 @@ class BoardController {
 
   @ModelAttribute
   void choices(Model model) {
-    model.addAttribute("kinds", SlotKind.values());
-    model.addAttribute("lifts", lifts.offered());
+    model.addAllAttributes(answers.choices());
   }
 
   @GetMapping("/lifters/{id}/week")
@@ -73,46 +74,52 @@ class BoardController {
 
   /** What the line in the field comes to, while it is typed. */
   @PostMapping("/lifters/{id}/week/line")
-  String line(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate day, @ModelAttribute LineForm form,
-      Model model) {
-    model.addAttribute("line", line(id, day, form));
+  String line(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate day,
+      @RequestParam(required = false) @Nullable Long slot, @RequestParam(required = false) @Nullable Integer caret,
+      @ModelAttribute LineForm form, Model model) {
+    LineView line = line(id, day, slot, form, null);
+    model.addAttribute("line", caret == null ? line : line.typing(form.typed(), caret));
     return "board/line :: line";
   }
 
   @PostMapping("/lifters/{id}/days/{day}/slots")
   ModelAndView add(@PathVariable long id, @PathVariable LocalDate day, @ModelAttribute LineForm form,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    LineView line = line(id, day, form);
+    LineView line = line(id, day, null, form, null);
     if (line.wrong()) {
-      return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
+      return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
     PlanService.Outcome outcome = plan.add(board.lifter(id), day, form.slotKind(), lift(form).orElseThrow(), form.typed(), who);
     if (outcome instanceof PlanService.Outcome.Full) {
-      return day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
+      return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
           Map.of("typed", form, "typedLine", line, "said", "Not added: a session has at most 40 lines."));
     }
-    return day(id, day, htmx, response, HttpStatus.OK, Map.of("added", true));
+    return answers.day(id, day, htmx, response, HttpStatus.OK, Map.of("added", true));
   }
 
   @PostMapping("/slots/{id}")
-  ModelAndView write(@PathVariable long id, @ModelAttribute LineForm form, @AuthenticationPrincipal SignedIn who,
-      HtmxRequest htmx, HttpServletResponse response) {
+  ModelAndView write(@PathVariable long id, @ModelAttribute LineForm form, @ModelAttribute DetailsForm beside,
+      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     Slot stored = board.stored(id);
-    LineView line = line(board.lifterOf(stored).id(), board.dayOf(stored), form);
-    if (line.wrong()) {
-      return row(refusing(board.slot(stored), form, line, "Not saved yet: the line cannot be read."), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
+    Lifter lifter = board.lifterOf(stored);
+    DetailsForm.Checked checked = beside.present() ? beside.check(lifter.unit())
+        : new DetailsForm.Checked(Optional.of(stored.details()), Map.of());
+    Typed typed = new Typed(form, beside, line(lifter.id(), board.dayOf(stored), id, form, checked.details().orElse(null)), checked.errors());
+    if (typed.line().wrong() || checked.details().isEmpty()) {
+      String why = typed.line().wrong() ? "Not saved yet: the line cannot be read." : "Not saved yet: see below.";
+      return answers.row(typed.refused(board.slot(stored), why), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
       PlanService.Outcome outcome = plan.write(id, form.version() == null ? -1 : form.version(), form.slotKind(),
-          lift(form).orElseThrow(), form.typed(), who);
+          lift(form).orElseThrow(), form.typed(), checked.details().get(), who);
       if (outcome instanceof PlanService.Outcome.Done done) {
-        return row(board.slot(done.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
+        return answers.row(board.slot(done.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
       if (outcome instanceof PlanService.Outcome.Same same) {
-        return row(board.slot(same.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
+        return answers.row(board.slot(same.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
       if (outcome instanceof PlanService.Outcome.Begun begun) {
-        return row(refusing(board.slot(begun.now()), form, line,
+        return answers.row(typed.refused(board.slot(begun.now()),
             "Not saved: sets of this line are logged, and only what lies ahead can change. It stays: " + begun.now().work()),
             htmx, response, HttpStatus.CONFLICT);
       }
@@ -120,8 +127,15 @@ class BoardController {
       // answered below like any other change meanwhile
     }
     BoardView.SlotView now = board.slot(board.stored(id));
-    return row(refusing(now, form, line, "Not saved: meanwhile this line was changed to " + now.stored()
+    return answers.row(typed.refused(now, "Not saved: meanwhile this line was changed to " + now.stored()
         + ". Yours is still in the field; save again to replace it."), htmx, response, HttpStatus.CONFLICT);
+  }
+
+  /** What was typed of a stored line, and what it comes to. */
+  private record Typed(LineForm form, DetailsForm beside, LineView line, Map<String, String> errors) {
+    BoardView.SlotView refused(BoardView.SlotView shown, String why) {
+      return shown.refusing(form.slotKind().name(), form.typedLift(), form.typed(), beside, line, why, errors);
+    }
   }
 
   @PostMapping("/slots/{id}/remove")
@@ -132,13 +146,13 @@ class BoardController {
     long lifterId = board.lifterOf(slot).id();
     PlanService.Outcome outcome = plan.remove(id, version, who);
     if (outcome instanceof PlanService.Outcome.Done done) {
-      return day(lifterId, day, htmx, response, HttpStatus.OK,
+      return answers.day(lifterId, day, htmx, response, HttpStatus.OK,
           Map.of("undo", done.changeId(), "said", "Taken out: " + lifts.catalogue().ofKey(slot.lift()).map(Lift::name).orElse(slot.lift()) + " " + slot.work()));
     }
     String why = outcome instanceof PlanService.Outcome.Begun
         ? "It stays: sets of this line are logged, and only what lies ahead can change."
         : "It stays: meanwhile this line was changed. Look at it again.";
-    return day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", why));
+    return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", why));
   }
 
   @PostMapping("/changes/{id}/undo")
@@ -153,8 +167,8 @@ class BoardController {
     return lifts.catalogue().named(form.typedLift());
   }
 
-  private LineView line(long lifterId, @Nullable LocalDate day, LineForm form) {
-    return lift(form).map(lift -> board.line(lifterId, day, lift, form.typed()))
+  private LineView line(long lifterId, @Nullable LocalDate day, @Nullable Long slot, LineForm form, @Nullable Details beside) {
+    return lift(form).map(lift -> board.line(lifterId, day, slot, lift, form.typed(), beside))
         .orElseGet(() -> LineView.ofNoLift(lifts.catalogue().unknown(form.typedLift())));
   }
 
@@ -166,42 +180,6 @@ class BoardController {
     Long chosen = shown.places().stream().filter(p -> Long.toString(p.id()).equals(place) && !p.usual())
         .map(BoardView.PlaceView::id).findFirst().orElse(null);
     plan.moveTo(board.lifter(id), day, chosen);
-    return day(id, day, htmx, response, HttpStatus.OK, Map.of());
-  }
-
-  private static BoardView.SlotView refusing(BoardView.SlotView shown, LineForm form, LineView line, String why) {
-    return shown.refusing(form.slotKind().name(), form.typedLift(), form.typed(), line, why);
-  }
-
-  /** The day alone for htmx, else the whole week it is in. */
-  private ModelAndView day(long lifterId, LocalDate day, HtmxRequest htmx, HttpServletResponse response,
-      HttpStatus status, Map<String, ?> more) {
-    response.addHeader(HttpHeaders.VARY, "HX-Request");
-    Map<String, Object> model = new HashMap<>(more);
-    model.put("touched", day.toString());
-    ModelAndView answer;
-    if (htmx.isHtmxRequest()) {
-      model.put("day", board.day(lifterId, day));
-      answer = new ModelAndView("board/day :: day", model);
-    } else {
-      model.put("board", board.week(lifterId, day));
-      answer = new ModelAndView("board/page", model);
-    }
-    answer.setStatus(status);
-    return answer;
-  }
-
-  /** The line alone for htmx, else the week with it. */
-  private ModelAndView row(BoardView.SlotView slot, HtmxRequest htmx, HttpServletResponse response, HttpStatus status) {
-    response.addHeader(HttpHeaders.VARY, "HX-Request");
-    ModelAndView answer;
-    if (htmx.isHtmxRequest()) {
-      answer = new ModelAndView("board/day :: slot", Map.of("slot", slot));
-    } else {
-      BoardView week = board.week(slot.lifterId(), board.dayOf(board.stored(slot.id())));
-      answer = new ModelAndView("board/page", Map.of("board", week, "typedSlot", slot));
-    }
-    answer.setStatus(status);
-    return answer;
+    return answers.day(id, day, htmx, response, HttpStatus.OK, Map.of());
   }
 }

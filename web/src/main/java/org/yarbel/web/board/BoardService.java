@@ -27,6 +27,8 @@ import org.yarbel.web.lifter.LifterPlace;
 import org.yarbel.web.lifter.LifterPlaceRepository;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
@@ -110,12 +112,25 @@ class BoardService {
       Long placeId = session == null ? null : session.placeId();
       LifterContext context = placeId == null ? usual : elsewhere.computeIfAbsent(placeId, id -> contexts.of(lifter, id));
       List<BoardView.SlotView> lines = session == null ? List.of()
-          : bySession.getOrDefault(session.id(), List.of()).stream()
-              .map(slot -> BoardView.SlotView.of(slot, context.lift(slot.lift()).name(), lifter.id(), session.day(), LineView.of(context, slot, issued.get(slot.id()))))
-              .toList();
+          : lines(lifter, session, bySession.getOrDefault(session.id(), List.of()), context, issued);
       days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : logged.getOrDefault(session.id(), 0L), lines, choice));
     }
     return days;
+  }
+
+  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, List<Slot> slots, LifterContext context,
+      Map<Long, CardDocument.Line> issued) {
+    List<BoardView.SlotView> views = new ArrayList<>();
+    Groups groups = session.groups();
+    List<String> bars = context.kit().bars();
+    Slot above = null;
+    for (Map.Entry<Slot, LineView> line : LineView.of(context, slots, groups, issued).entrySet()) {
+      Slot slot = line.getKey();
+      views.add(BoardView.SlotView.of(slot, context.lift(slot.lift()).name(), lifter.id(), session.day(), line.getValue(), bars,
+          groups, above));
+      above = slot;
+    }
+    return views;
   }
 
   /** One stored line with its loads. */
@@ -123,9 +138,8 @@ class BoardService {
   BoardView.SlotView slot(Slot slot) {
     TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
     Lifter lifter = lifter(session.lifterId());
-    CardDocument.Line issued = issuing.issuedLines(List.of(slot.sessionId())).get(slot.id());
-    LifterContext context = contexts.of(lifter, session.placeId());
-    return BoardView.SlotView.of(slot, context.lift(slot.lift()).name(), lifter.id(), session.day(), LineView.of(context, slot, issued));
+    return lines(lifter, session, slots.findBySessionIdOrderByPositionAscIdAsc(session.id()), contexts.of(lifter, session.placeId()),
+        issuing.issuedLines(List.of(slot.sessionId()))).stream().filter(view -> view.id() == slot.id()).findFirst().orElseThrow(NotFound::new);
   }
 
   Slot stored(long slotId) {
@@ -143,12 +157,25 @@ class BoardService {
     return sessions.findById(slot.sessionId()).orElseThrow(NotFound::new).day();
   }
 
-  /** What a line comes to for a lifter, without storing it. */
+  /**
+   * What a line comes to for a lifter, without storing it.
+   *
+   * @param slotId the stored line it would replace; null for a new one at the end
+   * @param details what is said beside the work; null for what is stored, or for nothing
+   */
   @Transactional(readOnly = true)
-  LineView line(long lifterId, @Nullable LocalDate day, Lift lift, String work) {
-    Long place = day == null ? null
-        : sessions.findByLifterIdAndDay(lifterId, day).map(TrainingSession::placeId).orElse(null);
-    return LineView.of(contexts.of(lifter(lifterId), place), lift, work);
+  LineView line(long lifterId, @Nullable LocalDate day, @Nullable Long slotId, Lift lift, String work, @Nullable Details details) {
+    TrainingSession session = day == null ? null : sessions.findByLifterIdAndDay(lifterId, day).orElse(null);
+    LifterContext context = contexts.of(lifter(lifterId), session == null ? null : session.placeId());
+    if (session == null) {
+      return LineView.of(context, lift, work);
+    }
+    List<Slot> all = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
+    Slot replaced = all.stream().filter(slot -> slotId != null && slot.id() == slotId).findFirst().orElse(null);
+    List<Slot> before = replaced == null ? all : all.subList(0, all.indexOf(replaced));
+    Details beside = details != null ? details : replaced == null ? Details.NONE : replaced.details();
+    return LineView.of(context, lift, work, context.after(before, session.groups(), lift, work, beside,
+        replaced == null ? null : replaced.groupNo()));
   }
 
   /** The places a day can be trained in; none when there is only one. */

@@ -5,13 +5,17 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.plan.Group;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSession;
@@ -51,6 +55,14 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     }
   }
 
+  /** The group that begins with a line. */
+  record GroupView(int number, Group group, boolean again) {
+    /** Seconds as they stand in a field. */
+    public static String field(@Nullable Integer number) {
+      return number == null ? "" : number.toString();
+    }
+  }
+
   /**
    * One line.
    *
@@ -58,21 +70,66 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    * @param lift its name, or what was typed
    * @param work the text in the field: what is stored, or what was typed and not taken
    * @param stored what is stored
+   * @param details what stands in the fields beside the work
+   * @param said what is said there, in words
+   * @param begins the group it begins; null where it begins none
+   * @param grouped whether it is done by turns with others
+   * @param again whether it does another line a second time, and follows that
    * @param note what became of a change; null for nothing to say
+   * @param errors what is wrong with the fields beside the work
    */
-  record SlotView(long id, long lifterId, String date, String kind, String lift, String work, String stored, int version, LineView line,
-      @Nullable String note, boolean refused) {
-    static SlotView of(Slot slot, String lift, long lifterId, LocalDate day, LineView line) {
-      return new SlotView(slot.id(), lifterId, day.toString(), slot.kind().name(), lift, slot.work(), slot.work(), slot.version(),
-          line, null, false);
+  record SlotView(long id, long lifterId, long sessionId, String date, String kind, String lift, String work, String stored,
+      int version, LineView line, DetailsForm details, List<String> said, List<String> bars, @Nullable GroupView begins,
+      boolean grouped, boolean again, @Nullable String note, boolean refused, Map<String, String> errors) {
+    static SlotView of(Slot slot, String lift, long lifterId, LocalDate day, LineView line, List<String> bars, Groups groups,
+        @Nullable Slot above) {
+      Groups.Numbered own = groups.numbered(slot.groupNo()).orElse(null);
+      Group group = groups.group(slot.groupNo());
+      boolean first = own != null && group != null && (above == null || !slot.groupNo().equals(above.groupNo()));
+      return new SlotView(slot.id(), lifterId, slot.sessionId(), day.toString(), slot.kind().name(), lift, slot.work(), slot.work(),
+          slot.version(), line, DetailsForm.of(slot.details()), words(slot.details()), bars,
+          first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, null, false, Map.of());
     }
 
-    SlotView noting(String said) {
-      return new SlotView(id, lifterId, date, kind, lift, work, stored, version, line, said, false);
+    private static List<String> words(Details details) {
+      List<String> words = new ArrayList<>();
+      if (details.optional()) {
+        words.add("left to the lifter");
+      }
+      add(words, "", details.bar());
+      add(words, "", details.gearWords());
+      add(words, "why: ", details.reason());
+      add(words, "cues: ", details.cues());
+      add(words, "mind: ", details.mind());
+      add(words, "warm-up by hand: ", details.ramp());
+      return words;
     }
 
-    SlotView refusing(String typedKind, String typedLift, String typed, LineView typedLine, String said) {
-      return new SlotView(id, lifterId, date, typedKind, typedLift, typed, stored, version, typedLine, said, true);
+    private static void add(List<String> words, String label, @Nullable String text) {
+      if (text != null) {
+        words.add(label + text);
+      }
+    }
+
+    SlotView noting(String text) {
+      return new SlotView(id, lifterId, sessionId, date, kind, lift, work, stored, version, line, details, said, bars, begins, grouped,
+          again, text, false, errors);
+    }
+
+    SlotView refusing(String typedKind, String typedLift, String typed, DetailsForm typedDetails, LineView typedLine, String text,
+        Map<String, String> wrong) {
+      return new SlotView(id, lifterId, sessionId, date, typedKind, typedLift, typed, stored, version, typedLine,
+          typedDetails.present() ? typedDetails : details, said, bars, begins, grouped, again, text, true, wrong);
+    }
+
+    /** What is wrong with a field; null when nothing is. */
+    public @Nullable String error(String field) {
+      return errors.get(field);
+    }
+
+    /** Whether anything beside the work is out of the ordinary, or wrong. */
+    public boolean open() {
+      return !errors.isEmpty();
     }
   }
 

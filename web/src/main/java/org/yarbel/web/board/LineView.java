@@ -1,7 +1,10 @@
 package org.yarbel.web.board;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.Caution;
@@ -10,50 +13,94 @@ import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.notation.NotationException;
+import org.yarbel.core.notation.Completion;
 import org.yarbel.core.notation.Problem;
+import org.yarbel.core.notation.Reading;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.card.CardDocument;
+import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.skyline.Skyline;
 
 /**
- * A typed line as the board shows it beside its field: the loads and the skyline, or what is wrong and where.
+ * A typed line as the board shows it beside its field: the loads, the line read out and the skyline, or what is wrong
+ * and where.
  *
  * @param loads a part each: {@code 155 ×4}
+ * @param words the line read out, so that the one who types hears what was understood
  * @param marks the typed text cut at the places of the problems; empty when there are none
+ * @param next what could come next while it is typed; empty when nobody is typing
  */
-public record LineView(List<String> loads, @Nullable Skyline skyline, List<String> cautions, List<Mark> marks,
-    List<String> problems) {
+public record LineView(List<String> loads, String words, @Nullable Skyline skyline, List<Minded> cautions, List<Mark> marks,
+    List<String> problems, List<Next> next) {
   private static final double WIDTH = 236;
   private static final double HEIGHT = 44;
+  private static final int MOST_PROPOSALS = 7;
 
   /** A piece of the typed text. */
   public record Mark(String text, boolean wrong) {}
 
-  /** A stored line: as it was issued when it was, else worked out with the numbers of today. */
-  public static LineView of(LifterContext context, Slot slot, CardDocument.@Nullable Line issued) {
-    return issued == null ? of(context, context.lift(slot.lift()), slot.work()) : of(issued.resolved(), issued.basisMax());
+  /** Something to mind, with its reason; {@code hurts} where somebody may be. */
+  public record Minded(String text, @Nullable String reason, boolean hurts) {
+    static Minded of(Caution caution) {
+      return new Minded(caution.text(), caution.reason(), caution.hurts());
+    }
+  }
+
+  /** A way to go on: the whole text with it, what is put in, and what that means. */
+  public record Next(String whole, String text, String meaning) {}
+
+  /** The lines of a session in their order: as they were issued where they were, else worked out with the numbers of today. */
+  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued) {
+    Map<Long, LifterContext.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
+        : context.session(slots, groups);
+    Map<Slot, LineView> lines = new LinkedHashMap<>();
+    for (Slot slot : slots) {
+      CardDocument.Line stands = issued.get(slot.id());
+      lines.put(slot, stands != null ? of(stands.resolved(), stands.basisMax())
+          : of(context, context.lift(slot.lift()), slot.work(), Objects.requireNonNull(worked.get(slot.id()))));
+    }
+    return lines;
   }
 
   /** Works a line out and says what it comes to. */
   public static LineView of(LifterContext context, Lift lift, String work) {
-    try {
-      return of(context.resolve(lift, work), context.basisMax(lift));
-    } catch (NotationException wrong) {
-      return new LineView(List.of(), null, List.of(), marks(work, wrong.problems()),
-          wrong.problems().stream().map(Problem::message).toList());
+    return of(context, lift, work, context.work(lift, work, Details.NONE, 1, null));
+  }
+
+  static LineView of(LifterContext context, Lift lift, String work, LifterContext.Worked worked) {
+    if (worked.line() != null) {
+      return of(worked.line(), context.basisMax(lift));
     }
+    List<Problem> problems = Objects.requireNonNull(worked.wrong()).problems();
+    return new LineView(List.of(), "", null, List.of(), marks(work, problems), problems.stream().map(Problem::message).toList(), List.of());
   }
 
   /** A line whose lift nobody knows. */
   static LineView ofNoLift(String problem) {
-    return new LineView(List.of(), null, List.of(), List.of(), List.of(problem));
+    return new LineView(List.of(), "", null, List.of(), List.of(), List.of(problem), List.of());
   }
 
   private static LineView of(ResolvedLine line, @Nullable Mass basisMax) {
-    return new LineView(loads(line), Skyline.of(line, basisMax, WIDTH, HEIGHT),
-        line.cautions().stream().map(Caution::text).toList(), List.of(), List.of());
+    return new LineView(loads(line), words(line.notation()), Skyline.of(line, basisMax, WIDTH, HEIGHT),
+        line.cautions().stream().map(Minded::of).toList(), List.of(), List.of(), List.of());
+  }
+
+  /** A line read out, as one sentence a part. */
+  public static String words(String notation) {
+    return Reading.of(WorkLine.parse(notation).line()).stream()
+        .map(words -> Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".").collect(Collectors.joining(" "));
+  }
+
+  /** The same with what could come next at the caret. */
+  LineView typing(String work, int caret) {
+    int at = Math.min(Math.max(caret, 0), work.length());
+    Completion completion = Completion.after(work.substring(0, at));
+    List<Next> proposals = completion.proposals().stream().limit(MOST_PROPOSALS)
+        .map(p -> new Next(work.substring(0, completion.from()) + p.text() + work.substring(at), p.text().strip(), p.meaning())).toList();
+    return new LineView(loads, words, skyline, cautions, marks, problems, proposals);
   }
 
   public boolean wrong() {
@@ -73,10 +120,13 @@ public record LineView(List<String> loads, @Nullable Skyline skyline, List<Strin
 
   private static String part(List<ResolvedSet> sets) {
     List<String> loads = sets.stream().map(LineView::load).toList();
-    String end = sets.get(sets.size() - 1).role() == Role.PLUS ? "+" : "";
+    ResolvedSet last = sets.get(sets.size() - 1);
+    String end = last.role() == Role.PLUS ? "+" : "";
     boolean equal = loads.stream().distinct().count() == 1;
     String text = equal && loads.size() > 1 ? loads.get(0) + " ×" + loads.size() : loads.stream().collect(Collectors.joining(" "));
-    return text + end;
+    ResolvedSet.Ends ends = last.ends();
+    String swing = ends == null ? "" : " (" + ends.bottom().number() + " to " + ends.top().number() + ")";
+    return text + end + swing;
   }
 
   private static String load(ResolvedSet set) {

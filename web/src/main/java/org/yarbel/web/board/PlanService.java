@@ -16,6 +16,7 @@ import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotKind;
 import org.yarbel.web.plan.SlotRepository;
@@ -34,23 +35,30 @@ public class PlanService {
   private final ChangeRepository changes;
   private final LifterRepository lifters;
   private final LoggedSetRepository log;
+  private final Arranging arranging;
   private final Issuing issuing;
   private final ClubClock clock;
   private final JsonMapper json = new JsonMapper();
 
   PlanService(TrainingSessionRepository sessions, SlotRepository slots, ChangeRepository changes,
-      LifterRepository lifters, LoggedSetRepository log, Issuing issuing, ClubClock clock) {
+      LifterRepository lifters, LoggedSetRepository log, Arranging arranging, Issuing issuing, ClubClock clock) {
     this.sessions = sessions;
     this.slots = slots;
     this.changes = changes;
     this.lifters = lifters;
     this.log = log;
+    this.arranging = arranging;
     this.issuing = issuing;
     this.clock = clock;
   }
 
   /** What a slot says, for the record of changes. */
-  private record Said(long sessionId, int position, SlotKind kind, String lift, String work) {}
+  private record Said(long sessionId, int position, SlotKind kind, String lift, String work, @Nullable Details details,
+      @Nullable Integer groupNo) {
+    Details said() {
+      return details == null ? Details.NONE : details;
+    }
+  }
 
   /** What became of a change. */
   public sealed interface Outcome {
@@ -95,11 +103,16 @@ public class PlanService {
     issuing.planChanged(session, lifter);
   }
 
-  /** Changes a line, unless it was changed or begun meanwhile. */
+  /**
+   * Changes a line and those that do it again, unless it was changed or begun meanwhile.
+   *
+   * @param details what is said beside the work; null for what was said before
+   */
   @Transactional
-  public Outcome write(long slotId, int version, SlotKind kind, Lift lift, String work, SignedIn who) {
+  public Outcome write(long slotId, int version, SlotKind kind, Lift lift, String work, @Nullable Details details, SignedIn who) {
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
-    if (slot.kind() == kind && slot.lift().equals(lift.key()) && slot.work().equals(normal(work))) {
+    Details said = details == null ? slot.details() : details;
+    if (slot.kind() == kind && slot.lift().equals(lift.key()) && slot.work().equals(normal(work)) && slot.details().equals(said)) {
       return new Outcome.Same(slot);
     }
     Optional<Outcome> refused = refused(slot, version);
@@ -107,8 +120,9 @@ public class PlanService {
       return refused.get();
     }
     String before = said(slot);
-    slot.write(kind, lift.key(), normal(work));
+    slot.write(kind, lift.key(), normal(work), said);
     slots.saveAndFlush(slot);
+    arranging.follow(slot.sessionId());
     return replan(slot, who, before, said(slot));
   }
 
@@ -123,6 +137,7 @@ public class PlanService {
     String before = said(slot);
     slots.delete(slot);
     slots.flush();
+    arranging.follow(slot.sessionId());
     return replan(slot, who, before, null);
   }
 
@@ -130,7 +145,7 @@ public class PlanService {
     if (slot.version() != version) {
       return Optional.of(new Outcome.ChangedMeanwhile(slot));
     }
-    return log.countOfSlot(slot.id()) > 0 ? Optional.of(new Outcome.Begun(slot)) : Optional.empty();
+    return arranging.begun(slot) ? Optional.of(new Outcome.Begun(slot)) : Optional.empty();
   }
 
   /**
@@ -140,7 +155,10 @@ public class PlanService {
    */
   @Transactional
   public String undo(long changeId, SignedIn who) {
-    Change change = changes.findById(changeId).filter(c -> c.subject().equals("slot")).orElseThrow(NotFound::new);
+    Change change = change(changeId);
+    if (change.subject().equals(Arranging.SUBJECT)) {
+      return arranging.undo(change);
+    }
     Optional<Change> newest =
         changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc("slot", change.subjectId());
     if (change.undone() || newest.isEmpty() || newest.get().id() != changeId) {
@@ -155,12 +173,16 @@ public class PlanService {
     if (before == null) {
       slot.ifPresent(slots::delete);
     } else if (slot.isPresent()) {
-      slot.get().write(before.kind(), before.lift(), before.work());
+      slot.get().write(before.kind(), before.lift(), before.work(), before.said());
     } else {
-      slots.save(new Slot(before.sessionId(), before.position(), before.kind(), before.lift(), before.work()));
+      Slot again = new Slot(before.sessionId(), before.position(), before.kind(), before.lift(), before.work());
+      again.write(before.kind(), before.lift(), before.work(), before.said());
+      again.place(before.position(), before.groupNo());
+      slots.save(again);
     }
     slots.flush();
     Said any = before != null ? before : read(change.after());
+    arranging.follow(any == null ? 0 : any.sessionId());
     replanned(any == null ? 0 : any.sessionId());
     return before == null ? "The line is out again." : "The line is back as it was: " + before.work();
   }
@@ -168,7 +190,12 @@ public class PlanService {
   /** The lifter a change was about. */
   @Transactional(readOnly = true)
   public long lifterOf(long changeId) {
-    return changes.findById(changeId).filter(c -> c.subject().equals("slot")).orElseThrow(NotFound::new).lifterId();
+    return change(changeId).lifterId();
+  }
+
+  private Change change(long changeId) {
+    return changes.findById(changeId).filter(c -> c.subject().equals("slot") || c.subject().equals(Arranging.SUBJECT))
+        .orElseThrow(NotFound::new);
   }
 
   private Outcome replan(Slot slot, SignedIn who, String before, @Nullable String after) {
@@ -190,7 +217,7 @@ public class PlanService {
 
   private String said(Slot slot) {
     return json.writeValueAsString(
-        new Said(slot.sessionId(), slot.position(), slot.kind(), slot.lift(), slot.work()));
+        new Said(slot.sessionId(), slot.position(), slot.kind(), slot.lift(), slot.work(), slot.details(), slot.groupNo()));
   }
 
   private @Nullable Said read(@Nullable String text) {

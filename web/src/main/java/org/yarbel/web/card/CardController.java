@@ -109,7 +109,7 @@ class CardController {
       @Nullable String question, @Nullable String changed) {
     String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
     return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,
-        errors, question, changed);
+        text(form.seconds()), text(form.metres()), errors, question, changed);
   }
 
   private static String text(@Nullable String typed) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.BackOffTable;
@@ -18,12 +19,18 @@ import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SetOrder;
+import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotKind;
@@ -36,6 +43,7 @@ import org.yarbel.web.plan.SlotKind;
  * @param kit of older cards, which had one for all lines; null since every line has its own
  * @param numbers the maxes of all the lifter's lifts, by key, as they stood
  * @param numbersOn the day of the newest log each estimate knew, by key
+ * @param order the sets in the order they are lifted, with the rest after each; null on cards of old: line by line
  * @param chart percent(reps 1–12, RPE 10–6 in halves), rows by RPE, null beyond 15 reps to failure
  */
 public record CardDocument(
@@ -47,7 +55,26 @@ public record CardDocument(
     Map<String, MaxNumbers> numbers,
     Map<String, LocalDate> numbersOn,
     List<CardSlot> slots,
-    List<List<@Nullable Double>> chart) {
+    List<List<@Nullable Double>> chart,
+    @Nullable List<SetOrder.Turn> order) {
+  /** What of lift and lifter decides what a line may ask and what is to be minded. */
+  public record Facts(Movement movement, boolean partial, @Nullable Level level) {
+    static final Facts UNKNOWN = new Facts(Movement.OTHER, false, null);
+  }
+
+  /** What is said beside the work; null where nothing is. */
+  public record Notes(boolean optional, @Nullable String bar, @Nullable String gear, @Nullable Mass gearFrom, @Nullable String reason,
+      @Nullable String cues, @Nullable String mind) {
+    static @Nullable Notes of(Details details) {
+      Notes notes = new Notes(details.optional(), details.bar(), details.gearWords(), details.gearFrom(), details.reason(),
+          details.cues(), details.mind());
+      return notes.equals(new Notes(false, null, null, null, null, null, null)) ? null : notes;
+    }
+  }
+
+  /** The group a line is done in, by its number in the session. */
+  public record InGroup(int number, Group group) {}
+
   /**
    * One line of work with its sets as planned.
    *
@@ -55,6 +82,9 @@ public record CardDocument(
    * @param kit the bar it goes on with its plates; null where nothing does
    * @param masses of the things it can be lifted with as they are; null where plates go on
    * @param stretch of the lifter's own effort chart; null for 1
+   * @param facts what else the line was worked out with; null on cards of old
+   * @param notes what is said beside the work; null where nothing is
+   * @param group the group it is done in; null for none
    * @param problem why the line cannot be worked out; null when it can
    * @param last the heaviest load of the lift's last day; null without one
    */
@@ -73,7 +103,10 @@ public record CardDocument(
       @Nullable String liftName,
       @Nullable Kit kit,
       @Nullable List<Mass> masses,
-      @Nullable Double stretch) {
+      @Nullable Double stretch,
+      @Nullable Facts facts,
+      @Nullable Notes notes,
+      @Nullable InGroup group) {
     /** What a person reads. */
     String name() {
       return liftName == null ? Catalogue.standard().ofKey(lift).map(Lift::name).orElse(lift) : liftName;
@@ -115,6 +148,17 @@ public record CardDocument(
     return lines;
   }
 
+  /** The sets in their turns. */
+  List<SetOrder.Turn> turns() {
+    return order != null ? order : order(slots);
+  }
+
+  private static List<SetOrder.Turn> order(List<CardSlot> slots) {
+    return SetOrder.of(slots.stream().map(slot -> new SetOrder.Line(slot.slotId(), slot.sets(),
+        slot.group() == null ? null : Long.valueOf(slot.group().number()), slot.group() == null ? null : slot.group().group(),
+        slot.kind() != SlotKind.MAIN && slot.kind() != SlotKind.SECOND)).toList());
+  }
+
   /**
    * Works a session out as a card.
    *
@@ -122,32 +166,38 @@ public record CardDocument(
    * @param kept lines that stay as they were issued before, by slot
    */
   public static CardDocument of(int number, LocalDate day, LifterContext context, Map<String, LocalDate> numbersOn,
-      List<Slot> plan, Map<String, Mass> last, Map<Long, CardSlot> kept) {
+      List<Slot> plan, Groups groups, Map<String, Mass> last, Map<Long, CardSlot> kept) {
+    Map<Long, LifterContext.Worked> worked = context.session(plan, groups);
     List<CardSlot> slots = new ArrayList<>();
     for (Slot slot : plan) {
       CardSlot keep = kept.get(slot.id());
-      slots.add(keep != null ? keep : cardSlot(slot, context, last.get(slot.lift())));
+      slots.add(keep != null ? keep
+          : cardSlot(slot, groups, context, Objects.requireNonNull(worked.get(slot.id())), last.get(slot.lift())));
     }
     return new CardDocument(number, day, context.unit(), context.bodyMass(), null, numbers(context, plan), numbersOn,
-        slots, EffortChart.HOUSE.rows(12));
+        slots, EffortChart.HOUSE.rows(12), order(slots));
   }
 
-  private static CardSlot cardSlot(Slot slot, LifterContext context, @Nullable Mass last) {
+  private static CardSlot cardSlot(Slot slot, Groups groups, LifterContext context, LifterContext.Worked worked,
+      @Nullable Mass last) {
     Lift lift = context.lift(slot.lift());
-    PlaceKit.Loaded loaded = context.kit().of(lift).orElse(null);
+    PlaceKit.Loaded loaded = context.kit().of(lift, slot.details().bar()).orElse(null);
     Kit kit = loaded instanceof PlaceKit.Loaded.OnBar onBar ? onBar.kit() : null;
     List<Mass> masses = loaded instanceof PlaceKit.Loaded.Fixed fixed ? fixed.masses() : null;
-    try {
-      Resolver.Request request = context.request(lift, WorkLine.parse(slot.work()));
-      ResolvedLine line = context.withRatio(lift, request, Resolver.resolve(request));
-      double stretch = request.chart().stretch();
-      return new CardSlot(slot.id(), slot.kind(), lift.key(), slot.work(), context.basis(lift), line.ramp(),
-          line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
-          stretch == 1 ? null : Double.valueOf(stretch));
-    } catch (NotationException wrong) {
-      return new CardSlot(slot.id(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(),
-          List.of(), List.of(), List.of(), wrong.problems().get(0).message(), last, lift.name(), kit, masses, null);
+    Group group = groups.group(slot.groupNo());
+    InGroup inGroup = group == null || slot.groupNo() == null ? null : new InGroup(slot.groupNo(), group);
+    Resolver.Request request = worked.request();
+    ResolvedLine line = worked.line();
+    if (request == null || line == null) {
+      String problem = Objects.requireNonNull(worked.wrong()).problems().get(0).message();
+      return new CardSlot(slot.id(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),
+          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup);
     }
+    double stretch = request.chart().stretch();
+    return new CardSlot(slot.id(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
+        line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
+        stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level()),
+        Notes.of(slot.details()), inGroup);
   }
 
   private static Map<String, MaxNumbers> numbers(LifterContext context, List<Slot> plan) {

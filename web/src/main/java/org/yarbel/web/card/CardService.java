@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,7 +20,6 @@ import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.PlaceKit;
-import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.account.SignedIn;
@@ -38,6 +38,10 @@ import org.yarbel.web.problem.NotFound;
 /** Opens cards and writes down what was lifted from them. */
 @Service
 public class CardService {
+  /** What is said of the lift and its warm-up, whatever is done. */
+  private static final Set<String> OF_THE_LIFT =
+      Set.of(Caution.Kind.BY_RATIO.code(), Caution.Kind.POOR_RAMP.code(), Caution.Kind.LANDING.code());
+
   private final TrainingSessionRepository sessions;
   private final LifterRepository lifters;
   private final LoggedSetRepository sets;
@@ -107,9 +111,11 @@ public class CardService {
   private ResolvedLine line(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> logged) {
     Map<String, MaxNumbers> others = new HashMap<>(document.numbers());
     MaxNumbers own = others.remove(slot.lift());
+    CardDocument.Facts facts = slot.facts() == null ? CardDocument.Facts.UNKNOWN : slot.facts();
     ResolvedLine line = Resolver.resolve(new Resolver.Request(WorkLine.parse(slot.work()), slot.basis(),
         own == null ? MaxNumbers.NONE : own, others, document.bodyMass(), places.loadables(document.loaded(slot)).orElse(null),
-        document.unit(), slot.chart(), Movement.OTHER, false, logged.stream().map(LoggedSetRow::loggedSet).toList(), null));
+        document.unit(), slot.chart(), facts.movement(), facts.partial(), logged.stream().map(LoggedSetRow::loggedSet).toList(), null,
+        facts.level()));
     // the ramp stays as issued: it was warmed up on before anything was logged
     return new ResolvedLine(line.notation(), slot.ramp(), line.sets(), line.today(), cautions(slot, line));
   }
@@ -118,7 +124,7 @@ public class CardService {
   private static List<Caution> cautions(CardDocument.CardSlot slot, ResolvedLine line) {
     List<Caution> cautions = new ArrayList<>(line.cautions());
     slot.cautions().stream().filter(issued -> cautions.stream().noneMatch(c -> c.code().equals(issued.code())))
-        .filter(issued -> issued.code().equals("by-ratio") || issued.code().equals("poor-ramp"))
+        .filter(issued -> OF_THE_LIFT.contains(issued.code()))
         .forEach(cautions::add);
     return cautions;
   }
@@ -153,7 +159,7 @@ public class CardService {
     }
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(
         lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), session.day()));
-    row.write(entry, toFailure(asked, entry.rpe()), asked.load(), asked.reps(), clock.now());
+    row.write(entry, toFailure(asked, entry.rpe()), asked, clock.now());
     sets.saveAndFlush(row);
     tracking.rerun(lifter, slot.lift());
     return new Outcome.Kept();
@@ -200,6 +206,7 @@ public class CardService {
 
   private static boolean same(LoggedSetRow row, Entry entry) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
-        && Objects.equals(row.rpe(), entry.rpe()) && row.flagged() == entry.flagged();
+        && Objects.equals(row.rpe(), entry.rpe()) && row.flagged() == entry.flagged()
+        && Objects.equals(row.doneSeconds(), entry.seconds()) && Objects.equals(row.doneCentimetres(), entry.centimetres());
   }
 }

@@ -31,7 +31,9 @@ record EntryForm(
     @Nullable String rpe,
     @Nullable String flagged,
     @Nullable String outcome,
-    @Nullable String sure) {
+    @Nullable String sure,
+    @Nullable String seconds,
+    @Nullable String metres) {
   private static final int MOST_REPS = 100;
 
   /** An entry, or what is wrong with each field. */
@@ -42,12 +44,15 @@ record EntryForm(
     Mass mass = mass(unit, errors);
     int count = missed() ? 0 : reps(errors);
     Rpe rating = rating(errors);
+    BigDecimal took = measure("seconds", seconds, "seconds", errors);
+    BigDecimal far = measure("metres", metres, "metres", errors);
     UUID entryKey = entryKey(errors);
     if (!errors.isEmpty()) {
       return new Checked(Optional.empty(), errors);
     }
     Entry entry = new Entry(entryKey, whole(slot), new LoggedSet.Place(number(part), number(set)), number(issue),
-        seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null);
+        seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null,
+        took == null ? null : Integer.valueOf(took.intValue()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()));
     return new Checked(Optional.of(entry), errors);
   }
 
@@ -90,6 +95,19 @@ record EntryForm(
       return 0;
     }
     return count.intValueExact();
+  }
+
+  /** A time or a distance; null where nothing was typed. */
+  private static @Nullable BigDecimal measure(String field, @Nullable String typed, String what, Map<String, String> errors) {
+    if (typed == null || typed.isBlank()) {
+      return null;
+    }
+    BigDecimal value = decimal(typed);
+    if (value == null || value.signum() < 0 || value.compareTo(BigDecimal.valueOf(3600)) > 0) {
+      errors.put(field, "Write the " + what + " as a number from 0 to 3600, or leave it out.");
+      return null;
+    }
+    return value;
   }
 
   private @Nullable Rpe rating(Map<String, String> errors) {

@@ -109,7 +109,7 @@ public class Issuing {
     LifterContext context = contexts.of(lifter, session.placeId());
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Map<String, Mass> last = lastLoads(lifter, plan, session.day());
-    return CardDocument.of(number, session.day(), context, numbersOn(lifter), plan, last, kept);
+    return CardDocument.of(number, session.day(), context, numbersOn(lifter), plan, session.groups(), last, kept);
   }
 
   private Map<String, LocalDate> numbersOn(Lifter lifter) {

@@ -36,6 +36,11 @@ public class Change extends ClubRow {
     return new Change("slot", slotId, lifterId, accountId, at, before, after);
   }
 
+  /** A change to how the lines of a session stand together. */
+  public static Change ofSession(long accountId, Instant at, long lifterId, long sessionId, String before, String after) {
+    return new Change("session", sessionId, lifterId, accountId, at, before, after);
+  }
+
   /** A change to what a place owns. */
   public static Change ofPlace(long accountId, Instant at, long placeId, String before, String after) {
     return new Change("place", placeId, null, accountId, at, before, after);

@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.PlaceKit;
@@ -28,6 +29,7 @@ import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.sim.SimulatedLifter;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
 import org.yarbel.web.account.Accounts;
@@ -191,7 +193,7 @@ class DemoClub {
       slots.flush();
       if (day.isBefore(today)) {
         LifterContext context = context(lifter, day);
-        issuing.store(session.id(), CardDocument.of(1, day, context, Map.of(), plan, last, Map.of()));
+        issuing.store(session.id(), CardDocument.of(1, day, context, Map.of(), plan, session.groups(), last, Map.of()));
         long dayNumber = ChronoUnit.DAYS.between(monday.minusWeeks(program.weeksBack()), day);
         bodies.values().forEach(body -> body.startDay(dayNumber));
         plan.forEach(slot -> lift(lifter, session, slot, context));
@@ -213,10 +215,11 @@ class DemoClub {
     private void lift(Lifter lifter, TrainingSession session, Slot slot, LifterContext context) {
       List<LoggedSet> done = new ArrayList<>();
       Lift lift = context.lift(slot.lift());
-      int count = context.resolve(lift, slot.work()).sets().size();
+      Resolver.Request request = context.request(lift, WorkLine.parse(slot.work()), slot.details(), 1, null).withWarmUp(null);
+      int count = Resolver.resolve(request).sets().size();
       boolean flagged = random.nextInt(40) == 0;
       for (int i = 0; i < count; i++) {
-        ResolvedLine line = context.resolve(lift, slot.work(), done);
+        ResolvedLine line = Resolver.resolve(request.withLogged(done));
         ResolvedSet asked = line.sets().get(i);
         Mass load = asked.load() != null ? asked.load() : mass(program.picks().getOrDefault(slot.lift(), "20"));
         SimulatedLifter.Outcome outcome = outcome(lift, asked, load);
@@ -237,6 +240,16 @@ class DemoClub {
       return lift.powerlift() || random.nextInt(3) > 0 ? outcome : new SimulatedLifter.Outcome(outcome.reps(), null);
     }
 
+    private @Nullable Integer seconds(ResolvedSet asked) {
+      ResolvedSet.Clock clock = asked.clock();
+      Integer time = clock == null ? null : clock.seconds() != null ? clock.seconds() : clock.limit();
+      return time == null ? null : Integer.valueOf(asked.role() == Role.CARRY ? time - random.nextInt(time / 4 + 1) : time);
+    }
+
+    private static @Nullable Integer centimetres(ResolvedSet asked) {
+      return asked.distance() == null ? null : asked.distance().metres().movePointRight(2).intValue();
+    }
+
     private @Nullable String parent(Lift lift) {
       return switch (lift.movement()) {
         case SQUAT -> "squat";
@@ -251,8 +264,8 @@ class DemoClub {
       LoggedSet.Place at = new LoggedSet.Place(asked.part(), asked.set());
       LoggedSetRow row = new LoggedSetRow(lifter.id(), session.id(), slot.id(), at, slot.lift(), session.day());
       Rpe rpe = outcome.rpe();
-      row.write(new Entry(new UUID(random.nextLong(), random.nextLong()), slot.id(), at, 1, -1, load, outcome.reps(), rpe, flagged),
-          false, asked.load(), asked.reps(), session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L).toInstant(ZoneOffset.UTC));
+      row.write(new Entry(new UUID(random.nextLong(), random.nextLong()), slot.id(), at, 1, -1, load, outcome.reps(), rpe, flagged,
+          seconds(asked), centimetres(asked)), false, asked, session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L).toInstant(ZoneOffset.UTC));
       log.save(row);
       history.computeIfAbsent(slot.lift(), key -> new ArrayList<>()).add(row.observation());
       if (outcome.reps() > 0) {

@@ -91,7 +91,7 @@ class FloorService {
       TrainingSession session = training.get(lifter.id());
       if (session != null) {
         todays.add(new FloorView.TodayView(lifter.id(), lifter.name(), lifter.unit().symbol(), session.id(),
-            work.getOrDefault(session.id(), List.of()).stream().map(s -> line(s, byLifter.get(lifter.id()), issued.get(s.id()))).toList(),
+            lines(work.getOrDefault(session.id(), List.of()), session, byLifter.get(lifter.id()), issued),
             logged.getOrDefault(session.id(), 0L), lifts));
       } else {
         LocalDate day = next.get(lifter.id());
@@ -107,8 +107,13 @@ class FloorService {
         .collect(Collectors.toMap(TrainingSession::lifterId, session -> Objects.requireNonNull(session.placeId())));
   }
 
-  private static FloorView.WorkView line(Slot slot, LifterContext context, CardDocument.@Nullable Line issued) {
-    LineView line = LineView.of(context, slot, issued);
+  private static List<FloorView.WorkView> lines(List<Slot> slots, TrainingSession session, LifterContext context,
+      Map<Long, CardDocument.Line> issued) {
+    return LineView.of(context, slots, session.groups(), issued).entrySet().stream()
+        .map(entry -> line(entry.getKey(), entry.getValue(), context)).toList();
+  }
+
+  private static FloorView.WorkView line(Slot slot, LineView line, LifterContext context) {
     return new FloorView.WorkView(context.lift(slot.lift()).name(), slot.work(), String.join(" · ", line.loads()),
         line.wrong() ? line.problems().get(0) : null);
   }

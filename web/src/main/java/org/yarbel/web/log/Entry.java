@@ -12,6 +12,8 @@ import org.yarbel.core.mass.Mass;
  * @param key made where it was typed, so that one that is sent twice counts once
  * @param issue the number of the card it was lifted from
  * @param seen the version of the logged set that was on the screen, −1 when it was not logged yet
+ * @param seconds how long it took or was held; null where nobody said
+ * @param centimetres how far it was carried; null where nobody said
  */
 public record Entry(UUID key, long slotId, LoggedSet.Place place, int issue, int seen, Mass load, int reps, @Nullable Rpe rpe,
-    boolean flagged) {}
+    boolean flagged, @Nullable Integer seconds, @Nullable Integer centimetres) {}

@@ -5,11 +5,13 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -39,6 +41,9 @@ public class LoggedSetRow extends ClubRow {
   private boolean flagged;
   private @Nullable Long askedNg;
   private @Nullable Integer askedReps;
+  private @Nullable Integer doneSeconds;
+  private @Nullable Integer doneCentimetres;
+  private boolean tellsOfMax = true;
   private UUID entryKey = new UUID(0, 0);
   private Instant loggedAt = Instant.EPOCH;
   @Version private int version;
@@ -75,7 +80,7 @@ public class LoggedSetRow extends ClubRow {
   }
 
   /** Writes down what was done, and what had been asked on the card it was lifted from. */
-  public void write(Entry entry, boolean failed, @Nullable Mass asked, @Nullable Integer reppedAsked, Instant at) {
+  public void write(Entry entry, boolean failed, ResolvedSet asked, Instant at) {
     this.issueNumber = entry.issue();
     this.loadNg = entry.load().nanograms();
     this.unit = entry.load().unit();
@@ -83,8 +88,11 @@ public class LoggedSetRow extends ClubRow {
     this.rpeHalves = entry.rpe() == null ? null : entry.rpe().halves();
     this.toFailure = failed;
     this.flagged = entry.flagged();
-    this.askedNg = asked == null ? null : asked.nanograms();
-    this.askedReps = reppedAsked;
+    this.askedNg = asked.load() == null ? null : asked.load().nanograms();
+    this.askedReps = asked.reps();
+    this.doneSeconds = entry.seconds();
+    this.doneCentimetres = entry.centimetres();
+    this.tellsOfMax = asked.tellsOfMax();
     this.entryKey = entry.key();
     this.loggedAt = at;
   }
@@ -144,6 +152,16 @@ public class LoggedSetRow extends ClubRow {
     return entryKey;
   }
 
+  /** How long it took or was held; null where nobody said. */
+  public @Nullable Integer doneSeconds() {
+    return doneSeconds;
+  }
+
+  /** How far it was carried; null where nobody said. */
+  public @Nullable Integer doneCentimetres() {
+    return doneCentimetres;
+  }
+
   /** The set as the resolver sees it. */
   public LoggedSet loggedSet() {
     return new LoggedSet(part, setNumber, load(), reps, rpe());
@@ -151,12 +169,18 @@ public class LoggedSetRow extends ClubRow {
 
   /** The set as the tracker sees it. */
   public Observation observation() {
-    return new Observation(day, load(), reps, rpe(), toFailure, false, false, flagged, false);
+    return new Observation(day, load(), reps, rpe(), toFailure, false, false, flagged, false, !tellsOfMax);
   }
 
-  /** In words: {@code 182.5 kg × 1 @8}, or what was missed. */
+  /** In words: {@code 182.5 kg × 1 @8}, {@code 140 kg, 20 m in 38 s}, or what was missed. */
   public String words() {
     String rated = rpeHalves == null ? toFailure ? " to failure" : "" : " @" + rpe();
-    return reps == 0 ? load().text() + ", no rep made" : load().text() + " × " + reps + rated;
+    if (reps == 0) {
+      return load().text() + ", no rep made";
+    }
+    String far = doneCentimetres == null ? "" : BigDecimal.valueOf(doneCentimetres, 2).stripTrailingZeros().toPlainString() + " m";
+    String took = doneSeconds == null ? "" : (far.isEmpty() ? "" : " in ") + doneSeconds + " s";
+    return far.isEmpty() && took.isEmpty() ? load().text() + " × " + reps + rated
+        : load().text() + (reps > 1 ? " × " + reps : "") + ", " + far + took + rated;
   }
 }

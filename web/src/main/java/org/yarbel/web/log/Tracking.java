@@ -56,7 +56,8 @@ public class Tracking implements LifterService.LiftTracker {
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
     MaxTracker.Track track = track(own, log, lifter.unit());
     own.track(track.standing());
-    own.learn(ChartFitting.of(log, own.level(), own.testedForTracking(), lifter.unit()), RatingBias.of(log));
+    List<Observation> telling = log.stream().filter(set -> !set.practice()).toList();
+    own.learn(ChartFitting.of(telling, own.level(), own.testedForTracking(), lifter.unit()), RatingBias.of(telling));
     numbers.save(own);
     keep(lifter.id(), lift, track.points());
     learnRatios(lifter, lift, own, track.points());

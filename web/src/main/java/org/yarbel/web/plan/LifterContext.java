@@ -1,29 +1,41 @@
 package org.yarbel.web.plan;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.Caution;
-import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.card.RatioEstimate;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
+import org.yarbel.core.card.WarmUp;
+import org.yarbel.core.card.Warmth;
 import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.kit.Bar;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Equipment;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Load;
+import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.ParsedLine;
+import org.yarbel.core.notation.Problem;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.Group;
 import org.yarbel.web.club.Places;
 
 /**
@@ -45,26 +57,35 @@ public record LifterContext(
    * @param basis of percentages without a basis of their own
    * @param ratio to the parent, learned from the log; null where the catalogue's default holds
    * @param chart the effort chart, the lifter's own where there are sets enough for one
+   * @param level in this lift; null when nobody said
    */
-  public record Known(MaxNumbers numbers, Basis basis, Lift.@Nullable Ratio ratio, EffortChart chart) {
+  public record Known(MaxNumbers numbers, Basis basis, Lift.@Nullable Ratio ratio, EffortChart chart, @Nullable Level level) {
     /** Nothing but numbers and their basis. */
     public static Known of(MaxNumbers numbers, Basis basis) {
-      return new Known(numbers, basis, null, EffortChart.HOUSE);
+      return new Known(numbers, basis, null, EffortChart.HOUSE, null);
     }
   }
 
   /** What loads a lift, and all its totals. */
   public interface Loads {
-    Optional<PlaceKit.Loaded> of(Lift lift);
+    Optional<PlaceKit.Loaded> of(Lift lift, @Nullable String bar);
 
     Loadables search(PlaceKit.Loaded loaded);
+
+    /** The names of the bars there are. */
+    List<String> bars();
 
     /** The kit of a place. */
     static Loads of(PlaceKit kit, Catalogue lifts, MassUnit unit, Places places) {
       return new Loads() {
         @Override
-        public Optional<PlaceKit.Loaded> of(Lift lift) {
-          return kit.loaded(lift, lifts, unit);
+        public Optional<PlaceKit.Loaded> of(Lift lift, @Nullable String bar) {
+          return kit.loaded(lift, lifts, unit, bar);
+        }
+
+        @Override
+        public List<String> bars() {
+          return kit.bars().stream().map(Bar::name).toList();
         }
 
         @Override
@@ -74,6 +95,10 @@ public record LifterContext(
       };
     }
   }
+
+  private static final int MOST_SETS = 50;
+  private static final Set<Equipment> FALLS =
+      EnumSet.of(Equipment.STONE, Equipment.KEG, Equipment.SANDBAG, Equipment.YOKE, Equipment.TYRE);
 
   public LifterContext {
     known = Map.copyOf(known);
@@ -121,43 +146,113 @@ public record LifterContext(
     return numbers;
   }
 
-  /** A request to the core for a line of a lift. */
-  public Resolver.Request request(Lift lift, ParsedLine line) {
-    Map<String, MaxNumbers> others = numbersFor(lift, line);
-    MaxNumbers own = others.remove(lift.key());
-    Loadables loadables = kit.of(lift).map(kit::search).orElse(null);
-    EffortChart chart = known.containsKey(lift.key()) ? known.get(lift.key()).chart() : EffortChart.HOUSE;
-    return new Resolver.Request(line, basis(lift), own, others, bodyMass, loadables, unit, chart, lift.movement(), partial(lift),
-        List.of(), loadables == null ? null : WarmUp.of(ramp), level);
+  /** How far the lifter has come in a lift: as somebody said of it, or of what it varies; null when nobody did. */
+  public @Nullable Level level(Lift lift) {
+    for (Lift forebear : lifts.line(lift)) {
+      Known own = known.get(forebear.key());
+      if (own != null && own.level() != null) {
+        return own.level();
+      }
+    }
+    return null;
   }
 
   /**
-   * A typed line, worked out.
+   * A line as the core is asked for it.
    *
-   * @throws org.yarbel.core.notation.NotationException with the places of what is wrong
+   * @param details what is said beside the work
+   * @param rounds of its group, 1 without one
+   * @param warmTo what it is warm to; null when it is cold
+   * @throws NotationException where the rounds make more sets than a line may have
    */
-  public ResolvedLine resolve(Lift lift, String work) {
-    return resolve(lift, work, List.of());
+  public Resolver.Request request(Lift lift, ParsedLine line, Details details, int rounds, @Nullable Mass warmTo) {
+    Map<String, MaxNumbers> others = numbersFor(lift, line);
+    MaxNumbers own = others.remove(lift.key());
+    Loadables loadables = kit.of(lift, details.bar()).map(kit::search).orElse(null);
+    EffortChart chart = known.containsKey(lift.key()) ? known.get(lift.key()).chart() : EffortChart.HOUSE;
+    WarmUp warmUp = loadables == null ? null : new WarmUp(ramp, warmTo, details.handRamp(unit));
+    return new Resolver.Request(inRounds(line, rounds), basis(lift), own, others, bodyMass, loadables, unit, chart,
+        lift.movement(), lift.variation().partial(), List.of(), warmUp, level(lift));
   }
 
-  /** The same with what was done. */
-  public ResolvedLine resolve(Lift lift, String work, List<LoggedSet> logged) {
-    Resolver.Request request = request(lift, WorkLine.parse(work)).withLogged(logged);
-    return withRatio(lift, request, Resolver.resolve(request));
+  private static ParsedLine inRounds(ParsedLine line, int rounds) {
+    List<Problem> problems = new ArrayList<>();
+    for (int i = 0; i < line.places().size() && rounds > 1; i++) {
+      if (line.line().parts().get(i).work().sets() * rounds > MOST_SETS) {
+        problems.add(Problem.at(line.places().get(i).part(), "In " + rounds + " rounds this comes to more than "
+            + MOST_SETS + " sets: write fewer, or fewer rounds."));
+      }
+    }
+    if (!problems.isEmpty()) {
+      throw new NotationException(problems);
+    }
+    return new ParsedLine(line.line().times(rounds), line.places());
   }
 
-  /** A line worked out by a ratio says so. */
-  public ResolvedLine withRatio(Lift lift, Resolver.Request request, ResolvedLine line) {
+  /**
+   * A line of a session, worked out or not.
+   *
+   * @param request what it was worked out with; null when it could not be read
+   * @param line null when it could not be worked out
+   * @param wrong why not; null when it could
+   */
+  public record Worked(Resolver.@Nullable Request request, @Nullable ResolvedLine line, @Nullable NotationException wrong) {}
+
+  /** A line that would stand behind others, in a group of the session or in none. */
+  public Worked after(List<Slot> before, Groups groups, Lift lift, String work, Details details, @Nullable Integer groupNo) {
+    List<Warmth.Taken> taken = new ArrayList<>();
+    Map<Long, Worked> worked = session(before, groups);
+    before.forEach(slot -> taken(lift(slot.lift()), Objects.requireNonNull(worked.get(slot.id()))).ifPresent(taken::add));
+    return work(lift, work, details, rounds(groups.group(groupNo)), Warmth.of(lift, taken, lifts));
+  }
+
+  /** The lines of a session in their order: what is lifted before makes a lift warm. */
+  public Map<Long, Worked> session(List<Slot> slots, Groups groups) {
+    Map<Long, Worked> worked = new LinkedHashMap<>();
+    List<Warmth.Taken> taken = new ArrayList<>();
+    for (Slot slot : slots) {
+      Lift lift = lift(slot.lift());
+      Worked line = work(lift, slot.work(), slot.details(), rounds(groups.group(slot.groupNo())), Warmth.of(lift, taken, lifts));
+      worked.put(slot.id(), line);
+      taken(lift, line).ifPresent(taken::add);
+    }
+    return worked;
+  }
+
+  private static int rounds(@Nullable Group group) {
+    return group == null || group.rounds() == null ? 1 : group.rounds();
+  }
+
+  private static Optional<Warmth.Taken> taken(Lift lift, Worked worked) {
+    return worked.line() == null ? Optional.empty() : worked.line().sets().stream().map(ResolvedSet::load)
+        .filter(Objects::nonNull).max(Mass::compareTo).map(heaviest -> new Warmth.Taken(lift, heaviest));
+  }
+
+  /** A line worked out as {@link #request} says, or why it cannot be. */
+  public Worked work(Lift lift, String work, Details details, int rounds, @Nullable Mass warmTo) {
+    try {
+      Resolver.Request request = request(lift, WorkLine.parse(work), details, rounds, warmTo);
+      return new Worked(request, withLiftCautions(lift, request, Resolver.resolve(request)), null);
+    } catch (NotationException wrong) {
+      return new Worked(null, null, wrong);
+    }
+  }
+
+  /** What is to be minded of the lift itself: where its number comes from, and what falls down. */
+  private ResolvedLine withLiftCautions(Lift lift, Resolver.Request request, ResolvedLine line) {
+    List<Caution> cautions = new ArrayList<>(line.cautions());
     Known own = known.get(lift.key());
     Optional<Lift.Ratio> ratio = estimates().ratio(lift);
     boolean derived = (own == null || own.numbers().estimated() == null) && request.numbers().estimated() != null;
     boolean used = request.line().line().parts().stream().anyMatch(part -> part.rpe() != null && part.load() == null
         || part.load() instanceof Load.Percent percent && percent.lift() == null);
-    if (!derived || !used || ratio.isEmpty()) {
-      return line;
+    if (derived && used && ratio.isPresent()) {
+      cautions.add(Caution.byRatio(lifts.parent(lift).orElseThrow().name(), ratio.get()));
     }
-    List<Caution> cautions = new ArrayList<>(line.cautions());
-    cautions.add(Caution.byRatio(lifts.parent(lift).orElseThrow().name(), ratio.get()));
-    return new ResolvedLine(line.notation(), line.ramp(), line.sets(), line.today(), cautions);
+    if (FALLS.contains(lift.equipment())) {
+      cautions.add(Caution.landing());
+    }
+    return cautions.size() == line.cautions().size() ? line
+        : new ResolvedLine(line.notation(), line.ramp(), line.sets(), line.today(), cautions);
   }
 }

@@ -12,6 +12,7 @@ public class TrainingSession extends ClubRow {
   private long lifterId;
   private LocalDate day = LocalDate.EPOCH;
   private @Nullable Long placeId;
+  private String groups = "[]";
   @Version private int version;
 
   protected TrainingSession() {}
@@ -27,6 +28,16 @@ public class TrainingSession extends ClubRow {
 
   public LocalDate day() {
     return day;
+  }
+
+  /** The groups its lines are done in. */
+  public Groups groups() {
+    return Groups.of(groups);
+  }
+
+  /** Arranges its lines in these groups. */
+  public void arrange(Groups newGroups) {
+    this.groups = newGroups.text();
   }
 
   /** Where it is not the place the lifter trains in first; else null. */

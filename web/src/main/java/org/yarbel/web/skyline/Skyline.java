@@ -14,12 +14,19 @@ import org.yarbel.core.mass.Mass;
 /**
  * A session as a row of bars in the order lifted: height the share of the basis max, width growing with the reps.
  *
- * <p>The same picture on board, card, ledger and paper. Rules stand at 70, 80, 90 and 100 %.
+ * <p>The same picture on board, card, ledger and paper. Rules stand at 70, 80, 90 and 100 %; what is over the max rises
+ * above the last. Holds and carries have no height: they lie in a lane of their own below, as long as they take or go.
  *
+ * @param lane where the lane begins; null without one
  * @param text what it shows, in words
  */
-public record Skyline(double width, double height, List<Rule> rules, List<Bar> bars, String text) {
+public record Skyline(double width, double height, List<Rule> rules, List<Bar> bars, @Nullable Double lane, String text) {
   private static final double TOP_SHARE = 1.12;
+  /** Over this much of the max a bar is cut off. */
+  private static final double MOST_SHARE = 1.5;
+  private static final double LANE_HEIGHT = 13;
+  private static final double SECONDS_A_REP = 6;
+  private static final double METRES_A_REP = 4;
   private static final double GAP = 2.5;
   private static final double LIFT_GAP = 12;
   private static final int OPEN_REPS = 8;
@@ -73,7 +80,24 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
       }
     }
     boolean scaled = lines.stream().anyMatch(line -> line.basisMax() != null);
-    return new Skyline(width, height, scaled ? rules(height) : List.of(), bars(columns, width, height), words(lines));
+    boolean lane = columns.stream().anyMatch(Column::lane);
+    Scale scale = new Scale(lane ? height - LANE_HEIGHT : height, top(columns));
+    return new Skyline(width, height, scaled ? rules(scale) : List.of(), bars(columns, width, height, scale),
+        lane ? Double.valueOf(round(scale.height() + 3)) : null, words(lines));
+  }
+
+  /** How shares become heights: the main picture is so high and shows so much of the max. */
+  private record Scale(double height, double top) {
+    double y(double share) {
+      return round(height - Math.min(share, top) / top * height);
+    }
+  }
+
+  /** As much over the max as there is to show. */
+  private static double top(List<Column> columns) {
+    double highest = columns.stream().filter(column -> column.share() != null)
+        .mapToDouble(column -> Math.max(Objects.requireNonNull(column.share()), column.done() == null ? 0 : column.done())).max().orElse(0);
+    return Math.min(Math.max(TOP_SHARE, highest + 0.05), MOST_SHARE);
   }
 
   /** Draws one line. */
@@ -85,10 +109,14 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     return bars.isEmpty();
   }
 
-  private record Column(String role, @Nullable Double share, int reps, String label, @Nullable String target,
-      @Nullable Double done, boolean missed, double gap) {
+  /**
+   * @param reps how wide it is
+   * @param lane whether it lies in the lane of holds and carries
+   */
+  private record Column(String role, @Nullable Double share, double reps, String label, @Nullable String target,
+      @Nullable Double done, boolean missed, boolean lane, double gap) {
     Column afterGap() {
-      return new Column(role, share, reps, label, target, done, missed, LIFT_GAP);
+      return new Column(role, share, reps, label, target, done, missed, lane, LIFT_GAP);
     }
 
     double weight() {
@@ -111,40 +139,54 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     Mass max = scale(line);
     for (RampStep step : line.resolved().ramp()) {
       columns.add(new Column("warm", share(step.load(), max), step.reps(),
-          step.load().number() + " × " + step.reps(), null, null, false, GAP));
+          step.load().number() + " × " + step.reps(), null, null, false, false, GAP));
     }
     for (ResolvedSet set : line.resolved().sets()) {
       Mass planned = set.logged() && set.exact() != null ? set.exact() : set.load();
       Double share = planned == null ? null : share(planned, max);
       Double done = !set.logged() || set.load() == null ? null : share(set.load(), max);
-      int reps = set.reps() == null ? OPEN_REPS : Math.max(set.reps(), 1);
+      boolean lane = set.role() == Role.HOLD || set.role() == Role.CARRY;
+      double reps = lane ? length(set) : set.reps() == null ? OPEN_REPS : Math.max(set.reps(), 1);
       boolean missed = set.logged() && set.reps() != null && set.reps() == 0;
-      columns.add(new Column(share == null ? "unknown" : set.role().key(), share, reps, label(set),
+      columns.add(new Column(share == null && !lane ? "unknown" : set.role().key(), share, reps, label(set),
           line.prefix() == null ? null : line.prefix() + "-" + set.part() + "-" + set.set(),
-          set.logged() && done == null ? Double.valueOf(UNKNOWN_SHARE) : done, missed, GAP));
+          set.logged() && done == null ? Double.valueOf(UNKNOWN_SHARE) : done, missed, lane, GAP));
     }
     return columns;
   }
 
+  /** How long a hold or a carry is drawn: by its time or its distance, in reps' width. */
+  private static double length(ResolvedSet set) {
+    ResolvedSet.Distance distance = set.distance();
+    ResolvedSet.Clock clock = set.clock();
+    return distance != null ? distance.metres().doubleValue() / METRES_A_REP
+        : clock != null && clock.seconds() != null ? clock.seconds() / SECONDS_A_REP : 1;
+  }
+
   private static @Nullable Double share(Mass load, @Nullable Mass max) {
-    return max == null || max.isZero() ? null : Math.min(load.ratioTo(max), TOP_SHARE);
+    return max == null || max.isZero() ? null : Double.valueOf(Math.min(load.ratioTo(max), MOST_SHARE));
   }
 
   private static String label(ResolvedSet set) {
+    String load = set.load() == null ? "lifter picks" : set.load().number();
+    ResolvedSet.Distance distance = set.distance();
+    ResolvedSet.Clock clock = set.clock();
+    if (distance != null) {
+      return load + ", " + distance.metres().stripTrailingZeros().toPlainString() + " m";
+    }
+    if (clock != null && clock.seconds() != null && !set.logged()) {
+      return load + ", " + clock.seconds() + " s";
+    }
     String reps = set.reps() == null ? "open" : set.reps() + (set.role() == Role.PLUS && !set.logged() ? "+" : "");
-    return (set.load() == null ? "lifter picks" : set.load().number()) + " × " + reps;
+    return load + " × " + reps;
   }
 
-  private static List<Rule> rules(double height) {
-    return List.of(new Rule(y(0.7, height), false), new Rule(y(0.8, height), false), new Rule(y(0.9, height), false),
-        new Rule(y(1, height), true));
+  private static List<Rule> rules(Scale scale) {
+    return List.of(new Rule(scale.y(0.7), false), new Rule(scale.y(0.8), false), new Rule(scale.y(0.9), false),
+        new Rule(scale.y(1), true));
   }
 
-  private static double y(double share, double height) {
-    return round(height - share / TOP_SHARE * height);
-  }
-
-  private static List<Bar> bars(List<Column> columns, double width, double height) {
+  private static List<Bar> bars(List<Column> columns, double width, double height, Scale heights) {
     double gaps = columns.stream().skip(1).mapToDouble(Column::gap).sum();
     double squeeze = gaps > width / 2 ? width / 2 / gaps : 1;
     double weights = columns.stream().mapToDouble(Column::weight).sum();
@@ -153,9 +195,11 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     double x = 0;
     for (Column column : columns) {
       x += bars.isEmpty() ? 0 : column.gap() * squeeze;
-      double top = y(column.share() == null ? UNKNOWN_SHARE : column.share(), height);
-      bars.add(new Bar(round(x), top, round(column.weight() * scale), round(height - top), column.role(), column.label(),
-          column.target(), column.done() == null ? null : y(column.done(), height), column.missed()));
+      double base = column.lane() ? height : heights.height();
+      double top = column.lane() ? heights.height() + 4 : heights.y(column.share() == null ? UNKNOWN_SHARE : column.share());
+      Double done = column.done() == null ? null : column.lane() ? Double.valueOf(round((top + base) / 2)) : Double.valueOf(heights.y(column.done()));
+      bars.add(new Bar(round(x), round(top), round(column.weight() * scale), round(base - top), column.role(), column.label(),
+          column.target(), done, column.missed()));
       x += column.weight() * scale;
     }
     return bars;
@@ -166,9 +210,22 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
       String ramp = line.resolved().ramp().stream()
           .map(s -> s.load().number() + " × " + s.reps()).collect(Collectors.joining(", "));
       String sets = line.resolved().sets().stream()
-          .map(s -> s.role().key() + " " + label(s) + (s.logged() ? " done" : "")).collect(Collectors.joining(", "));
+          .map(s -> role(s.role()) + " " + label(s) + (s.logged() ? " done" : "")).collect(Collectors.joining(", "));
       return (ramp.isEmpty() ? "" : "Warm-up " + ramp + "; ") + sets;
     }).collect(Collectors.joining(". "));
+  }
+
+  /** The word for a role that a person hears. */
+  private static String role(Role role) {
+    return switch (role) {
+      case BACKOFF -> "back-off";
+      case EMOM -> "on the minute";
+      case NEGATIVE -> "lowered";
+      case TIMED -> "on time";
+      case WARM -> "warm-up";
+      case MAX -> "best of the day";
+      default -> role.key();
+    };
   }
 
   static double round(double value) {

@@ -2,6 +2,7 @@ package org.yarbel.web.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -24,8 +25,13 @@ class LineViewTest {
   private static final Catalogue LIFTS = Catalogue.standard();
   private static final LifterContext.Loads LOADS = new LifterContext.Loads() {
     @Override
-    public Optional<PlaceKit.Loaded> of(Lift lift) {
-      return KIT.loaded(lift, LIFTS, MassUnit.KG);
+    public Optional<PlaceKit.Loaded> of(Lift lift, String bar) {
+      return KIT.loaded(lift, LIFTS, MassUnit.KG, bar);
+    }
+
+    @Override
+    public List<String> bars() {
+      return List.of();
     }
 
     @Override
@@ -82,7 +88,7 @@ class LineViewTest {
 
   @Test
   void saysWhenANumberComesByARatio() {
-    assertThat(line("paused-squat", "1x3 75%").cautions()).containsExactly(
+    assertThat(line("paused-squat", "1x3 75%").cautions()).extracting(LineView.Minded::text).containsExactly(
         "No number of its own yet: worked out as 92 % (± 5) of the squat. Plan the first exposure @7.");
     assertThat(line("paused-squat", "1x3 100kg").cautions()).as("a load needs no number").isEmpty();
     assertThat(line("squat", "1x3 75%").cautions()).isEmpty();

@@ -32,7 +32,7 @@ class PlanServiceTest {
     }
 
     Outcome write(Slot slot, int version, String work) {
-      return plan.write(slot.id(), version, SlotKind.MAIN, SQUAT, work, who);
+      return plan.write(slot.id(), version, SlotKind.MAIN, SQUAT, work, null, who);
     }
 
     String work(Slot slot) {
@@ -99,6 +99,6 @@ class PlanServiceTest {
     Slot slot = as(app, 4, coach -> coach.add("3x3 80kg").slot());
     SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
     assertThatThrownBy(() -> app.bean(CurrentClub.class).within(-1L, () ->
-        app.bean(PlanService.class).write(slot.id(), 0, SlotKind.MAIN, SQUAT, "1x1 100kg", who))).isInstanceOf(NotFound.class);
+        app.bean(PlanService.class).write(slot.id(), 0, SlotKind.MAIN, SQUAT, "1x1 100kg", null, who))).isInstanceOf(NotFound.class);
   }
 }

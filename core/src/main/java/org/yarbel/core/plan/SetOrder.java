@@ -1,0 +1,95 @@
+package org.yarbel.core.plan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.DefaultRest;
+import org.yarbel.core.card.ResolvedSet;
+
+/** The sets of a session in the order they are lifted: lines one after another, those of a group by turns. */
+public final class SetOrder {
+  private SetOrder() {}
+
+  /**
+   * One line of a session.
+   *
+   * @param id what the caller knows it by
+   * @param sets worked out, with those of all rounds
+   * @param groupId what its group is known by; null for none
+   * @param group null for none
+   * @param assistance whether it rests as assistance work does
+   */
+  public record Line(long id, List<ResolvedSet> sets, @Nullable Long groupId, @Nullable Group group, boolean assistance) {}
+
+  /**
+   * One set in its turn.
+   *
+   * @param round of its group, from 1; 0 outside a group
+   * @param rest seconds after it; null where none is due
+   * @param usual whether nobody said so and the rest is the usual one
+   */
+  public record Turn(long line, int part, int set, int round, @Nullable Integer rest, boolean usual) {}
+
+  /** All the sets in their turns. Lines of a group stand one after another. */
+  public static List<Turn> of(List<Line> lines) {
+    List<Turn> turns = new ArrayList<>();
+    for (int i = 0; i < lines.size(); ) {
+      Line line = lines.get(i);
+      int end = i + 1;
+      while (line.groupId() != null && end < lines.size() && line.groupId().equals(lines.get(end).groupId())) {
+        end++;
+      }
+      if (line.group() == null || line.groupId() == null) {
+        line.sets().forEach(set -> turns.add(alone(line, set, 0)));
+      } else {
+        turns.addAll(byTurns(lines.subList(i, end), line.group()));
+      }
+      i = end;
+    }
+    return turns;
+  }
+
+  private static Turn alone(Line line, ResolvedSet set, int round) {
+    Integer written = set.restSeconds();
+    return new Turn(line.id(), set.part(), set.set(), round,
+        written != null ? written : DefaultRest.seconds(set, line.assistance()), written == null);
+  }
+
+  private static List<Turn> byTurns(List<Line> lines, Group group) {
+    Map<Integer, List<Turn>> rounds = new LinkedHashMap<>();
+    int count = group.rounds() != null ? group.rounds() : lines.stream().mapToInt(line -> line.sets().size()).max().orElse(0);
+    for (int round = 1; round <= count; round++) {
+      rounds.put(round, new ArrayList<>());
+    }
+    for (Line line : lines) {
+      int at = 0;
+      Map<Integer, Integer> setsOfPart = new HashMap<>();
+      line.sets().forEach(set -> setsOfPart.merge(set.part(), 1, Integer::sum));
+      for (ResolvedSet set : line.sets()) {
+        at++;
+        int ofPart = Objects.requireNonNull(setsOfPart.get(set.part()));
+        // a part that could not be done so many times over is done in the first round
+        int aRound = ofPart % count == 0 ? ofPart / count : ofPart;
+        int round = group.rounds() == null ? at : (set.set() - 1) / aRound + 1;
+        Objects.requireNonNull(rounds.get(round)).add(alone(line, set, round));
+      }
+    }
+    List<Turn> turns = new ArrayList<>();
+    rounds.values().forEach(turns::addAll);
+    for (int i = 0; i + 1 < turns.size(); i++) {
+      Turn turn = turns.get(i);
+      boolean sameRound = turn.round() == turns.get(i + 1).round();
+      boolean sameLine = turn.line() == turns.get(i + 1).line();
+      Integer said = !sameRound ? group.restRounds() : sameLine ? null : group.restBetween();
+      // within a round nobody rests unless somebody says so
+      Integer rest = said != null ? said : sameRound && !sameLine ? Integer.valueOf(0) : turn.rest();
+      boolean usual = said == null && !(sameRound && !sameLine) && turn.usual();
+      turns.set(i, new Turn(turn.line(), turn.part(), turn.set(), turn.round(), rest, usual));
+    }
+    return turns;
+  }
+}

@@ -1,0 +1,73 @@
+package org.yarbel.web.plan;
+
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.HandRamp;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+
+/**
+ * What is said of a line beside its work; what is null is as usual.
+ *
+ * @param optional whether the lifter may leave it out
+ * @param bar the name of another bar of the place
+ * @param gear null: the lifter's normal; {@code none}; or names of {@link Gear} with commas between
+ * @param gearFromNg the load it goes on from
+ * @param reason why it is done
+ * @param cues what to think of while lifting
+ * @param mind what to take care of
+ * @param ramp the warm-up as written by hand
+ */
+@Embeddable
+public record Details(boolean optional, @Nullable String bar, @Nullable String gear, @Nullable Long gearFromNg,
+    @Enumerated(EnumType.STRING) @Nullable MassUnit gearFromUnit, @Nullable String reason, @Nullable String cues,
+    @Nullable String mind, @Nullable String ramp) {
+  /** Everything as usual. */
+  public static final Details NONE = new Details(false, null, null, null, null, null, null, null, null);
+
+  /** No gear at all. */
+  public static final String NO_GEAR = "none";
+
+  /** The gear that is named; empty for the lifter's normal and for none. */
+  public Set<Gear> pieces() {
+    Set<Gear> pieces = EnumSet.noneOf(Gear.class);
+    for (Gear piece : Gear.values()) {
+      if (gear != null && ("," + gear + ",").contains("," + piece.name() + ",")) {
+        pieces.add(piece);
+      }
+    }
+    return pieces;
+  }
+
+  /** The load gear goes on from; null from the first. */
+  public @Nullable Mass gearFrom() {
+    return gearFromNg == null || gearFromUnit == null ? null : Mass.ofNanograms(gearFromNg, gearFromUnit);
+  }
+
+  /** What to wear, in words: {@code belt, knee sleeves from 140 kg}; null when it is as usual. */
+  public @Nullable String gearWords() {
+    Mass from = gearFrom();
+    String start = from == null ? "" : " from " + from.text();
+    if (gear == null) {
+      return from == null ? null : "usual gear" + start;
+    }
+    return gear.equals(NO_GEAR) ? "no gear"
+        : pieces().stream().map(Gear::word).collect(Collectors.joining(", ")) + start;
+  }
+
+  /** The warm-up as written; null where it is worked out. */
+  public @Nullable HandRamp handRamp(MassUnit unit) {
+    return ramp == null ? null : HandRamp.parse(ramp, unit);
+  }
+
+  /** Whether anything is said at all. */
+  public boolean any() {
+    return !equals(NONE);
+  }
+}

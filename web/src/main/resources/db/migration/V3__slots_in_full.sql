@@ -23,3 +23,6 @@ alter table logged_set
   add column done_seconds     int check (done_seconds between 0 and 86400),
   add column done_centimetres int check (done_centimetres between 0 and 10000000),
   add column tells_of_max     boolean not null default true;
+
+-- a lifter who warms up in few steps
+alter table lifter add column ramp_most int check (ramp_most between 2 and 8);

@@ -94,17 +94,17 @@ function announce(text) {
 }
 
 // Lines of a session are moved by their handle: arrow up and down, or dragging.
-const move = (handle, values) => {
+const move = (handle, values, byKey) => {
   const day = handle.closest(".day");
   const slot = handle.closest(".slot").id;
   htmx.ajax("POST", handle.dataset.move, { target: "#" + day.id, swap: "outerHTML", values })
-    .then(() => document.querySelector("#" + slot + " .handle")?.focus());
+    .then(() => byKey && document.querySelector("#" + slot + " .handle")?.focus());
 };
 document.body.addEventListener("keydown", (event) => {
   const handle = event.target.closest?.("button.handle");
   if (handle && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
     event.preventDefault();
-    move(handle, { by: event.key === "ArrowUp" ? -1 : 1 });
+    move(handle, { by: event.key === "ArrowUp" ? -1 : 1 }, true);
   }
 });
 let carried = null;

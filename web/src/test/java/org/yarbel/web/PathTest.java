@@ -30,8 +30,11 @@ class PathTest {
   void everyScreenIsCleanOnADeskAndOnAPhone(TestApp app, Browser browser) {
     long corwin = app.lifter("Corwin");
     long past = app.session("Corwin", TestApp.TODAY.minusDays(2));
+    long isolde = app.lifter("Isolde");
+    long medley = app.session("Brannoc", TestApp.TODAY.plusDays(5));
+    long speed = app.session("Isolde", TestApp.TODAY.plusDays(2));
     List<String> coachPaths = List.of("/", "/?find=zzz", "/lifters/new", "/lifters/" + corwin, "/lifters/" + corwin + "/week",
-        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/account", "/nowhere", "/kit", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
+        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/lifters/" + isolde + "/week", "/sessions/" + medley + "/card", "/sessions/" + speed + "/card", "/account", "/nowhere", "/kit", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
         "/workbench/chart", "/workbench/plates?loads=60+100+182.5", "/workbench/ramp?top=240", "/workbench/bands?kind=chains&bar=140&chainMass=9",
         "/workbench/points?bodyMass=93&total=800", "/workbench/units?amount=100");
     browser.signIn("coach");
@@ -185,5 +188,60 @@ class PathTest {
     field.sendKeys(load);
     browser.driver().executeScript("arguments[0].click()", panel.findElement(By.cssSelector("input[name=rpe][value='" + rpe + "']")));
     browser.driver().executeScript("arguments[0].click()", panel.findElement(By.cssSelector(".btn-go")));
+  }
+
+  @Test
+  void theBoardIsArrangedByHandleAndCompletedByArrowKeys(TestApp app, Browser browser) {
+    browser.desk().signIn("coach");
+    browser.open("/lifters/" + app.lifter("Isolde") + "/week?of=2027-08-02");
+    String day = "#day-2027-08-02";
+    for (String work : List.of("squat 3x5 70%", "bench 3x5 60%")) {
+      if (browser.all(day + " .new .work:not([hidden])").stream().noneMatch(WebElement::isDisplayed)) {
+        browser.click(day + " .add summary");
+      }
+      WebElement lift = browser.find(day + " .new .lift");
+      lift.clear();
+      lift.sendKeys(work.split(" ", 2)[0]);
+      browser.find(day + " .new .work").sendKeys(work.split(" ", 2)[1], Keys.ENTER);
+      browser.awaitText(day + " .slots", work.startsWith("bench") ? "3 sets of 5 at 60 %" : "3 sets of 5 at 70 %");
+    }
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Squat", "Bench press");
+    browser.all(day + " .handle").get(1).sendKeys(Keys.ARROW_UP);
+    browser.awaitText(day + " .said", "Moved.");
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Bench press", "Squat");
+    assertThat(browser.driver().switchTo().activeElement().getAttribute("class")).as("the handle keeps the focus").contains("handle");
+    browser.click(day + " .said button");
+    browser.awaitText(".said", "The session stands as before.");
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Squat", "Bench press");
+    drag(browser, day, 1, 0);
+    browser.awaitText(day + " .said", "Moved.");
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Bench press", "Squat");
+
+    WebElement work = browser.all(day + " .slot[data-slot] .work[name=work]").get(0);
+    work.sendKeys(" re");
+    browser.awaitText(day + " .next", "rest 2:00");
+    work.sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
+    assertThat(work.getAttribute("value")).isEqualTo("3x5 60% rest 2:00");
+    browser.awaitText(day + " .words", "3 sets of 5 at 60 %, 2 min rest.");
+    browser.all(day + " .about summary").get(0).click();
+    assertFine(browser, "board with what is said beside the work");
+    browser.all(day + " .about input[name=cues]").get(0).sendKeys("elbows under the bar", Keys.TAB);
+    browser.awaitText(day + " .slot[data-slot]", "cues: elbows under the bar");
+    browser.all(day + " .slot[data-slot] .work[name=work]").get(1).sendKeys(" re");
+    browser.awaitText(day + " .next", "rest 2:00");
+    assertFine(browser, "board while a line is typed");
+  }
+
+  private static void drag(Browser browser, String day, int from, int to) {
+    browser.driver().executeScript("""
+        const slots = document.querySelectorAll(arguments[0] + " .slot[data-slot]");
+        const data = new DataTransfer();
+        const handle = slots[arguments[1]].querySelector(".handle");
+        const box = slots[arguments[2]].getBoundingClientRect();
+        const fire = (target, type, y) => target.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data, clientX: box.left + 5, clientY: y }));
+        fire(handle, "dragstart", 0);
+        fire(slots[arguments[2]], "dragover", box.top + 3);
+        fire(slots[arguments[2]], "drop", box.top + 3);
+        fire(handle, "dragend", 0);""", day, from, to);
   }
 }

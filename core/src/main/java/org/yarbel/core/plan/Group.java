@@ -62,11 +62,11 @@ public record Group(Kind kind, @Nullable Integer rounds, @Nullable Integer restB
   /** In words: {@code superset, 3 rounds, 30 s between, 2:00 between rounds}. */
   public String words() {
     StringBuilder words = new StringBuilder(kind.word());
-    if (rounds != null) {
-      words.append(", ").append(rounds).append(rounds == 1 ? " round" : " rounds");
+    if (rounds != null && rounds > 1) {
+      words.append(", ").append(rounds).append(" rounds");
     }
     if (restBetween != null) {
-      words.append(", ").append(time(restBetween)).append(" between");
+      words.append(restBetween == 0 ? ", no rest between" : ", " + time(restBetween) + " between");
     }
     if (restRounds != null) {
       words.append(", ").append(time(restRounds)).append(" between rounds");

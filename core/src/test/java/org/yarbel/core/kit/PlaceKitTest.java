@@ -183,4 +183,17 @@ class PlaceKitTest {
         .hasMessage("The bar floats: the bands hold 120 kg at the bottom and the bar has 100 kg. Start above it");
     assertThatThrownBy(() -> LoadCurve.bands(kg("100"), band, 90, 50)).hasMessageContaining("the wrong way round");
   }
+
+  @Test
+  void aLineCanAskForAnotherBarOfThePlace() {
+    PlaceKit kit = new PlaceKit(MassUnit.KG, List.of(new Bar("Bar", kg("20"), List.of(), true, true),
+        new Bar("Squat bar", kg("25"), List.of(), true, true)), kg("0"), List.of(new PlateStock.Pairs(kg("20"), 4)), false, List.of(), List.of(),
+        List.of(), List.of());
+    Catalogue lifts = Catalogue.standard();
+    Lift squat = lifts.ofKey("squat").orElseThrow();
+    assertThat(kit.loaded(squat, lifts, MassUnit.KG, "squat BAR").orElseThrow().search().lightest().total()).isEqualTo(kg("25"));
+    assertThat(kit.loaded(squat, lifts, MassUnit.KG, null).orElseThrow().search().lightest().total()).isEqualTo(kg("20"));
+    assertThat(kit.loaded(squat, lifts, MassUnit.KG, "of another place").orElseThrow().search().lightest().total())
+        .as("a bar this place does not have").isEqualTo(kg("20"));
+  }
 }

@@ -200,4 +200,15 @@ class LiftTest {
     Mass mass = Mass.of("100", MassUnit.KG);
     assertThat(LevelSuggestion.of(lift("front-squat"), Sex.MALE, mass, mass, null, LocalDate.EPOCH)).isEmpty();
   }
+
+  @Test
+  void partOfTheRangeIsFromPinsOrBlocksNotFromTheBottom() {
+    Catalogue lifts = Catalogue.standard();
+    for (String key : List.of("block-pull", "pin-pull-above-knee", "half-squat-from-pins", "lock-out-press")) {
+      assertThat(lifts.ofKey(key).orElseThrow().variation().partial()).as(key).isTrue();
+    }
+    for (String key : List.of("squat", "pin-squat", "paused-bench", "deadlift")) {
+      assertThat(lifts.ofKey(key).orElseThrow().variation().partial()).as(key).isFalse();
+    }
+  }
 }

@@ -221,4 +221,15 @@ class MaxTrackerTest {
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessage("The day asked for, 2026-03-02, is before the last set, 2026-03-09");
   }
+
+  @Test
+  void whatOnlyTrainedTheLiftKeepsItFromALayoffAndTeachesNothing() {
+    Observation rated = Observation.of(DAY, kg("180"), 1, Rpe.of(9));
+    Observation cluster = Observation.of(DAY.plusDays(20), kg("175"), 6, null).asPractice();
+    MaxTracker tracker = new MaxTracker(Level.ADVANCED, null);
+    MaxTracker.Track with = tracker.run(List.of(rated, cluster), MassUnit.KG);
+    assertThat(with.points()).as("no point for the cluster").hasSize(1);
+    assertThat(with.standing().on(DAY.plusDays(30)).max()).as("trained ten days ago, not thirty")
+        .isGreaterThan(tracker.run(List.of(rated), MassUnit.KG).standing().on(DAY.plusDays(30)).max());
+  }
 }

@@ -72,7 +72,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
 
   static LineView of(LifterContext context, Lift lift, String work, LifterContext.Worked worked) {
     if (worked.line() != null) {
-      return of(worked.line(), context.basisMax(lift));
+      return of(worked.line(), context.drawnAgainst(lift));
     }
     List<Problem> problems = Objects.requireNonNull(worked.wrong()).problems();
     return new LineView(List.of(), "", null, List.of(), marks(work, problems), problems.stream().map(Problem::message).toList(), List.of());
@@ -97,6 +97,10 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   /** The same with what could come next at the caret. */
   LineView typing(String work, int caret) {
     int at = Math.min(Math.max(caret, 0), work.length());
+    boolean inFigure = at > 0 && !Character.isLetter(work.charAt(at - 1)) && !Character.isWhitespace(work.charAt(at - 1)) && work.charAt(at - 1) != ';';
+    if (inFigure) {
+      return this;
+    }
     Completion completion = Completion.after(work.substring(0, at));
     List<Next> proposals = completion.proposals().stream().limit(MOST_PROPOSALS)
         .map(p -> new Next(work.substring(0, completion.from()) + p.text() + work.substring(at), p.text().strip(), p.meaning())).toList();

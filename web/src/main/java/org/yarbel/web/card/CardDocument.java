@@ -57,9 +57,13 @@ public record CardDocument(
     List<CardSlot> slots,
     List<List<@Nullable Double>> chart,
     @Nullable List<SetOrder.Turn> order) {
-  /** What of lift and lifter decides what a line may ask and what is to be minded. */
-  public record Facts(Movement movement, boolean partial, @Nullable Level level) {
-    static final Facts UNKNOWN = new Facts(Movement.OTHER, false, null);
+  /**
+   * What of lift and lifter decides what a line may ask and what is to be minded.
+   *
+   * @param wholeMax of a partial: the max of the whole lift, which its loads are drawn against; else null
+   */
+  public record Facts(Movement movement, boolean partial, @Nullable Level level, @Nullable Mass wholeMax) {
+    static final Facts UNKNOWN = new Facts(Movement.OTHER, false, null, null);
   }
 
   /** What is said beside the work; null where nothing is. */
@@ -132,9 +136,15 @@ public record CardDocument(
   /**
    * A line as it was issued.
    *
-   * @param basisMax the number its percentages were of; null without one
+   * @param basisMax what its loads are drawn against; null without one
    */
   public record Line(ResolvedLine resolved, @Nullable Mass basisMax) {}
+
+  /** What the loads of a line are drawn against: the max its percentages are of, of a partial that of the whole lift. */
+  @Nullable Mass scale(CardSlot slot) {
+    return slot.facts() != null && slot.facts().wholeMax() != null ? slot.facts().wholeMax()
+        : numbers.getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
+  }
 
   /** The lines that could be worked out, by slot. */
   Map<Long, Line> lines() {
@@ -142,7 +152,7 @@ public record CardDocument(
     for (CardSlot slot : slots) {
       if (slot.problem() == null) {
         lines.put(slot.slotId(), new Line(new ResolvedLine(slot.work(), slot.ramp(), slot.sets(), null, slot.cautions()),
-            numbers.getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis())));
+            scale(slot)));
       }
     }
     return lines;
@@ -196,7 +206,8 @@ public record CardDocument(
     double stretch = request.chart().stretch();
     return new CardSlot(slot.id(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
         line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
-        stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level()),
+        stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level(),
+            request.partial() ? context.drawnAgainst(lift) : null),
         Notes.of(slot.details()), inGroup);
   }
 
@@ -205,7 +216,9 @@ public record CardDocument(
     context.known().forEach((key, known) -> numbers.put(key, known.numbers()));
     for (Slot slot : plan) {
       try {
-        numbers.putAll(context.numbersFor(context.lift(slot.lift()), WorkLine.parse(slot.work())));
+        // a number worked out by a ratio for one line is not lost to the next, which does without it
+        context.numbersFor(context.lift(slot.lift()), WorkLine.parse(slot.work())).forEach((lift, own) ->
+            numbers.merge(lift, own, (before, now) -> now.estimated() == null ? before : now));
       } catch (NotationException wrong) {
         // its line says so
       }

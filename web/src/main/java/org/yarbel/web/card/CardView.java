@@ -6,12 +6,14 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -61,6 +63,8 @@ record CardView(
   private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   /** A phone's width less its margins. */
   private static final double SKYLINE_WIDTH = 358;
+  /** Work of many singles, of help and of warming up: nobody asks how hard one set was. */
+  private static final Set<Role> UNRATED = EnumSet.of(Role.CLUSTER, Role.DENSITY, Role.NEGATIVE, Role.SERIES, Role.WARM);
   /** More boxes for a set each do not fit beside its load. */
   private static final int MOST_BOXES = 10;
 
@@ -78,7 +82,7 @@ record CardView(
   record Minded(String text, @Nullable String reason, boolean hurts) {}
 
   /** One warm-up; one that is not below what was lifted first is not needed. */
-  record StepView(String load, int reps, PlatePicture plates, boolean needless) {}
+  record StepView(String load, int reps, PlatePicture plates, String side, boolean needless) {}
 
   /**
    * One set in its turn.
@@ -105,7 +109,7 @@ record CardView(
   record SetView(String panel, long slotId, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
-      boolean countsReps, boolean asksSeconds, boolean asksMetres) {}
+      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean rated) {}
 
   /**
    * What a clock counts; 0 for what it does not.
@@ -155,8 +159,7 @@ record CardView(
       slots.add(slot(document, slot, line, rows, refusedPanel, refused));
       tables.put(Long.toString(slot.slotId()), slot.tables().stream().map(t -> table(t, document.unit())).toList());
       if (line != null) {
-        Mass max = document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
-        lines.add(new Skyline.Line(line, max, Long.toString(slot.slotId())));
+        lines.add(new Skyline.Line(line, document.scale(slot), Long.toString(slot.slotId())));
       }
     }
     List<PanelView> panels = panels(document, slots);
@@ -195,7 +198,7 @@ record CardView(
       String skip = !slot.optional() ? null : turns.subList(i, turns.size()).stream().filter(later -> later.line() != turn.line())
           .map(CardView::panel).findFirst().orElse(null);
       panels.add(new PanelView(slot, Objects.requireNonNull(sets.get(key)),
-          turn.round() == 0 ? null : "round " + turn.round() + " of " + rounds.get(turn.line()), turn.rest() == null ? 0 : turn.rest(),
+          turn.round() == 0 || rounds.get(turn.line()) == 1 ? null : "round " + turn.round() + " of " + rounds.get(turn.line()), turn.rest() == null ? 0 : turn.rest(),
           turn.usual(), next == null ? null : next(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(), skip));
     }
     return panels;
@@ -216,7 +219,7 @@ record CardView(
     for (SetView set : slot.sets()) {
       boolean same = last != null && last.part() == set.part() && last.load().equals(set.load()) && last.asked().equals(set.asked());
       int count = same ? sets.get(sets.size() - 1).count() + 1 : 1;
-      PaperSet written = new PaperSet(count, set.load(), set.asked(), IntStream.rangeClosed(1, Math.min(count, MOST_BOXES)).boxed().toList());
+      PaperSet written = new PaperSet(count, set.load(), set.asked().replace("as many as possible", "open"), IntStream.rangeClosed(1, Math.min(count, MOST_BOXES)).boxed().toList());
       if (same) {
         sets.set(sets.size() - 1, written);
       } else {
@@ -300,7 +303,7 @@ record CardView(
 
   private static StepView step(RampStep step, MassUnit unit, @Nullable Mass lifted) {
     return new StepView(step.load().shownIn(unit).number(), step.reps(), PlatePicture.of(step.perSide(), unit),
-        lifted != null && step.load().compareTo(lifted) >= 0);
+        step.perSide().isEmpty() ? "bare bar" : Loading.sideText(step.perSide(), unit), lifted != null && step.load().compareTo(lifted) >= 0);
   }
 
   private static SetView set(CardDocument document, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set,
@@ -312,7 +315,7 @@ record CardView(
         share(set, slot), set.perSide() == null ? null : PlatePicture.of(set.perSide(), document.unit()), notes(set, slot, document.unit()),
         set.logged(), row != null && row.reps() == 0, row == null ? null : row.words(),
         row == null ? -1 : row.version(), dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, document.unit()), first,
-        clock(slot, line, set), !timed, timed, set.role() == Role.CARRY);
+        clock(slot, line, set), !timed, timed, set.role() == Role.CARRY, !UNRATED.contains(set.role()));
   }
 
   private static boolean dependent(CardDocument.CardSlot slot, ResolvedSet set) {

@@ -30,6 +30,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.sim.SimulatedLifter;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.Group;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
 import org.yarbel.web.account.Accounts;
@@ -49,6 +50,7 @@ import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Tracking;
+import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
@@ -187,9 +189,20 @@ class DemoClub {
     private void session(Lifter lifter, LocalDate day, List<DemoProgram.Line> lines) {
       TrainingSession session = sessions.saveAndFlush(new TrainingSession(lifter.id(), day));
       List<Slot> plan = new ArrayList<>();
+      Groups groups = new Groups(List.of());
+      Group above = null;
       for (DemoProgram.Line line : lines) {
-        plan.add(slots.save(new Slot(session.id(), plan.size() + 1, line.kind(), line.lift(), line.work())));
+        Group group = line.group();
+        if (group != null && !group.equals(above)) {
+          groups = groups.with(new Groups.Numbered(groups.free(), group, null));
+        }
+        Slot slot = new Slot(session.id(), plan.size() + 1, line.kind(), line.lift(), line.work());
+        slot.write(line.kind(), line.lift(), line.work(), line.details());
+        slot.place(slot.position(), group == null ? null : Integer.valueOf(groups.free() - 1));
+        plan.add(slots.save(slot));
+        above = group;
       }
+      session.arrange(groups);
       slots.flush();
       if (day.isBefore(today)) {
         LifterContext context = context(lifter, day);
@@ -232,7 +245,10 @@ class DemoClub {
       int reps = asked.repsTo() != null && random.nextBoolean() ? asked.repsTo() : asked.reps() == null ? 8 : asked.reps();
       SimulatedLifter body = bodies.get(parent(lift));
       boolean open = asked.role() == Role.OPEN || asked.role() == Role.PLUS;
-      if (body == null || !lift.onBar()) {
+      if (asked.role() == Role.HOLD || asked.role() == Role.CARRY) {
+        return new SimulatedLifter.Outcome(1, null);
+      }
+      if (body == null || !lift.onBar() || !asked.tellsOfMax()) {
         return new SimulatedLifter.Outcome(reps, null);
       }
       Mass felt = lift.powerlift() ? load : load.scaled(1 / 0.9);

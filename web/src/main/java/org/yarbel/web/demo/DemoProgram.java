@@ -3,10 +3,13 @@ package org.yarbel.web.demo;
 import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
+import org.yarbel.core.plan.Group;
+import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.SlotKind;
 
 /**
@@ -27,8 +30,24 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
   record Numbers(String lift, Level level, Basis basis, String tested, int testedWeeksAgo, String goal, int goalInWeeks,
       String truth, double gainPerWeek) {}
 
-  /** One line of a day. */
-  record Line(SlotKind kind, String lift, String work) {}
+  /**
+   * One line of a day.
+   *
+   * @param group lines one after another with the same are done by turns; null for none
+   */
+  record Line(SlotKind kind, String lift, String work, @Nullable Group group, Details details) {
+    Line(SlotKind kind, String lift, String work) {
+      this(kind, lift, work, null, Details.NONE);
+    }
+
+    Line in(Group by) {
+      return new Line(kind, lift, work, by, details);
+    }
+
+    Line with(Details said) {
+      return new Line(kind, lift, work, group, said);
+    }
+  }
 
   /** What is planned on a day of a week; week 0 is this one, earlier ones are negative. */
   interface Plan {
@@ -36,7 +55,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
   }
 
   static List<DemoProgram> all() {
-    return List.of(maren(), odile(), ansel(), corwin());
+    return List.of(maren(), odile(), ansel(), corwin(), isolde(), brannoc());
   }
 
   private static Line main(String lift, String work) {
@@ -49,6 +68,71 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
 
   private static Line assist(String lift, String work) {
     return new Line(SlotKind.ASSISTANCE, lift, work);
+  }
+
+  private static Line prepare(String lift, String work) {
+    return new Line(SlotKind.PREPARE, lift, work);
+  }
+
+  private static Details why(String reason, String cues) {
+    return new Details(false, null, null, null, null, reason, cues, null, null);
+  }
+
+  private static Details leftOut() {
+    return new Details(true, null, null, null, null, null, null, null, null);
+  }
+
+  /** Rotating max-effort and speed days, the variation changing every other week. */
+  private static DemoProgram isolde() {
+    Plan plan = (day, week) -> {
+      boolean odd = Math.floorMod(week, 4) < 2;
+      int share = 50 + 5 * Math.floorMod(week, 3);
+      return switch (day) {
+        case MONDAY -> List.of(
+            main(odd ? "box-squat" : "safety-bar-squat", "max 1; 1xAMRAP 80% top; 4x3 80% top")
+                .with(why("a new variation every other week", "brace before you unrack, chest first out of the hole")),
+            second("pin-pull-below-knee", "3x3 88% of deadlift rest 3:00"), assist("back-extension", "3x12"));
+        case WEDNESDAY -> List.of(main("bench", "9x3 " + share + "% rest 45s bands 5>20kg"),
+            second("close-grip-bench", "density 10 78% of bench in 10:00"),
+            assist("row", "3x10").in(SUPERSET), assist("face-pull", "3x15").in(SUPERSET));
+        case FRIDAY -> List.of(main("squat", "10x2 " + share + "% rest 45s tempo 2-1-X-0 chains 20kg"),
+            second("deadlift", "cluster 3x5 85% gap 20s rest 4:00"));
+        case SATURDAY -> List.of(main(odd ? "paused-bench" : "floor-press", "build 3 @9; 3xAMRAP -7.5% each"),
+            assist("plank", "hold 3x45s").with(leftOut()));
+        default -> List.of();
+      };
+    };
+    return new DemoProgram("Isolde Marchbank", "isolde", MassUnit.KG, Sex.FEMALE, 1991, "71.6",
+        "Learns fast, gets bored faster: new variations keep her at it.", 9,
+        List.of(
+            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 12, "", 0, "166", 0.15),
+            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "100", 12, "", 0, "101", 0.12),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "187.5", 12, "", 0, "188", 0.15)),
+        Map.of("row", "50", "face-pull", "5", "back-extension", "25", "plank", "10"), plan);
+  }
+
+  private static final Group SUPERSET = new Group(Group.Kind.SUPERSET, null, 0, 90, null);
+  private static final Group MEDLEY = new Group(Group.Kind.MEDLEY, 1, 0, null, 150);
+
+  /** Strongman: presses, pulls and an event medley at the end of the week. */
+  private static DemoProgram brannoc() {
+    Plan plan = (day, week) -> switch (day) {
+      case MONDAY -> List.of(prepare("suitcase-carry", "carry 2x20m 24kg"), main("log-press", "build 3 @8; 3x5 -15%"),
+          second("front-squat", "5x3 75%"), assist("farmers-hold", "hold 3x30s 90kg"));
+      case WEDNESDAY -> List.of(main("axle-deadlift", "emom 8x2 72%"), second("eighteen-inch-deadlift", "3x3 108% of deadlift"),
+          assist("sandbag-carry", "carry 3x30m 90kg rest 2:00"));
+      case SATURDAY -> List.of(main("yoke-walk", "carry 1x20m " + (200 + 10 * Math.min(week + 4, 6)) + "kg").in(MEDLEY),
+          main("farmers-walk", "carry 1x20m 105kg turns 1").in(MEDLEY), main("stone-load", "series 80/100/115/130kg").in(MEDLEY),
+          second("log-press", "timed 1x60s 85kg"), new Line(SlotKind.CONDITIONING, "sledge-push", "carry 4x30m 100kg rest 90s").with(leftOut()));
+      default -> List.of();
+    };
+    return new DemoProgram("Brannoc Tull", "brannoc", MassUnit.KG, Sex.MALE, 1996, "121.5",
+        "Events on Saturdays in the yard. Stones without tacky until the last three weeks.", 9,
+        List.of(
+            new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "115", 11, "", 0, "116", 0.25),
+            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "220", 11, "", 0, "222", 0.2),
+            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "270", 11, "", 0, "272", 0.2)),
+        Map.of(), plan);
   }
 
   /** Advanced, deadlift on a wave to a goal with a contest in five weeks. */
@@ -86,7 +170,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       String work = step == 3 ? "3x5 60%" : "3x5 @" + (7 + step);
       return switch (day) {
         case MONDAY -> List.of(main("squat", work), second("close-grip-bench", "3x6 65% of bench"), assist("leg-curl", "3x10-12"));
-        case WEDNESDAY -> List.of(main("bench", work), assist("row", "4x8"), assist("plank", "3x1"));
+        case WEDNESDAY -> List.of(main("bench", work), assist("row", "4x8").in(SUPERSET), assist("plank", "hold 4x40s").in(SUPERSET));
         case FRIDAY -> List.of(main("deadlift", work), second("front-squat", "3x3 70% of squat"), assist("chin-up", "4x5-8"));
         case SUNDAY -> List.of(main("bench", "5x3 70% rest 90s"), second("paused-squat", "3x3 68% of squat"));
         default -> List.of();

@@ -44,6 +44,7 @@ public class Lifter extends ClubRow {
   private String gear = "";
   private boolean rampEven;
   @Column(name = "ramp_jump_ng") private @Nullable Long rampJumpNg;
+  private @Nullable Integer rampMost;
   private boolean bothUnits;
   @Version private int version;
 
@@ -158,10 +159,8 @@ public class Lifter extends ClubRow {
 
   /** How they like to warm up. */
   public RampStyle ramp() {
-    if (!rampEven) {
-      return RampStyle.SHRINKING;
-    }
-    return rampJumpNg == null ? RampStyle.even(unit) : new RampStyle(Mass.ofNanograms(rampJumpNg, unit));
+    Mass jump = rampJumpNg == null ? RampStyle.even(unit).jump() : Mass.ofNanograms(rampJumpNg, unit);
+    return new RampStyle(rampEven ? jump : null, rampMost);
   }
 
   public int version() {
@@ -196,6 +195,7 @@ public class Lifter extends ClubRow {
     this.gear = normal.stream().map(Enum::name).collect(Collectors.joining(","));
     this.rampEven = ramp.jump() != null;
     this.rampJumpNg = ramp.jump() == null ? null : Long.valueOf(ramp.jump().nanograms());
+    this.rampMost = ramp.most();
     this.bothUnits = showBothUnits;
   }
 }

@@ -90,14 +90,15 @@ final class LifterForm {
   }
 
   private RampStyle ramp() {
+    Integer most = typed.whole("rampMost", "The steps of a warm-up", RampStyle.LEAST_LIMIT, RampStyle.MOST_LIMIT);
     if (!typed.text("ramp").equals("even")) {
-      return RampStyle.SHRINKING;
+      return new RampStyle(null, most);
     }
     Mass jump = typed.mass("jump", shownUnit());
     if (jump != null && jump.compareTo(Mass.of("5", MassUnit.KG)) < 0) {
       typed.wrong("jump", "The jump must be at least 5 kg but was " + jump.text() + ".");
     }
-    return jump == null ? RampStyle.even(unit()) : new RampStyle(jump);
+    return new RampStyle(jump == null ? RampStyle.even(unit()).jump() : jump, most);
   }
 
   /** The further places that were ticked. */

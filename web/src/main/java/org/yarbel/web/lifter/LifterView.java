@@ -107,6 +107,8 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     Mass jump = lifter.ramp().jump();
     fields.put("ramp", jump == null ? "" : "even");
     fields.put("jump", number(jump, unit));
+    Integer most = lifter.ramp().most();
+    fields.put("rampMost", most == null ? "" : most.toString());
     fields.put("note", lifter.note());
     for (LiftNumbers numbers : known.numbers()) {
       String key = numbers.lift();

@@ -132,6 +132,15 @@ public record LifterContext(
     return numbers(lift).of(basis(lift));
   }
 
+  /** What the loads of a lift are drawn against: its own max, of a partial that of the whole lift. */
+  public @Nullable Mass drawnAgainst(Lift lift) {
+    Lift whole = lift;
+    for (Optional<Lift> parent = lifts.parent(lift); whole.variation().partial() && parent.isPresent(); parent = lifts.parent(whole)) {
+      whole = parent.get();
+    }
+    return basisMax(whole);
+  }
+
   /** The numbers of every lift that a line of a lift asks for, by key. */
   public Map<String, MaxNumbers> numbersFor(Lift lift, ParsedLine line) {
     Map<String, MaxNumbers> numbers = new HashMap<>();

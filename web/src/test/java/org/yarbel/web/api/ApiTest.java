@@ -126,4 +126,48 @@ class ApiTest {
     assertThat(json.get("cautions").get(0).get("code").stringValue()).isEqualTo("beyond-stock");
     assertThat(json.get("ramp").size()).isZero();
   }
+
+  @Test
+  void answersEveryFieldOfTheFurtherSchemes() {
+    JsonNode bands = set("3x3 80% bands 10>40kg at bottom", 0);
+    assertThat(bands.get("exact").intValue()).isEqualTo(156);
+    assertThat(bands.get("load").intValue()).as("156 less the 10 at the bottom").isEqualTo(145);
+    assertThat(bands.get("bottom").intValue()).isEqualTo(155);
+    assertThat(bands.get("top").intValue()).isEqualTo(185);
+    assertThat(bands.get("percent").intValue()).isEqualTo(80);
+    JsonNode carry = set("carry 2x60ft 140kg in 45s turns 1", 1);
+    assertThat(carry.get("role").stringValue()).isEqualTo("carry");
+    assertThat(carry.get("reps").isNull()).isTrue();
+    assertThat(carry.get("metres").doubleValue()).as("18.288, to the centimetre").isEqualTo(18.29);
+    assertThat(carry.get("turns").intValue()).isEqualTo(1);
+    assertThat(carry.get("limitSeconds").intValue()).isEqualTo(45);
+    assertThat(set("hold 1x30s 60kg", 0).get("seconds").intValue()).isEqualTo(30);
+    assertThat(set("cluster 3x6 93% gap 20s", 2).get("gapSeconds").intValue()).isEqualTo(20);
+    assertThat(set("emom 2x2 70%", 0).get("everySeconds").intValue()).isEqualTo(60);
+    assertThat(set("5x5 70% until @9", 4).get("stop").stringValue()).isEqualTo("@9");
+    assertThat(set("5x5 75%", 0).propertyNames()).as("what does not apply is left out")
+        .doesNotContain("bottom", "top", "seconds", "metres", "turns", "gapSeconds", "limitSeconds", "everySeconds", "stop", "repsTo", "exactFrom");
+  }
+
+  private JsonNode set(String work, int index) {
+    return body(resolve("{'unit':'kg','work':'" + work + "','maxes':{'estimated':195}}")).get("sets").get(index);
+  }
+
+  @Test
+  void aRatingUnderSixIsAnsweredAndTellsNothingOfTheDay() {
+    JsonNode json = body(resolve("{'unit':'kg','work':'1x1 @8; 1x4 -15%','maxes':{'estimated':195},'logged':[{'load':170,'reps':1,'rpe':5.5}]}"));
+    assertThat(json.get("sets").get(0).get("rpe").doubleValue()).isEqualTo(5.5);
+    assertThat(json.get("today").isNull()).isTrue();
+    assertThat(json.get("sets").get(1).get("load").intValue()).as("85 % of 170").isEqualTo(145);
+    assertThat(resolve("{'unit':'kg','work':'1x1 @8','maxes':{'estimated':195},'logged':[{'load':170,'reps':1,'rpe':5.3}]}").statusCode()).isEqualTo(422);
+  }
+
+  @Test
+  void cautionsCarryTheirReasonAndTheLevelCounts() {
+    JsonNode json = body(resolve("{'unit':'kg','work':'negative 1x6 120%','maxes':{'estimated':195},'level':'beginner'}"));
+    assertThat(json.get("cautions").valueStream().map(c -> c.get("code").stringValue())).containsExactly("negative", "level", "spotters-carry");
+    assertThat(json.get("cautions").valueStream()).allMatch(c -> !c.get("reason").stringValue().isBlank());
+    assertThat(body(resolve("{'unit':'kg','work':'3x3 125%','maxes':{'estimated':195},'partial':true}")).get("sets").get(0).get("load").doubleValue())
+        .as("243.75, the lower of two equally near").isEqualTo(242.5);
+  }
 }

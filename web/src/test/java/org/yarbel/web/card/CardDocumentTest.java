@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.core.card.BackOffTable;
+import org.yarbel.core.card.RampStep;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -57,7 +58,10 @@ class CardDocumentTest {
     Mass top = document.slots().get(0).sets().get(0).load();
     BackOffTable table = document.slots().get(0).tables().get(0);
     assertThat(table.part()).isEqualTo(2);
-    assertThat(table.rows().get(0).reference().ratioTo(top)).isBetween(0.8, 0.82);
+    List<Double> shares = table.rows().stream().map(row -> row.reference().ratioTo(top)).filter(share -> share >= 0.8).toList();
+    assertThat(shares.get(0)).isBetween(0.8, 0.82);
+    assertThat(table.rows()).as("and for each warm-up that may be declared the top set").extracting(BackOffTable.Row::reference)
+        .containsAll(document.slots().get(0).ramp().stream().map(RampStep::load).toList());
     assertThat(table.rows().get(table.rows().size() - 1).reference().ratioTo(top)).isBetween(1.18, 1.2);
   }
 

@@ -60,7 +60,12 @@ class CardViewTest {
     String first = view.slots().get(0).sets().get(0).panel();
     String last = view.slots().get(0).sets().get(2).panel();
     assertThat(view.current()).isEqualTo(first);
-    assertThat(view.slots().get(0).sets().get(0).notes()).containsExactly("rest 4:00 after", "tempo 2-1-X-0");
+    assertThat(view.slots().get(0).sets().get(0).notes()).containsExactly("tempo 2-1-X-0");
+    assertThat(view.panels().get(0)).satisfies(panel -> {
+      assertThat(panel.rest()).isEqualTo(240);
+      assertThat(panel.usual()).as("written").isFalse();
+      assertThat(panel.next()).endsWith(", back-off 1 of 2: " + view.panels().get(1).set().load() + " × 4");
+    });
     assertThat(view(app, session, last).current()).isEqualTo(last);
     assertThat(view(app, session, "99-9-9").current()).as("no such set").isEqualTo(first);
     assertThat(view.tables().values()).singleElement().satisfies(tables -> {

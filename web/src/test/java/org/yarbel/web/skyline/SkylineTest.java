@@ -84,7 +84,7 @@ class SkylineTest {
   void saysInWordsWhatItShows() {
     assertThat(Skyline.of(line("1x1 90%; 2x5 -20%"), MAX, 236, 44).text())
         .startsWith("Warm-up 20 × 10, ")
-        .endsWith("; top 180 × 1, backoff 145 × 5, backoff 145 × 5");
+        .endsWith("; top 180 × 1, back-off 145 × 5, back-off 145 × 5");
   }
 
   @Test
@@ -111,5 +111,40 @@ class SkylineTest {
     assertThat(line.points()).isEqualTo("2.0,21.0 41.0,3.0 80.0,12.0");
     assertThat(line.lastX()).isEqualTo(80);
     assertThat(Sparkline.of(List.of(100.0, 100.0), 84, 24).points()).as("no change is a level line").isEqualTo("2.0,21.0 80.0,21.0");
+  }
+
+  @Test
+  void partialsRiseAboveTheLineOfTheMaxAndTheRulesMakeRoom() {
+    Skyline sky = Skyline.of(line("1x3 130% reverse 60kg; 1x1 100%"), MAX, 300, 135);
+    double full = sky.rules().get(3).y();
+    assertThat(work(sky).get(0).y()).as("130 % stands over the rule of 100").isLessThan(full);
+    assertThat(work(sky).get(1).y()).isCloseTo(full, within(0.1));
+    assertThat(sky.bars()).allSatisfy(bar -> assertThat(bar.y()).isGreaterThanOrEqualTo(0));
+    assertThat(work(Skyline.of(line("negative 1x3 150%"), MAX, 300, 135)).get(0).y()).as("as high as there is room").isEqualTo(0);
+  }
+
+  @Test
+  void holdsAndCarriesLieInALaneAsLongAsTheyTakeOrGo() {
+    Skyline sky = Skyline.of(line("hold 1x30s 60kg; hold 1x60s 60kg; carry 1x20m 100kg; 1x5 80%"), MAX, 300, 60);
+    assertThat(sky.lane()).isNotNull();
+    List<Skyline.Bar> bars = work(sky);
+    assertThat(bars).extracting(Skyline.Bar::role).containsExactly("hold", "hold", "carry", "straight");
+    assertThat(bars.subList(0, 3)).allSatisfy(bar -> {
+      assertThat(bar.y()).as("below the others").isGreaterThanOrEqualTo(sky.lane());
+      assertThat(bar.y() + bar.height()).isCloseTo(60, within(0.1));
+    });
+    assertThat(bars.get(1).width()).as("twice the time").isGreaterThan(1.4 * bars.get(0).width());
+    assertThat(bars.get(3).y() + bars.get(3).height()).isCloseTo(47, within(0.1));
+    assertThat(Skyline.of(line("5x5 75%"), MAX, 300, 60).lane()).isNull();
+  }
+
+  @Test
+  void tellsEveryRoleApartAndSaysItInWords() {
+    Skyline sky = Skyline.of(line("build 3 @8; max 1; cluster 1x4 85% gap 20s; density 5 80% in 5:00; emom 2x2 70%; negative 1x3 110%; timed 1x30s 60kg; series 100/120kg"),
+        MAX, 300, 60);
+    assertThat(work(sky)).extracting(Skyline.Bar::role).containsExactly("build", "build", "build", "build", "max", "cluster", "density", "emom", "emom",
+        "negative", "timed", "series", "series");
+    assertThat(sky.text()).contains("best of the day 200 × 1").contains("on time 60, 30 s").contains("on the minute 140 × 2").contains("lowered 220 × 3");
+    assertThat(Skyline.of(line("carry 1x20.5m 100kg"), MAX, 300, 60).text()).contains("carry 100, 20.5 m");
   }
 }

@@ -229,7 +229,7 @@ const loadOf = (panel) => Number((panel.dataset.load || panel.querySelector('inp
 // The heaviest made set of the parts before, as the table expects it; null while none is made.
 function heaviest(panels, part) {
   const made = panels.filter((p) => Number(p.dataset.part) < part && p.dataset.logged === "true" && p.dataset.missed !== "true"
-    && Number(p.dataset.reps ?? 1) > 0).map(loadOf);
+    && p.dataset.warm !== "true" && Number(p.dataset.reps ?? 1) > 0).map(loadOf);
   return made.length === 0 ? null : Math.max(...made);
 }
 

@@ -80,6 +80,36 @@ document.body.addEventListener("focusout", (event) => {
   }
 });
 
+// A line that is saved is drawn anew: what stands open stays open, and what is being typed in it meanwhile is not lost.
+let meanwhile = null;
+document.body.addEventListener("htmx:beforeSwap", (event) => {
+  const row = event.detail.target;
+  const field = document.activeElement;
+  const sent = event.detail.requestConfig?.parameters?.[field.name];
+  meanwhile = row.matches?.("form.slot[id]") ? {
+    row: row.id,
+    open: row.querySelector(".about")?.open,
+    field: row.contains(field) && field.matches("input:not([type=checkbox]):not([type=radio])") ? field.id : "",
+    value: sent === undefined || sent === field.value ? null : field.value,
+    caret: field.selectionStart,
+  } : null;
+});
+document.body.addEventListener("htmx:afterSwap", () => {
+  const row = meanwhile && document.getElementById(meanwhile.row);
+  if (row && meanwhile.open) {
+    row.querySelector(".about").open = true;
+  }
+  const field = row && meanwhile.field && document.getElementById(meanwhile.field);
+  if (field) {
+    field.focus();
+    if (meanwhile.value !== null) {
+      field.value = meanwhile.value;
+    }
+    field.setSelectionRange?.(meanwhile.caret, meanwhile.caret);
+  }
+  meanwhile = null;
+});
+
 // What is chosen by arrow is told to a screen reader.
 function announce(text) {
   let live = document.getElementById("announced");

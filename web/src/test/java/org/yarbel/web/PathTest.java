@@ -203,7 +203,7 @@ class PathTest {
       lift.clear();
       lift.sendKeys(work.split(" ", 2)[0]);
       browser.find(day + " .new .work").sendKeys(work.split(" ", 2)[1], Keys.ENTER);
-      browser.awaitText(day + " .slots", work.startsWith("bench") ? "3 sets of 5 at 60 %" : "3 sets of 5 at 70 %");
+      browser.awaitText(day + " .slot[data-slot] .words", work.startsWith("bench") ? "3 sets of 5 at 60 %" : "3 sets of 5 at 70 %");
     }
     assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Squat", "Bench press");
     browser.all(day + " .handle").get(1).sendKeys(Keys.ARROW_UP);

@@ -1,6 +1,7 @@
 package org.yarbel.web;
 
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
@@ -32,8 +33,11 @@ class Screenshots {
     picture(browser, "workbench");
     browser.open("/workbench/plates?loads=60+100+140+167.5+182.5+155&unit=kg");
     picture(browser, "workbench-plates");
-    browser.open("/lifters/" + maren + "/week");
+    browser.open("/lifters/" + app.lifter("Isolde") + "/week");
     picture(browser, "week-board");
+    browser.open("/lifters/" + app.lifter("Brannoc") + "/week");
+    browser.driver().executeScript("document.querySelector('.group-head').scrollIntoView({ block: 'center' })");
+    picture(browser, "week-board-medley");
     browser.open("/lifters/" + maren + "/ledger?lift=deadlift");
     picture(browser, "ledger");
     long session = app.session("Maren", TestApp.TODAY);
@@ -43,6 +47,15 @@ class Screenshots {
     picture(browser, "card");
     browser.desk().open("/sessions/" + session + "/card");
     picture(browser, "card-desk");
+    browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
+    picture(browser, "card-paper");
+    browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));
+    long singles = app.session("Isolde", TestApp.TODAY.plusDays(2));
+    browser.signIn("isolde").phone().open("/sessions/" + singles + "/card");
+    browser.driver().executeScript("document.querySelectorAll('.overview a[data-panel]')[9].click()");
+    browser.click(".panel:not([hidden]) .ramp summary");
+    browser.click(".panel:not([hidden]) .clock .btn-go");
+    picture(browser, "card-clock");
   }
 
   private static void takeOn(Browser browser) {

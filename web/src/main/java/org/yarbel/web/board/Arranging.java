@@ -250,6 +250,10 @@ class Arranging {
         session.arrange(session.groups().without(group.number()));
       }
     }
+    // a line put back by an undo may name a group that ended meanwhile
+    Groups stand = session.groups();
+    all.stream().filter(line -> line.groupNo() != null && stand.numbered(line.groupNo()).isEmpty() && line.linkOf() == null)
+        .forEach(line -> line.place(line.position(), null));
     sessions.save(session);
     slots.flush();
   }

@@ -109,7 +109,7 @@ record CardView(
   record SetView(String panel, long slotId, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
-      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean rated) {}
+      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean rated, boolean warm) {}
 
   /**
    * What a clock counts; 0 for what it does not.
@@ -315,7 +315,7 @@ record CardView(
         share(set, slot), set.perSide() == null ? null : PlatePicture.of(set.perSide(), document.unit()), notes(set, slot, document.unit()),
         set.logged(), row != null && row.reps() == 0, row == null ? null : row.words(),
         row == null ? -1 : row.version(), dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, document.unit()), first,
-        clock(slot, line, set), !timed, timed, set.role() == Role.CARRY, !UNRATED.contains(set.role()));
+        clock(slot, line, set), !timed, timed, set.role() == Role.CARRY, !UNRATED.contains(set.role()), set.role() == Role.WARM);
   }
 
   private static boolean dependent(CardDocument.CardSlot slot, ResolvedSet set) {

@@ -135,6 +135,7 @@ class LifterTest {
     "squat.tested | 441 | Is it kg or lb? 441 kg was typed, 200 kg is known. Send it again if it is right.",
     "squat.training | 96 | The training max in % of the estimated max must be a whole number from 50 to 95 but was 96.",
     "jump | 2 | The jump must be at least 5 kg but was 2 kg.",
+    "rampMost | 9 | The steps of a warm-up must be a whole number from 2 to 8 but was 9.",
   })
   void refusesAChangeThatCannotBeAndKeepsIt(String field, String typed, String message) {
     TestApp app = TestApp.running();

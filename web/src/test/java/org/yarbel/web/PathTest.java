@@ -30,11 +30,11 @@ class PathTest {
   void everyScreenIsCleanOnADeskAndOnAPhone(TestApp app, Browser browser) {
     long corwin = app.lifter("Corwin");
     long past = app.session("Corwin", TestApp.TODAY.minusDays(2));
-    long isolde = app.lifter("Isolde");
+    long tamsin = app.lifter("Tamsin");
     long medley = app.session("Brannoc", TestApp.TODAY.plusDays(5));
-    long speed = app.session("Isolde", TestApp.TODAY.plusDays(2));
+    long speed = app.session("Tamsin", TestApp.TODAY.plusDays(2));
     List<String> coachPaths = List.of("/", "/?find=zzz", "/lifters/new", "/lifters/" + corwin, "/lifters/" + corwin + "/week",
-        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/lifters/" + isolde + "/week", "/sessions/" + medley + "/card", "/sessions/" + speed + "/card", "/account", "/nowhere", "/kit", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
+        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/lifters/" + tamsin + "/week", "/sessions/" + medley + "/card", "/sessions/" + speed + "/card", "/account", "/nowhere", "/kit", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
         "/workbench/chart", "/workbench/plates?loads=60+100+182.5", "/workbench/ramp?top=240", "/workbench/bands?kind=chains&bar=140&chainMass=9",
         "/workbench/points?bodyMass=93&total=800", "/workbench/units?amount=100");
     browser.signIn("coach");
@@ -193,7 +193,7 @@ class PathTest {
   @Test
   void theBoardIsArrangedByHandleAndCompletedByArrowKeys(TestApp app, Browser browser) {
     browser.desk().signIn("coach");
-    browser.open("/lifters/" + app.lifter("Isolde") + "/week?of=2027-08-02");
+    browser.open("/lifters/" + app.lifter("Tamsin") + "/week?of=2027-08-02");
     String day = "#day-2027-08-02";
     for (String work : List.of("squat 3x5 70%", "bench 3x5 60%")) {
       if (browser.all(day + " .new .work:not([hidden])").stream().noneMatch(WebElement::isDisplayed)) {

@@ -33,7 +33,7 @@ class Screenshots {
     picture(browser, "workbench");
     browser.open("/workbench/plates?loads=60+100+140+167.5+182.5+155&unit=kg");
     picture(browser, "workbench-plates");
-    browser.open("/lifters/" + app.lifter("Isolde") + "/week");
+    browser.open("/lifters/" + app.lifter("Tamsin") + "/week");
     picture(browser, "week-board");
     browser.open("/lifters/" + app.lifter("Brannoc") + "/week");
     browser.driver().executeScript("document.querySelector('.group-head').scrollIntoView({ block: 'center' })");
@@ -50,8 +50,8 @@ class Screenshots {
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
     picture(browser, "card-paper");
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));
-    long singles = app.session("Isolde", TestApp.TODAY.plusDays(2));
-    browser.signIn("isolde").phone().open("/sessions/" + singles + "/card");
+    long singles = app.session("Tamsin", TestApp.TODAY.plusDays(2));
+    browser.signIn("tamsin").phone().open("/sessions/" + singles + "/card");
     browser.driver().executeScript("document.querySelectorAll('.overview a[data-panel]')[9].click()");
     browser.click(".panel:not([hidden]) .ramp summary");
     browser.click(".panel:not([hidden]) .clock .btn-go");

@@ -46,7 +46,7 @@ class TakeOnPathTest {
     browser.find("#day-2026-03-03 .new .work").sendKeys("3x5 70%");
     browser.awaitText("#day-2026-03-03 .new .loads", "117.5 ×3");
     new Actions(browser.driver()).click(browser.find("#day-2026-03-03 .new .lift")).sendKeys("paused squat", Keys.TAB).perform();
-    browser.awaitText("#day-2026-03-03 .new .caution", "worked out as 92 % (± 5) of the squat");
+    browser.awaitText("#day-2026-03-03 .new .minded", "worked out as 92 % (± 5) of the squat");
     assertFine(browser, "board of a new lifter");
   }
 

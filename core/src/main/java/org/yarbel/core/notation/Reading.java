@@ -28,6 +28,12 @@ public final class Reading {
     return sentences;
   }
 
+  /** The whole line read out, a sentence a part: 'A single at RPE 8. 4 sets of 4 at 15 % under the single.' */
+  public static String text(WorkLine line) {
+    return of(line).stream().map(words -> Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".")
+        .collect(Collectors.joining(" "));
+  }
+
   private static String work(Part part) {
     String words = part.work().accept(WorkWords.INSTANCE);
     if (part.work() instanceof Work.Build && part.rpe() != null) {
@@ -74,7 +80,7 @@ public final class Reading {
   }
 
   /** A time in words: {@code 90 s}, {@code 3 min}, {@code 2:30 min}. */
-  static String time(int seconds) {
+  public static String time(int seconds) {
     return seconds < 120 ? seconds + " s" : seconds % 60 == 0 ? seconds / 60 + " min" : Option.time(seconds) + " min";
   }
 

@@ -1,7 +1,7 @@
 package org.yarbel.core.plan;
 
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.notation.Reading;
 
 /**
  * Lines that are done by turns, such as 'a superset, 3 rounds, 30 s between, 2 min between rounds'. Common practice, no
@@ -59,25 +59,21 @@ public record Group(Kind kind, @Nullable Integer rounds, @Nullable Integer restB
     return new Group(lines > 2 ? Kind.GIANT_SET : Kind.SUPERSET, null, null, null, null);
   }
 
-  /** In words: {@code superset, 3 rounds, 30 s between, 2:00 between rounds}. */
+  /** In words: {@code superset, 3 rounds, 30 s between, 2 min between rounds}. */
   public String words() {
     StringBuilder words = new StringBuilder(kind.word());
     if (rounds != null && rounds > 1) {
       words.append(", ").append(rounds).append(" rounds");
     }
     if (restBetween != null) {
-      words.append(restBetween == 0 ? ", no rest between" : ", " + time(restBetween) + " between");
+      words.append(restBetween == 0 ? ", no rest between" : ", " + Reading.time(restBetween) + " between");
     }
     if (restRounds != null) {
-      words.append(", ").append(time(restRounds)).append(" between rounds");
+      words.append(", ").append(Reading.time(restRounds)).append(" between rounds");
     }
     if (limit != null) {
-      words.append(", ").append(time(limit)).append(" on one clock");
+      words.append(", ").append(Reading.time(limit)).append(" on one clock");
     }
     return words.toString();
-  }
-
-  private static String time(int seconds) {
-    return seconds < 120 ? seconds + " s" : String.format(Locale.ROOT, "%d:%02d", seconds / 60, seconds % 60);
   }
 }

@@ -39,6 +39,11 @@ class ReadingTest {
   }
 
   @Test
+  void readsAWholeLineAsSentences() {
+    assertThat(Reading.text(WorkLine.parse("1x1 @8; 4x4 -15%").line())).isEqualTo("A single at RPE 8. 4 sets of 4 at 15 % under the single.");
+  }
+
+  @Test
   void readsAnyLineOutWithoutLooseEnds() {
     RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(44);
     for (int i = 0; i < 2_000; i++) {

@@ -84,14 +84,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   private static LineView of(ResolvedLine line, @Nullable Mass basisMax) {
-    return new LineView(loads(line), words(line.notation()), Skyline.of(line, basisMax, WIDTH, HEIGHT),
+    return new LineView(loads(line), Reading.text(WorkLine.parse(line.notation()).line()), Skyline.of(line, basisMax, WIDTH, HEIGHT),
         line.cautions().stream().map(Minded::of).toList(), List.of(), List.of(), List.of());
-  }
-
-  /** A line read out, as one sentence a part. */
-  public static String words(String notation) {
-    return Reading.of(WorkLine.parse(notation).line()).stream()
-        .map(words -> Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".").collect(Collectors.joining(" "));
   }
 
   /** The same with what could come next at the caret. */

@@ -264,15 +264,10 @@ record CardView(
         .map(caution -> new Minded(caution.text(), caution.reason(), caution.hurts())).toList();
     CardDocument.Notes notes = slot.notes();
     CardDocument.InGroup group = slot.group();
-    return new SlotView(slot.slotId(), slot.kind().word(), lift, slot.work(), words(slot), basis(document, slot),
+    return new SlotView(slot.slotId(), slot.kind().word(), lift, slot.work(),
+        slot.problem() != null ? "" : Reading.text(WorkLine.parse(slot.work()).line()), basis(document, slot),
         group == null ? null : group.group().words(), ramp, sets, cautions, notes != null && notes.optional(),
         notes == null ? List.of() : words(notes), slot.problem());
-  }
-
-  // a line that could not be worked out may not be readable at all
-  private static String words(CardDocument.CardSlot slot) {
-    return slot.problem() != null ? "" : Reading.of(WorkLine.parse(slot.work()).line()).stream()
-        .map(words -> Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".").collect(Collectors.joining(" "));
   }
 
   private static List<String> words(CardDocument.Notes notes) {

@@ -34,7 +34,7 @@ record DemoLife(int heightMm, int monthsTraining, WorkLoad workLoad, Diet diet, 
       "corwin", new DemoLife(1780, 260, WorkLoad.PHYSICAL, Diet.HOLDING, EnumSet.complementOf(EnumSet.of(DayOfWeek.MONDAY)),
           EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES, Gear.WRIST_WRAPS), new RampStyle(Mass.of("90", MassUnit.LB)), 0,
           List.of(new Pain("left shoulder", 40, 3, "wide grip, deep dips"), new Pain("no pressing behind the neck", 40, null, ""))),
-      "isolde", new DemoLife(1680, 74, WorkLoad.SEATED, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
+      "tamsin", new DemoLife(1680, 74, WorkLoad.SEATED, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
           EnumSet.of(Gear.BELT, Gear.WRIST_WRAPS, Gear.KNEE_SLEEVES), new RampStyle(null, 5), 0, List.of()),
       "brannoc", new DemoLife(1860, 41, WorkLoad.PHYSICAL, Diet.GAINING, EnumSet.complementOf(EnumSet.of(DayOfWeek.SUNDAY)),
           EnumSet.of(Gear.BELT, Gear.STRAPS, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0.1, List.of()));

@@ -55,7 +55,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
   }
 
   static List<DemoProgram> all() {
-    return List.of(maren(), odile(), ansel(), corwin(), isolde(), brannoc());
+    return List.of(maren(), odile(), ansel(), corwin(), tamsin(), brannoc());
   }
 
   private static Line main(String lift, String work) {
@@ -83,7 +83,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
   }
 
   /** Rotating max-effort and speed days, the variation changing every other week. */
-  private static DemoProgram isolde() {
+  private static DemoProgram tamsin() {
     Plan plan = (day, week) -> {
       boolean odd = Math.floorMod(week, 4) < 2;
       int share = 50 + 5 * Math.floorMod(week, 3);
@@ -102,7 +102,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
         default -> List.of();
       };
     };
-    return new DemoProgram("Isolde Marchbank", "isolde", MassUnit.KG, Sex.FEMALE, 1991, "71.6",
+    return new DemoProgram("Tamsin Rookwood", "tamsin", MassUnit.KG, Sex.FEMALE, 1991, "71.6",
         "Learns fast, gets bored faster: new variations keep her at it.", 9,
         List.of(
             new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 12, "", 0, "166", 0.15),

@@ -178,9 +178,14 @@ public class LoggedSetRow extends ClubRow {
     if (reps == 0) {
       return load().text() + ", no rep made";
     }
+    return measured().isEmpty() ? load().text() + " × " + reps + rated
+        : load().text() + (reps > 1 ? " × " + reps : "") + ", " + measured() + rated;
+  }
+
+  /** How far and how long: {@code 20 m in 38 s}; empty where neither was said. */
+  public String measured() {
     String far = doneCentimetres == null ? "" : BigDecimal.valueOf(doneCentimetres, 2).stripTrailingZeros().toPlainString() + " m";
-    String took = doneSeconds == null ? "" : (far.isEmpty() ? "" : " in ") + doneSeconds + " s";
-    return far.isEmpty() && took.isEmpty() ? load().text() + " × " + reps + rated
-        : load().text() + (reps > 1 ? " × " + reps : "") + ", " + far + took + rated;
+    String took = doneSeconds == null ? "" : doneSeconds + " s";
+    return far + (far.isEmpty() || took.isEmpty() ? "" : " in ") + took;
   }
 }

@@ -55,6 +55,7 @@ class CardKindsTest {
     carried.put("metres", "17,5");
     assertThat(lifter.post("/sessions/" + session + "/sets", carried).statusCode()).isLessThan(400);
     assertThat(lifter.get("/sessions/" + session + "/card").body()).contains("90 kg, 17.5 m in 38 s");
+    assertThat(lifter.get("/lifters/" + app.lifter("Brannoc") + "/ledger?lift=sandbag-carry").body()).contains("90, 17.5 m in 38 s");
     Map<String, String> nonsense = entry(slot(app, session, 2), "0", "1");
     nonsense.put("seconds", "ages");
     String refused = lifter.post("/sessions/" + session + "/sets", nonsense, "HX-Request", "true").body();
@@ -80,8 +81,8 @@ class CardKindsTest {
 
   @Test
   void theClusterClockCountsSinglesWithALeadInAndFillsTheReps(TestApp app, Browser browser) {
-    long session = session(app, "Isolde", 20, 1, "squat cluster 1x2 85% gap 4s", "squat 2x5 60% rest 2:00");
-    browser.signIn("isolde").phone().open("/sessions/" + session + "/card");
+    long session = session(app, "Tamsin", 20, 1, "squat cluster 1x2 85% gap 4s", "squat 2x5 60% rest 2:00");
+    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
     mute(browser);
     press(browser, "Start the round");
     browser.awaitText(OPEN + ".clock-word", "single 1 of 2: lift");
@@ -106,8 +107,8 @@ class CardKindsTest {
 
   @Test
   void theDensityClockTellsTheSecondsLeftForEachSingleAndAMissEndsIt(TestApp app, Browser browser) {
-    long session = session(app, "Isolde", 20, 2, "bench density 10 80% in 10:00");
-    browser.signIn("isolde").phone().open("/sessions/" + session + "/card");
+    long session = session(app, "Tamsin", 20, 2, "bench density 10 80% in 10:00");
+    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
     mute(browser);
     press(browser, "Start");
     press(browser, "Single made");
@@ -125,8 +126,8 @@ class CardKindsTest {
 
   @Test
   void holdsMinutesAndTemposHaveTheirClocksAndEachSignalCanBeMuted(TestApp app, Browser browser) {
-    long session = session(app, "Isolde", 20, 3, "plank hold 1x2s", "squat emom 2x1 60% every 3s", "bench 1x2 60% tempo 1-0-X-0", "squat carry 1x20m 60kg");
-    browser.signIn("isolde").phone().open("/sessions/" + session + "/card");
+    long session = session(app, "Tamsin", 20, 3, "plank hold 1x2s", "squat emom 2x1 60% every 3s", "bench 1x2 60% tempo 1-0-X-0", "squat carry 1x20m 60kg");
+    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
     mute(browser);
     for (String kind : List.of("sound", "vibration", "flash")) {
       assertThat(browser.find("[data-mute=" + kind + "]").getAttribute("aria-pressed")).as(kind).isEqualTo("false");
@@ -157,8 +158,8 @@ class CardKindsTest {
 
   @Test
   void anyWarmUpCanBeDeclaredTheTopSet(TestApp app, Browser browser) {
-    long session = session(app, "Isolde", 20, 4, "squat 1x1 @8; 2x4 -15%");
-    browser.signIn("isolde").phone().open("/sessions/" + session + "/card");
+    long session = session(app, "Tamsin", 20, 4, "squat 1x1 @8; 2x4 -15%");
+    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
     List<WebElement> steps = browser.all(OPEN + ".ramp li b");
     String third = steps.get(2).getText();
     browser.all(OPEN + ".declare").get(2).click();
@@ -209,8 +210,8 @@ class CardKindsTest {
 
   @Test
   void theSkylineMovesByArrowKeys(TestApp app, Browser browser) {
-    long session = session(app, "Isolde", 20, 5, "squat 3x5 70%");
-    browser.signIn("isolde").phone().open("/sessions/" + session + "/card");
+    long session = session(app, "Tamsin", 20, 5, "squat 3x5 70%");
+    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
     browser.driver().executeScript("document.querySelector('.sky a').focus()");
     browser.driver().switchTo().activeElement().sendKeys(org.openqa.selenium.Keys.ARROW_RIGHT, org.openqa.selenium.Keys.ARROW_RIGHT);
     assertThat(browser.text(OPEN + "h2")).isEqualTo("Squat, set 3 of 3");

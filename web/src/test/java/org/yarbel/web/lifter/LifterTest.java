@@ -15,7 +15,7 @@ import org.yarbel.web.support.TestApp;
 @ExtendWith(TestApp.class)
 class LifterTest {
   private static Map<String, String> form(TestApp app, String... more) {
-    Map<String, String> form = new HashMap<>(Map.of("name", "Tamsin Grove", "unit", "KG", "place", place(app)));
+    Map<String, String> form = new HashMap<>(Map.of("name", "Linnet Grove", "unit", "KG", "place", place(app)));
     for (int i = 0; i < more.length; i += 2) {
       form.put(more[i], more[i + 1]);
     }
@@ -278,14 +278,14 @@ class LifterTest {
     Client coach = coach(app);
     long id = taken(app, coach);
     String account = "/lifters/" + id + "/account";
-    assertThat(coach.post(account, Map.of("email", "tamsin", "password", "short")).body())
+    assertThat(coach.post(account, Map.of("email", "linnet", "password", "short")).body())
         .contains("Write an e-mail address").contains("must have 10 to 200 characters but has 5");
     assertThat(coach.post(account, Map.of("email", "Maren@Tarnbrook.example", "password", "tarnbrook-demo")).body())
         .as("taken, whatever the case").contains("This address cannot be used here");
-    assertThat(coach.post(account, Map.of("email", "Tamsin@tarnbrook.example", "password", "tarnbrook-demo")).statusCode()).isEqualTo(302);
-    Client tamsin = Client.of(app, "tamsin");
-    assertThat(tamsin.get("/me").body()).contains("Nothing is planned yet");
-    assertThat(tamsin.get("/lifters/" + id + "/ledger").statusCode()).isEqualTo(200);
+    assertThat(coach.post(account, Map.of("email", "Linnet@tarnbrook.example", "password", "tarnbrook-demo")).statusCode()).isEqualTo(302);
+    Client linnet = Client.of(app, "linnet");
+    assertThat(linnet.get("/me").body()).contains("Nothing is planned yet");
+    assertThat(linnet.get("/lifters/" + id + "/ledger").statusCode()).isEqualTo(200);
     assertThat(coach.post(account, Map.of("email", "again@tarnbrook.example", "password", "tarnbrook-demo")).body())
         .contains("has a sign-in already");
   }

@@ -32,6 +32,8 @@ import tools.jackson.databind.json.JsonMapper;
 class Arranging {
   static final String SUBJECT = "session";
 
+  private static final Outcome FOLLOWS = new Outcome(null, "It follows the line it does again: move or change that one.");
+
   private final TrainingSessionRepository sessions;
   private final SlotRepository slots;
   private final LifterRepository lifters;
@@ -69,6 +71,9 @@ class Arranging {
   @Transactional
   Outcome move(long slotId, int by, SignedIn who) {
     Slot slot = slot(slotId);
+    if (slot.linkOf() != null) {
+      return FOLLOWS;
+    }
     List<Slot> order = own(slot.sessionId());
     int at = order.indexOf(slot);
     int to = Math.min(Math.max(at + by, 0), order.size() - 1);
@@ -79,6 +84,9 @@ class Arranging {
   @Transactional
   Outcome moveBefore(long slotId, long beforeId, SignedIn who) {
     Slot slot = slot(slotId);
+    if (slot.linkOf() != null) {
+      return FOLLOWS;
+    }
     List<Slot> order = own(slot.sessionId());
     int at = order.indexOf(slot);
     int before = 0;
@@ -107,6 +115,9 @@ class Arranging {
   @Transactional
   Outcome join(long slotId, SignedIn who) {
     Slot slot = slot(slotId);
+    if (slot.linkOf() != null) {
+      return FOLLOWS;
+    }
     List<Slot> order = own(slot.sessionId());
     int at = order.indexOf(slot);
     if (at < 1) {
@@ -134,6 +145,9 @@ class Arranging {
   @Transactional
   Outcome leave(long slotId, SignedIn who) {
     Slot slot = slot(slotId);
+    if (slot.linkOf() != null) {
+      return FOLLOWS;
+    }
     if (slot.groupNo() == null || begun(slot)) {
       return new Outcome(null, slot.groupNo() == null ? "It is done by itself already." : "It stays: sets of this line are logged.");
     }

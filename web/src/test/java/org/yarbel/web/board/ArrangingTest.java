@@ -127,6 +127,9 @@ class ArrangingTest {
     assertThat(again.body()).contains("Done again at the end, as cool-down.").contains("The superset above once more");
     assertThat(day.order()).containsExactly("row 1", "plank 1", "squat", "row 2 again", "plank 2 again");
     assertThat(day.post("/sessions/" + day.session() + "/groups/1/again", Map.of()).body()).contains("It is done a second time already.");
+    long second = app.jdbc().sql("select min(id) from slot where session_id = :id and link_of is not null").param("id", day.session()).query(Long.class).single();
+    assertThat(day.post("/slots/" + second + "/move", Map.of("by", "-1")).body()).contains("It follows the line it does again");
+    assertThat(day.post("/slots/" + second + "/leave", Map.of()).body()).contains("It follows the line it does again");
     day.post("/slots/" + day.slot("row"), Map.of("kind", "PREPARE", "lift", "row", "work", "2x12 40kg", "version", version(app, day.slot("row"))));
     assertThat(app.jdbc().sql("select work from slot where session_id = :id and link_of is not null order by position").param("id", day.session())
         .query(String.class).list()).as("what is written above").containsExactly("2x12 40kg", "hold 2x30s");

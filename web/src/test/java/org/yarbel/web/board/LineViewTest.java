@@ -98,4 +98,39 @@ class LineViewTest {
   void showsTheCautionsOfTheCore() {
     assertThat(line("squat", "1x1 105%").cautions()).singleElement().asString().contains("spotters");
   }
+
+  @Test
+  void readsTheLineOutAndSaysWhatIsMovedAtBothEnds() {
+    assertThat(line("squat", "1x1 90%; 3x3 -20%").words()).isEqualTo("A single at 90 %. 3 sets of 3 at 20 % under the single.");
+    assertThat(line("squat", "3x3 60% bands 10>40kg").loads()).containsExactly("120 ×3 (130 to 160)");
+    assertThat(line("squat", "5x5 @11").words()).as("what cannot be read is not read out").isEmpty();
+  }
+
+  @Test
+  void offersWhatCanComeNextAtTheCaretOnly() {
+    LineView typed = line("squat", "5x5 75% re; 3x3");
+    assertThat(typed.next()).as("nobody is typing").isEmpty();
+    assertThat(typed.typing("5x5 75% re; 3x3", 10).next()).first().isEqualTo(
+        new LineView.Next("5x5 75% rest 2:00; 3x3", "rest 2:00", "after each set"));
+    assertThat(typed.typing("5x5 75%", 7).next()).as("in the middle of a figure").isEmpty();
+    assertThat(typed.typing("", 0).next()).isNotEmpty();
+    assertThat(typed.typing("5x5 ", 400).next()).as("a caret beyond the end").isNotEmpty();
+  }
+
+  @Test
+  void aPartialIsDrawnAgainstTheMaxOfTheWholeLift() {
+    LineView partial = line("block-pull", "1x1 112kg");
+    LineView whole = line("deadlift", "1x1 112kg");
+    assertThat(partial.skyline().bars().get(partial.skyline().bars().size() - 1).y()).isEqualTo(whole.skyline().bars().get(whole.skyline().bars().size() - 1).y());
+    assertThat(CONTEXT.drawnAgainst(CONTEXT.lift("block-pull"))).isEqualTo(CONTEXT.basisMax(CONTEXT.lift("deadlift")));
+  }
+
+  @Test
+  void cautionsCarryTheirReasonAndWhetherSomebodyMayBeHurt() {
+    assertThat(line("squat", "1x1 105%").cautions()).singleElement().satisfies(caution -> {
+      assertThat(caution.hurts()).isTrue();
+      assertThat(caution.reason()).startsWith("Nobody knows yet that it goes.");
+    });
+    assertThat(line("squat", "1x5 2%").cautions()).singleElement().satisfies(caution -> assertThat(caution.hurts()).isFalse());
+  }
 }

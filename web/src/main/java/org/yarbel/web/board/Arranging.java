@@ -154,14 +154,16 @@ class Arranging {
     return changed(slot.sessionId(), who, "Done by itself.", session -> {
       List<Slot> order = own(slot.sessionId());
       Integer group = slot.groupNo();
-      slot.place(slot.position(), null);
-      // out of the middle it goes behind the group, so that the others stay together
+      int at = order.indexOf(slot);
+      boolean first = at == 0 || !Objects.equals(order.get(at - 1).groupNo(), group);
       order.remove(slot);
-      int last = 0;
-      for (int i = 0; i < order.size(); i++) {
-        last = Objects.equals(order.get(i).groupNo(), group) ? i + 1 : last;
+      // out of the middle it goes behind the group, so that the others stay together
+      int behind = at;
+      while (!first && behind < order.size() && Objects.equals(order.get(behind).groupNo(), group)) {
+        behind++;
       }
-      order.add(Math.max(last, Math.min(slot.position() - 1, last)), slot);
+      slot.place(slot.position(), null);
+      order.add(behind, slot);
       number(order);
     });
   }
@@ -169,6 +171,9 @@ class Arranging {
   /** Changes rounds, rests and clock of a group. */
   @Transactional
   Outcome write(long sessionId, int number, Group group, SignedIn who) {
+    if (session(sessionId).groups().numbered(number).orElseThrow(NotFound::new).again() != null) {
+      return FOLLOWS;
+    }
     if (groupBegun(sessionId, number)) {
       return new Outcome(null, "It stays: sets of this group are logged.");
     }

@@ -98,6 +98,16 @@ class ArrangingTest {
   }
 
   @Test
+  void theFirstOfAGroupLeavesToStandBeforeIt(TestApp app) {
+    Day day = Day.on(app, 7, "row 3x10 50kg", "plank hold 3x30s", "leg-curl 3x12");
+    day.join("plank");
+    day.join("leg-curl");
+    day.post("/slots/" + day.slot("row") + "/leave", Map.of());
+    assertThat(day.order()).containsExactly("row", "plank 1", "leg-curl 1");
+    assertThat(day.post("/slots/" + day.slot("row") + "/leave", Map.of()).body()).contains("It is done by itself already.");
+  }
+
+  @Test
   void roundsMultiplyTheSetsAndTheCardGoesByTurns(TestApp app) {
     Day day = Day.on(app, 2, "row 2x10 50kg", "plank hold 1x30s");
     day.join("plank");
@@ -130,6 +140,7 @@ class ArrangingTest {
     long second = app.jdbc().sql("select min(id) from slot where session_id = :id and link_of is not null").param("id", day.session()).query(Long.class).single();
     assertThat(day.post("/slots/" + second + "/move", Map.of("by", "-1")).body()).contains("It follows the line it does again");
     assertThat(day.post("/slots/" + second + "/leave", Map.of()).body()).contains("It follows the line it does again");
+    assertThat(day.post("/sessions/" + day.session() + "/groups/2", Map.of("kind", "CIRCUIT", "rounds", "5")).body()).contains("It follows the line it does again");
     day.post("/slots/" + day.slot("row"), Map.of("kind", "PREPARE", "lift", "row", "work", "2x12 40kg", "version", version(app, day.slot("row"))));
     assertThat(app.jdbc().sql("select work from slot where session_id = :id and link_of is not null order by position").param("id", day.session())
         .query(String.class).list()).as("what is written above").containsExactly("2x12 40kg", "hold 2x30s");
@@ -165,7 +176,7 @@ class ArrangingTest {
   void anotherClubsLinesAndSessionsAreNotThere(TestApp app) {
     Day day = Day.on(app, 5, "row 2x10 50kg", "plank hold 2x30s");
     for (String path : List.of("/slots/999999999/move", "/slots/999999999/join", "/slots/999999999/leave", "/sessions/999999999/groups/1",
-        "/sessions/999999999/groups/1/again", "/sessions/999999999/groups/1/dissolve", "/sessions/" + day.session() + "/groups/7/again")) {
+        "/sessions/999999999/groups/1/again", "/sessions/999999999/groups/1/dissolve", "/sessions/" + day.session() + "/groups/7", "/sessions/" + day.session() + "/groups/7/again")) {
       assertThat(day.post(path, Map.of()).statusCode()).as(path).isEqualTo(404);
     }
     Client lifter = Client.of(app, "ansel");

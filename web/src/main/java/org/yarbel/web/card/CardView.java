@@ -1,7 +1,6 @@
 package org.yarbel.web.card;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -306,8 +305,8 @@ record CardView(
     Mass load = set.load();
     String number = load == null ? "" : load.shownIn(document.unit()).number();
     boolean timed = set.role() == Role.HOLD || set.role() == Role.CARRY;
-    return new SetView(panel, slot.slotId(), set.part(), set.set(), title(line, set), number, asked(set, document.unit()),
-        share(set, slot), set.perSide() == null ? null : PlatePicture.of(set.perSide(), document.unit()), notes(set, slot, document.unit()),
+    return new SetView(panel, slot.slotId(), set.part(), set.set(), SetWords.title(line, set), number, SetWords.asked(set, document.unit()),
+        share(set, slot), set.perSide() == null ? null : PlatePicture.of(set.perSide(), document.unit()), SetWords.notes(set, slot, document.unit()),
         set.logged(), row != null && row.reps() == 0, row == null ? null : row.words(),
         row == null ? -1 : row.version(), dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, document.unit()), first,
         clock(slot, line, set), !timed, timed, set.role() == Role.CARRY, !UNRATED.contains(set.role()), set.role() == Role.WARM);
@@ -348,79 +347,17 @@ record CardView(
     if (row != null) {
       return Filled.of(row.load().shownIn(unit).number(), Integer.toString(row.reps()),
           row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneSeconds() == null ? "" : row.doneSeconds().toString(),
-          row.doneCentimetres() == null ? "" : plain(BigDecimal.valueOf(row.doneCentimetres(), 2)));
+          row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)));
     }
     String start = !load.isEmpty() ? load : slot.last() == null ? "" : slot.last().shownIn(unit).number();
     boolean once = set.role() == Role.HOLD || set.role() == Role.CARRY;
     Integer seconds = set.role() == Role.HOLD && set.clock() != null ? set.clock().seconds() : null;
     return Filled.of(start, once ? "1" : set.reps() == null ? "" : set.reps().toString(), "", false,
-        seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : plain(set.distance().metres()));
-  }
-
-  private static String plain(BigDecimal number) {
-    return number.setScale(2, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString();
-  }
-
-  private static String title(ResolvedLine line, ResolvedSet set) {
-    long inPart = line.sets().stream().filter(s -> s.part() == set.part()).count();
-    String count = inPart == 1 ? "" : " " + set.set() + " of " + inPart;
-    return switch (set.role()) {
-      case TOP -> (set.reps() != null && set.reps() == 1 ? "top single" : "top set") + count;
-      case BACKOFF -> "back-off" + count;
-      case OPEN -> "open set" + count;
-      case PLUS -> "last set, open";
-      case STRAIGHT -> inPart == 1 ? "one set" : "set" + count;
-      case BUILD -> "build-up" + count;
-      case MAX -> "best of the day";
-      case CLUSTER -> "cluster" + count;
-      case DENSITY -> "singles on the clock";
-      case EMOM -> "on the minute" + count;
-      case NEGATIVE -> "lowered" + count;
-      case HOLD -> "hold" + count;
-      case CARRY -> "carry" + count;
-      case TIMED -> "on time" + count;
-      case SERIES -> "series" + count;
-      case WARM -> "warm-up" + count;
-    };
-  }
-
-  private static String asked(ResolvedSet set, MassUnit unit) {
-    ResolvedSet.Distance distance = set.distance();
-    ResolvedSet.Clock clock = set.clock();
-    String rpe = set.rpe() == null || set.logged() && set.reps() == null ? "" : " @" + set.rpe() + (set.rpeTo() == null ? "" : "–" + set.rpeTo());
-    if (distance != null) {
-      return plain(distance.metres()) + " m" + (distance.turns() == null ? "" : ", " + distance.turns() + (distance.turns() == 1 ? " turn" : " turns")) + rpe;
-    }
-    if (clock != null && clock.seconds() != null) {
-      return clock.seconds() + " s" + (set.role() == Role.TIMED ? ", as many as go" : "") + rpe;
-    }
-    String reps = set.reps() == null ? "as many as possible"
-        : set.role() == Role.CLUSTER || set.role() == Role.DENSITY ? set.reps() + (set.reps() == 1 ? " single" : " singles")
-        : set.reps() + (set.repsTo() == null ? "" : "–" + set.repsTo()) + (set.role() == Role.PLUS && !set.logged() ? "+" : "");
-    return "× " + reps + rpe;
+        seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()));
   }
 
   private static @Nullable String share(ResolvedSet set, CardDocument.CardSlot slot) {
     return set.percent() == null ? null : Math.round(set.percent()) + " % of " + slot.basis().key();
-  }
-
-  private static List<String> notes(ResolvedSet set, CardDocument.CardSlot slot, MassUnit unit) {
-    List<String> notes = new ArrayList<>();
-    if (set.load() == null) {
-      notes.add(slot.last() == null ? "you pick the load" : "last time " + slot.last().shownIn(unit).text());
-    }
-    ResolvedSet.Ends ends = set.ends();
-    if (ends != null) {
-      notes.add(ends.bottom().shownIn(unit).number() + " at the bottom, " + ends.top().shownIn(unit).number() + " at the top");
-    }
-    if (set.tempo() != null) {
-      notes.add("tempo " + set.tempo());
-    }
-    if (set.stop() != null) {
-      notes.add(set.stop().equals("form") ? "stop when form goes"
-          : set.stop().startsWith("-") ? "stop when a set is " + set.stop().substring(1) + " under the best" : "stop at " + set.stop());
-    }
-    return notes;
   }
 
   private static TableView table(BackOffTable table, MassUnit unit) {

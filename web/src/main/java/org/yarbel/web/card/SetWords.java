@@ -1,0 +1,81 @@
+package org.yarbel.web.card;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.Role;
+import org.yarbel.core.mass.MassUnit;
+
+/** The words of one set on the Card. */
+final class SetWords {
+  private SetWords() {}
+
+  /** What the set is in its line: {@code back-off 2 of 4}. */
+  static String title(ResolvedLine line, ResolvedSet set) {
+    long inPart = line.sets().stream().filter(s -> s.part() == set.part()).count();
+    String count = inPart == 1 ? "" : " " + set.set() + " of " + inPart;
+    return switch (set.role()) {
+      case TOP -> (set.reps() != null && set.reps() == 1 ? "top single" : "top set") + count;
+      case BACKOFF -> "back-off" + count;
+      case OPEN -> "open set" + count;
+      case PLUS -> "last set, open";
+      case STRAIGHT -> inPart == 1 ? "one set" : "set" + count;
+      case BUILD -> "build-up" + count;
+      case MAX -> "best of the day";
+      case CLUSTER -> "cluster" + count;
+      case DENSITY -> "singles on the clock";
+      case EMOM -> "on the minute" + count;
+      case NEGATIVE -> "lowered" + count;
+      case HOLD -> "hold" + count;
+      case CARRY -> "carry" + count;
+      case TIMED -> "on time" + count;
+      case SERIES -> "series" + count;
+      case WARM -> "warm-up" + count;
+    };
+  }
+
+  /** What is asked of it beside the load: {@code × 4 @8}, {@code 20 m, 1 turn}. */
+  static String asked(ResolvedSet set, MassUnit unit) {
+    ResolvedSet.Distance distance = set.distance();
+    ResolvedSet.Clock clock = set.clock();
+    String rpe = set.rpe() == null || set.logged() && set.reps() == null ? "" : " @" + set.rpe() + (set.rpeTo() == null ? "" : "–" + set.rpeTo());
+    if (distance != null) {
+      return plain(distance.metres()) + " m" + (distance.turns() == null ? "" : ", " + distance.turns() + (distance.turns() == 1 ? " turn" : " turns")) + rpe;
+    }
+    if (clock != null && clock.seconds() != null) {
+      return clock.seconds() + " s" + (set.role() == Role.TIMED ? ", as many as go" : "") + rpe;
+    }
+    String reps = set.reps() == null ? "as many as possible"
+        : set.role() == Role.CLUSTER || set.role() == Role.DENSITY ? set.reps() + (set.reps() == 1 ? " single" : " singles")
+        : set.reps() + (set.repsTo() == null ? "" : "–" + set.repsTo()) + (set.role() == Role.PLUS && !set.logged() ? "+" : "");
+    return "× " + reps + rpe;
+  }
+
+  /** What else to know before it is lifted. */
+  static List<String> notes(ResolvedSet set, CardDocument.CardSlot slot, MassUnit unit) {
+    List<String> notes = new ArrayList<>();
+    if (set.load() == null) {
+      notes.add(slot.last() == null ? "you pick the load" : "last time " + slot.last().shownIn(unit).text());
+    }
+    ResolvedSet.Ends ends = set.ends();
+    if (ends != null) {
+      notes.add(ends.bottom().shownIn(unit).number() + " at the bottom, " + ends.top().shownIn(unit).number() + " at the top");
+    }
+    if (set.tempo() != null) {
+      notes.add("tempo " + set.tempo());
+    }
+    if (set.stop() != null) {
+      notes.add(set.stop().equals("form") ? "stop when form goes"
+          : set.stop().startsWith("-") ? "stop when a set is " + set.stop().substring(1) + " under the best" : "stop at " + set.stop());
+    }
+    return notes;
+  }
+
+  /** A number as it is read, to the hundredth. */
+  static String plain(BigDecimal number) {
+    return number.setScale(2, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString();
+  }
+}

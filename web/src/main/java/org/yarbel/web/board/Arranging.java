@@ -221,6 +221,27 @@ class Arranging {
     });
   }
 
+  /** The lines done by turns with a line. */
+  List<Long> mates(Slot slot) {
+    return own(slot.sessionId()).stream().filter(line -> line.id() != slot.id() && Objects.equals(line.groupNo(), slot.groupNo()))
+        .map(Slot::id).toList();
+  }
+
+  /** A line that was taken out is back among those it was done with; where their group ended with it, so is the group. */
+  void rejoin(Slot slot, int number, Groups before, List<Long> mates) {
+    TrainingSession session = session(slot.sessionId());
+    Optional<Groups.Numbered> then = before.numbered(number);
+    Optional<Groups.Numbered> now = session.groups().numbered(number);
+    if (then.isEmpty() || now.isPresent() && !now.equals(then)) {
+      return;
+    }
+    session.arrange(session.groups().with(then.get()));
+    sessions.save(session);
+    slot.place(slot.position(), number);
+    own(slot.sessionId()).stream().filter(line -> mates.contains(line.id()) && line.groupNo() == null)
+        .forEach(line -> line.place(line.position(), number));
+  }
+
   private boolean groupBegun(long sessionId, int number) {
     return slots.findBySessionIdOrderByPositionAscIdAsc(sessionId).stream()
         .anyMatch(line -> Objects.equals(line.groupNo(), number) && begun(line));

@@ -17,6 +17,7 @@ import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotKind;
 import org.yarbel.web.plan.SlotRepository;
@@ -52,9 +53,13 @@ public class PlanService {
     this.clock = clock;
   }
 
-  /** What a slot says, for the record of changes. */
+  /**
+   * What a slot says, for the record of changes.
+   *
+   * @param groups of its session as they stood, and who was done by turns with it; null for a line by itself
+   */
   private record Said(long sessionId, int position, SlotKind kind, String lift, String work, @Nullable Details details,
-      @Nullable Integer groupNo) {
+      @Nullable Integer groupNo, @Nullable String groups, @Nullable List<Long> mates) {
     Details said() {
       return details == null ? Details.NONE : details;
     }
@@ -177,8 +182,10 @@ public class PlanService {
     } else {
       Slot again = new Slot(before.sessionId(), before.position(), before.kind(), before.lift(), before.work());
       again.write(before.kind(), before.lift(), before.work(), before.said());
-      again.place(before.position(), before.groupNo());
       slots.save(again);
+      if (before.groupNo() != null && before.groups() != null && before.mates() != null) {
+        arranging.rejoin(again, before.groupNo(), Groups.of(before.groups()), before.mates());
+      }
     }
     slots.flush();
     Said any = before != null ? before : read(change.after());
@@ -216,8 +223,9 @@ public class PlanService {
   }
 
   private String said(Slot slot) {
-    return json.writeValueAsString(
-        new Said(slot.sessionId(), slot.position(), slot.kind(), slot.lift(), slot.work(), slot.details(), slot.groupNo()));
+    boolean alone = slot.groupNo() == null;
+    return json.writeValueAsString(new Said(slot.sessionId(), slot.position(), slot.kind(), slot.lift(), slot.work(), slot.details(),
+        slot.groupNo(), alone ? null : arranging.session(slot.sessionId()).groups().text(), alone ? null : arranging.mates(slot)));
   }
 
   private @Nullable Said read(@Nullable String text) {

@@ -98,6 +98,18 @@ class ArrangingTest {
   }
 
   @Test
+  void aLineThatComesBackIsDoneByTurnsAgain(TestApp app) {
+    Day day = Day.on(app, 8, "row 3x10 50kg", "plank hold 3x30s");
+    day.join("plank");
+    day.post("/sessions/" + day.session() + "/groups/1", Map.of("kind", "CIRCUIT", "rounds", "2"));
+    HttpResponse<String> out = day.post("/slots/" + day.slot("plank") + "/remove", Map.of("version", version(app, day.slot("plank"))));
+    assertThat(day.order()).as("a group of one is none").containsExactly("row");
+    day.undo(out);
+    assertThat(day.order()).containsExactly("row 1", "plank 1");
+    assertThat(day.coach().get("/lifters/" + app.lifter("Ansel") + "/week?of=" + day.date()).body()).contains("selected=\"selected\">circuit</option>");
+  }
+
+  @Test
   void theFirstOfAGroupLeavesToStandBeforeIt(TestApp app) {
     Day day = Day.on(app, 7, "row 3x10 50kg", "plank hold 3x30s", "leg-curl 3x12");
     day.join("plank");

@@ -128,7 +128,7 @@ const clocks = {
       acts(box, [["Set down", () => { it.made++; it.made >= singles ? (signal("end", box.querySelector(".clock-face")), end()) : start(it, "gap"); }, true],
         ["Missed it", end]]);
     } else if (it.phase === "over") {
-      say(box, `${it.made} of ${singles}`, it.made < 4 ? "under four: 5 % lighter next time" : "round over");
+      say(box, `${it.made} of ${singles}`, it.made < number(box, "enough") ? box.dataset.advice : "round over");
       acts(box, [["Again", () => start(it, "ready", { made: 0 })]]);
     }
   },
@@ -137,7 +137,7 @@ const clocks = {
     const goal = number(box, "count");
     const end = (word) => { start(it, "over", { word }); fill(box, "reps", it.made); };
     if (it.phase === "ready") {
-      say(box, shown(number(box, "seconds")), `${goal} singles wanted, begin with 30 s between`);
+      say(box, shown(number(box, "seconds")), box.dataset.advice);
       acts(box, [["Start", () => { signal("go", box.querySelector(".clock-face")); start(it, "run", { made: 0 }); }, true]]);
     } else if (it.phase === "run") {
       const left = it.since + number(box, "seconds") - now();

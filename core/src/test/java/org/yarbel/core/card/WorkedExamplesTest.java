@@ -111,4 +111,10 @@ class WorkedExamplesTest {
           .as("to " + top).isEqualTo("20");
     }
   }
+
+  @Test
+  void aRoundOfFewerThanFourSinglesWasTooHeavyUnlessNoMoreWereAsked() {
+    assertThat(Singles.enough(6)).isEqualTo(4);
+    assertThat(Singles.enough(3)).isEqualTo(3);
+  }
 }

@@ -23,6 +23,7 @@ import org.yarbel.core.card.RampStep;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
+import org.yarbel.core.card.Singles;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -115,8 +116,15 @@ record CardView(
    *
    * @param kind {@code cluster}, {@code density}, {@code emom}, {@code hold}, {@code limit} or {@code tempo}
    * @param key the clock goes on from set to set where it is the same
+   * @param enough singles of a round; with fewer the advice is told
+   * @param advice before or after it; empty for none
    */
-  record ClockView(String kind, String key, int seconds, int gap, int every, int count, String tempo, String label) {}
+  record ClockView(String kind, String key, int seconds, int gap, int every, int count, String tempo, String label, int enough,
+      String advice) {
+    ClockView(String kind, String key, int seconds, int gap, int every, int count, String tempo, String label) {
+      this(kind, key, seconds, gap, every, count, tempo, label, 0, "");
+    }
+  }
 
   /**
    * One line on paper.
@@ -326,8 +334,9 @@ record CardView(
       return new ClockView("limit", "group-" + group.number(), group.group().limit(), 0, 0, 0, "", group.group().kind().word() + " clock");
     }
     return switch (set.role()) {
-      case CLUSTER -> new ClockView("cluster", own, 0, or(clock.gap()), 0, reps, "", "singles, " + or(clock.gap()) + " s between");
-      case DENSITY -> new ClockView("density", own, or(clock.limit()), 0, 0, reps, "", reps + " singles wanted");
+      case CLUSTER -> new ClockView("cluster", own, 0, or(clock.gap()), 0, reps, "", "singles, " + or(clock.gap()) + " s between",
+          Singles.enough(reps), Singles.afterFew());
+      case DENSITY -> new ClockView("density", own, or(clock.limit()), 0, 0, reps, "", reps + " singles wanted", 0, Singles.beforeDensity());
       case EMOM -> new ClockView("emom", part, 0, 0, or(clock.every()), line.sets().stream().filter(s -> s.part() == set.part()).toList().size(),
           "", "a start every " + or(clock.every()) + " s");
       case HOLD, TIMED -> new ClockView("hold", own, or(clock.seconds()), 0, 0, 0, "", set.role() == Role.HOLD ? "hold" : "as many as go");

@@ -7,6 +7,8 @@ import java.util.stream.Collectors;
 public record WorkLine(List<Part> parts) {
   public static final int MAX_LENGTH = 500;
   public static final int MAX_PARTS = 20;
+  /** The most sets of one part, those of all rounds counted. */
+  public static final int MAX_SETS = 50;
 
   public WorkLine {
     parts = List.copyOf(parts);

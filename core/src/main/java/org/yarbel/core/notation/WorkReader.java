@@ -9,7 +9,6 @@ import org.yarbel.core.mass.MassUnit;
 
 /** Reads what is done: the first thing of a part. */
 final class WorkReader {
-  private static final int MOST_SETS = 50;
   private static final int MOST_REPS = 100;
   private static final int MOST_MASSES = 50;
 
@@ -64,7 +63,7 @@ final class WorkReader {
 
   /** The sets and the times sign, and on to what follows. */
   private int sets(String before) {
-    int sets = figures.whole("sets", MOST_SETS);
+    int sets = figures.whole("sets", WorkLine.MAX_SETS);
     in.blanks();
     if (!in.matchTimes()) {
       throw new Stop(in.here(), "The times sign is missing: write " + before + sets + "x5 for " + sets + " sets of 5.");

@@ -56,12 +56,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
   }
 
   /** The group that begins with a line. */
-  record GroupView(int number, Group group, boolean again) {
-    /** Seconds as they stand in a field. */
-    public static String field(@Nullable Integer number) {
-      return number == null ? "" : number.toString();
-    }
-  }
+  record GroupView(int number, Group group, boolean again) {}
 
   /**
    * One line.

@@ -96,7 +96,6 @@ public record LifterContext(
     }
   }
 
-  private static final int MOST_SETS = 50;
   private static final Set<Equipment> FALLS =
       EnumSet.of(Equipment.STONE, Equipment.KEG, Equipment.SANDBAG, Equipment.YOKE, Equipment.TYRE);
 
@@ -185,17 +184,18 @@ public record LifterContext(
   }
 
   private static ParsedLine inRounds(ParsedLine line, int rounds) {
+    WorkLine all = line.line().times(rounds);
     List<Problem> problems = new ArrayList<>();
-    for (int i = 0; i < line.places().size() && rounds > 1; i++) {
-      if (line.line().parts().get(i).work().sets() * rounds > MOST_SETS) {
+    for (int i = 0; i < all.parts().size(); i++) {
+      if (all.parts().get(i).work().sets() > WorkLine.MAX_SETS) {
         problems.add(Problem.at(line.places().get(i).part(), "In " + rounds + " rounds this comes to more than "
-            + MOST_SETS + " sets: write fewer, or fewer rounds."));
+            + WorkLine.MAX_SETS + " sets: write fewer, or fewer rounds."));
       }
     }
     if (!problems.isEmpty()) {
       throw new NotationException(problems);
     }
-    return new ParsedLine(line.line().times(rounds), line.places());
+    return new ParsedLine(all, line.places());
   }
 
   /**

@@ -80,6 +80,8 @@ class LifterContextTest {
   @Test
   void roundsMultiplyTheSetsUpToWhatALineMayHave() {
     assertThat(work("squat", "2x5 60%", Details.NONE, 3, null).line().notation()).isEqualTo("6x5 60%");
+    assertThat(work("stone-load", "series " + "80/".repeat(19) + "80kg", Details.NONE, 3, null).line().sets())
+        .as("what has no sets of its own is done once").hasSize(20);
     LifterContext.Worked tooMany = work("squat", "1x5 60%; 20x5 60%", Details.NONE, 3, null);
     assertThat(tooMany.line()).isNull();
     assertThat(tooMany.wrong().problems()).singleElement().satisfies(problem -> {

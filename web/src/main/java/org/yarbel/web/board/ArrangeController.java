@@ -16,7 +16,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.plan.Group;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSession;
 
 /** The order of a session's lines and their groups. Every answer is the day, with what was done and a way back. */

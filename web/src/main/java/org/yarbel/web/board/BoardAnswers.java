@@ -12,7 +12,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.plan.Group;
 import org.yarbel.web.club.Lifts;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 
 /** The pieces of the board that changes are answered with; for htmx the piece alone, else the week it is in. */
 @Component

@@ -24,7 +24,7 @@ import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 
 /** The Week board: its page, and the pieces of it that htmx asks for. Both come from the same templates. */
 @Controller

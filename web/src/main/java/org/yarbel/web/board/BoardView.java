@@ -17,7 +17,7 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSession;
 
 /**

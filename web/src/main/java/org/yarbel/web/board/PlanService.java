@@ -19,7 +19,7 @@ import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;

@@ -33,7 +33,7 @@ import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 
 /**
  * What an issued card holds: everything a phone needs to show and log the session without a network, and everything

@@ -10,7 +10,7 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Group;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 
 /**
  * The made-up lifters of the demo and what is planned for them. All of it is invented.

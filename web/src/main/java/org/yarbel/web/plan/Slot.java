@@ -6,6 +6,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.club.ClubRow;
 
 /** One line of work in a session: the plan as it is typed. Its loads are derived whenever they are shown. */

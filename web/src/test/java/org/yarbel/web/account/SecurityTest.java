@@ -20,7 +20,7 @@ import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;

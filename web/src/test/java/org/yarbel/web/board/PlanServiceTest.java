@@ -16,7 +16,7 @@ import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotKind;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.support.TestApp;

@@ -1,0 +1,81 @@
+package org.yarbel.core.plan.progress;
+
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+
+/**
+ * Whom and what a rule writes for.
+ *
+ * @param loadables what goes on the bar for this lift; null where nothing does
+ * @param perWeek exposures a week, from 1
+ */
+public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart chart, @Nullable Loadables loadables,
+    Settings settings, int perWeek, Catalogue lifts) {
+  private static final double REASON_TO_SHOW = 0.5;
+
+  public Brief {
+    if (perWeek < 1 || perWeek > 14) {
+      throw new IllegalArgumentException("The exposures a week must be from 1 to 14 but were " + perWeek);
+    }
+  }
+
+  /** The best known max: estimated, else tested. */
+  Optional<Mass> max() {
+    return Optional.ofNullable(numbers.estimated() != null ? numbers.estimated() : numbers.tested());
+  }
+
+  /** The step a coach set, else the usual one of the unit. */
+  Mass step() {
+    return settings.mass("step", unit).orElseGet(() -> Mass.of(unit.usualStep(), unit));
+  }
+
+  /** Whether legs and back do it, which bear larger steps. */
+  boolean lowerBody() {
+    return lift.movement() == Movement.SQUAT || lift.movement() == Movement.DEADLIFT;
+  }
+
+  /** The nearest load there is. */
+  Mass near(Mass load) {
+    if (loadables != null) {
+      return loadables.nearest(load).total().shownIn(unit);
+    }
+    long step = Mass.of(unit.usualStep(), unit).nanograms();
+    long down = load.nanograms() / step * step;
+    return Mass.ofNanograms(load.nanograms() - down > step / 2 ? down + step : down, unit);
+  }
+
+  /** A step or more up, always a load that is there; the same load where there is none above. */
+  Mass up(Mass load, Mass by) {
+    Mass wanted = near(load.plus(by));
+    return wanted.compareTo(load) > 0 || loadables == null ? wanted
+        : loadables.above(load.plus(Mass.ofNanograms((long) (REASON_TO_SHOW * MassUnit.KG.nanograms()), unit))).map(l -> l.total().shownIn(unit)).orElse(load);
+  }
+
+  /** As the notation writes a load: {@code 82.5kg}. */
+  static String written(Mass load) {
+    return load.number() + load.unit();
+  }
+
+  /** The week of an exposure, from 0. */
+  int week(int exposure) {
+    return exposure / perWeek;
+  }
+
+  /** Which exposure of its week it is, from 0. */
+  int ofWeek(int exposure) {
+    return exposure % perWeek;
+  }
+
+  /** What lends itself to varying a lift: those of the list that the catalogue has. */
+  java.util.List<String> variations(String key, java.util.List<String> usual) {
+    return settings.has(key) ? settings.lifts(key, lifts) : usual;
+  }
+}

@@ -1,0 +1,57 @@
+package org.yarbel.core.plan.progress;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SlotKind;
+
+/**
+ * What a rule writes for one exposure of a lift.
+ *
+ * @param lines the first is what the rule remembers; none where nothing is done
+ * @param forecast whether it takes for granted that exposures before it go as planned
+ * @param deload whether the rule itself means it to be easy
+ * @param training the training max it is written for, where the rule keeps one; else null
+ * @param remarks what to know of it, a sentence each
+ */
+public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Nullable Mass training, List<String> remarks) {
+  /**
+   * One line.
+   *
+   * @param group lines one after another with the same are done by turns; null for none
+   */
+  public record Line(SlotKind kind, String lift, String work, @Nullable Group group) {}
+
+  public Exposure {
+    lines = List.copyOf(lines);
+    remarks = List.copyOf(remarks);
+  }
+
+  /** One main line of the brief's own lift. */
+  static Exposure of(Brief brief, String work) {
+    return new Exposure(List.of(main(brief, work)), false, false, null, List.of());
+  }
+
+  static Line main(Brief brief, String work) {
+    return new Line(SlotKind.MAIN, brief.lift().key(), work, null);
+  }
+
+  /** Nothing is done, and why. */
+  static Exposure none(String remark) {
+    return new Exposure(List.of(), false, false, null, List.of(remark));
+  }
+
+  /** The same as a forecast when something not yet done stands before it. */
+  Exposure ahead(int exposures) {
+    return new Exposure(lines, exposures > 0, deload, training, remarks);
+  }
+
+  Exposure saying(List<String> more) {
+    return new Exposure(lines, forecast, deload, training, more);
+  }
+
+  Exposure saying(String remark) {
+    return saying(List.of(remark));
+  }
+}

@@ -1,0 +1,66 @@
+package org.yarbel.core.plan.progress;
+
+import static org.yarbel.core.plan.progress.Parameter.count;
+import static org.yarbel.core.plan.progress.Parameter.mass;
+import static org.yarbel.core.plan.progress.Parameter.number;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Mass;
+
+/** A step more whenever the minimum was made; a miss is repeated, the third in a row takes a tenth off. */
+final class NoviceLinear implements Rule {
+  private static final int STALL_FROM_WEEK = 4;
+
+  @Override
+  public List<Parameter> parameters() {
+    return List.of(number("start", "start, % of the max", "60", 30, 90), mass("load", "or start at this load"),
+        new Parameter("sets", "sets (5; deadlift 1)", Parameter.Kind.COUNT, "", 1, 8), count("reps", "reps", 5, 3, 8), Parameter.step(),
+        count("misses", "misses in a row before the reset", 3, 1, 5), number("reset", "reset, % off", "10", 5, 25));
+  }
+
+  @Override
+  public boolean memory() {
+    return true;
+  }
+
+  @Override
+  public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
+    Optional<Mass> start = brief.settings().mass("load", brief.unit())
+        .or(() -> brief.max().map(max -> max.scaled(brief.settings().number("start") / 100))).map(brief::near);
+    if (start.isEmpty() && done.isEmpty()) {
+      return Rule.withoutNumbers(brief, ahead);
+    }
+    Mass step = brief.lift().movement() == Movement.DEADLIFT ? brief.step().times(2) : brief.step();
+    Mass load = done.isEmpty() ? start.orElseThrow() : done.get(0).load();
+    int misses = 0;
+    for (Done exposure : done) {
+      load = exposure.load();
+      misses = exposure.minimumMade() ? 0 : misses + 1;
+      if (misses == 0) {
+        load = brief.up(load, step);
+      } else if (misses >= brief.settings().count("misses")) {
+        load = brief.near(load.scaled(1 - brief.settings().number("reset") / 100));
+        misses = 0;
+      }
+    }
+    for (int i = 0; i < ahead; i++) {
+      load = brief.up(load, step);
+    }
+    int sets = brief.settings().has("sets") ? brief.settings().count("sets") : brief.lift().movement() == Movement.DEADLIFT ? 1 : 5;
+    return Exposure.of(brief, sets + "x" + brief.settings().count("reps") + "+ " + Brief.written(load)).ahead(ahead)
+        .saying(remarks(brief, done, load, number, ahead));
+  }
+
+  private static List<String> remarks(Brief brief, List<Done> done, Mass load, int number, int ahead) {
+    List<String> remarks = new ArrayList<>();
+    done.stream().filter(exposure -> exposure.load().hits(load)).mapToInt(exposure -> exposure.last().reps()).max()
+        .ifPresent(best -> remarks.add("The mark to beat at " + load.text() + ": " + best + " reps in the last set."));
+    if (ahead > 0 && brief.week(number) >= STALL_FROM_WEEK) {
+      remarks.add("A straight line is a forecast: from the fifth week on a stall is likely.");
+    }
+    return remarks;
+  }
+}

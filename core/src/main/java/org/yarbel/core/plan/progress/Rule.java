@@ -1,0 +1,34 @@
+package org.yarbel.core.plan.progress;
+
+import java.util.List;
+
+/** Writes the exposures of a lift one by one. */
+public interface Rule {
+  /** What a coach can set. */
+  List<Parameter> parameters();
+
+  /** Whether it reads the log, so that all but the next exposure are a forecast. */
+  default boolean memory() {
+    return false;
+  }
+
+  /** Whether it writes easy weeks of its own. */
+  default boolean deloads() {
+    return false;
+  }
+
+  /**
+   * One exposure.
+   *
+   * @param done those behind, in order
+   * @param number of this one, from 0; those that nobody lifted count
+   * @param ahead how many before it are planned but not done: 0 for the next
+   */
+  Exposure write(Brief brief, List<Done> done, int number, int ahead);
+
+  /** What is written for a lift whose max nobody knows: by RPE, the load left to the lifter. */
+  static Exposure withoutNumbers(Brief brief, int ahead) {
+    return Exposure.of(brief, "3x5 cap @7").ahead(ahead).saying("No max of the " + brief.lift().name().toLowerCase(java.util.Locale.ROOT)
+        + " is known, so it is planned by RPE: the lifter picks the load and stops at 7. Rated sets give an estimate, and the method starts from it.");
+  }
+}

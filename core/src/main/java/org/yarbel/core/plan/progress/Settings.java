@@ -1,0 +1,112 @@
+package org.yarbel.core.plan.progress;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+
+/** What a coach has set of a rule, checked; the rest are the rule's defaults. */
+public final class Settings {
+  private static final int MOST_ENTRIES = 16;
+
+  private final Map<String, String> texts;
+
+  private Settings(Map<String, String> texts) {
+    this.texts = Map.copyOf(texts);
+  }
+
+  /**
+   * What was typed, checked.
+   *
+   * @param errors a sentence for each parameter that cannot be taken, by its key; empty when all can
+   */
+  public record Checked(Settings settings, Map<String, String> errors) {}
+
+  /** The defaults of a method. */
+  public static Settings defaults(Method method) {
+    return check(method, Map.of(), Catalogue.standard()).settings();
+  }
+
+  /** Reads what was typed for a method; what is missing or empty takes the default. */
+  public static Checked check(Method method, Map<String, String> typed, Catalogue lifts) {
+    Map<String, String> texts = new LinkedHashMap<>();
+    Map<String, String> errors = new LinkedHashMap<>();
+    for (Parameter parameter : method.rule().parameters()) {
+      String text = Optional.ofNullable(typed.get(parameter.key())).map(String::strip).filter(t -> !t.isEmpty()).orElse(parameter.fallback());
+      Optional<String> wrong = text.isEmpty() ? Optional.empty() : wrong(parameter, text, lifts);
+      wrong.ifPresent(sentence -> errors.put(parameter.key(), sentence));
+      texts.put(parameter.key(), wrong.isPresent() ? parameter.fallback() : text);
+    }
+    return new Checked(new Settings(texts), errors);
+  }
+
+  private static Optional<String> wrong(Parameter parameter, String text, Catalogue lifts) {
+    return switch (parameter.kind()) {
+      case COUNT -> outside(parameter, text, 0);
+      case NUMBER, MASS -> outside(parameter, text, 2);
+      case NUMBERS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES + " entries.")
+          : entries(text).stream().map(entry -> outside(parameter, entry, 2)).flatMap(Optional::stream).findFirst();
+      case LIFTS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES + " lifts.")
+          : entries(text).stream().filter(key -> lifts.named(key).isEmpty()).findFirst().map(lifts::unknown);
+    };
+  }
+
+  private static Optional<String> outside(Parameter parameter, String text, int decimals) {
+    String range = "The value of " + parameter.words() + " must be " + (decimals == 0 ? "a whole number " : "")
+        + "from " + Percents.text(parameter.least()) + " to " + Percents.text(parameter.most()) + " but was " + text + ".";
+    try {
+      BigDecimal number = new BigDecimal(text.replace(',', '.'));
+      boolean fits = number.stripTrailingZeros().scale() <= decimals && number.doubleValue() >= parameter.least()
+          && number.doubleValue() <= parameter.most();
+      return fits ? Optional.empty() : Optional.of(range);
+    } catch (NumberFormatException notANumber) {
+      return Optional.of(range);
+    }
+  }
+
+  private static List<String> entries(String text) {
+    return Arrays.stream(text.split(",")).map(String::strip).filter(entry -> !entry.isEmpty()).toList();
+  }
+
+  /** As it is stored: what was set and the defaults, by key. */
+  public Map<String, String> texts() {
+    return texts;
+  }
+
+  /** Whether something stands there. */
+  boolean has(String key) {
+    return !text(key).isEmpty();
+  }
+
+  int count(String key) {
+    return new BigDecimal(text(key)).intValueExact();
+  }
+
+  double number(String key) {
+    return new BigDecimal(text(key).replace(',', '.')).doubleValue();
+  }
+
+  Optional<Mass> mass(String key, MassUnit unit) {
+    return has(key) ? Optional.of(Mass.of(new BigDecimal(text(key).replace(',', '.')), unit)) : Optional.empty();
+  }
+
+  List<Double> numbers(String key) {
+    List<Double> numbers = new ArrayList<>();
+    entries(text(key)).forEach(entry -> numbers.add(Double.valueOf(entry)));
+    return numbers;
+  }
+
+  List<String> lifts(String key, Catalogue lifts) {
+    return entries(text(key)).stream().map(entry -> lifts.named(entry).orElseThrow().key()).toList();
+  }
+
+  private String text(String key) {
+    return texts.getOrDefault(key, "");
+  }
+}

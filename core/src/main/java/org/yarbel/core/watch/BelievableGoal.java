@@ -1,0 +1,48 @@
+package org.yarbel.core.watch;
+
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeMap;
+import org.yarbel.core.mass.Mass;
+
+/** A goal beyond what ten weeks give. */
+final class BelievableGoal implements Check {
+  private static final double MOST_KG = 16;
+  private static final double MOST_SHARE = 0.07;
+  private static final double WEEKS = 10;
+
+  @Override
+  public String key() {
+    return "believable-goal";
+  }
+
+  @Override
+  public String title() {
+    return "a goal that is not believable";
+  }
+
+  @Override
+  public String source() {
+    return PRACTICE;
+  }
+
+  @Override
+  public List<Finding> look(WatchedWeek week) {
+
+    List<Finding> findings = new ArrayList<>();
+    new TreeMap<>(week.athlete().goals()).forEach((lift, goal) -> {
+      Mass max = week.athlete().maxes().get(lift);
+      if (max != null && goal.on() != null && !goal.on().isBefore(week.monday())) {
+        double weeks = Math.max(ChronoUnit.DAYS.between(week.monday(), goal.on()) / 7.0, 1);
+        double gain = (goal.max().nanograms() - max.nanograms()) / 1e12;
+        double believable = Math.min(MOST_KG, MOST_SHARE * max.nanograms() / 1e12) * weeks / WEEKS;
+        if (gain > believable) {
+          findings.add(of(Severity.DOUBT, lift, "The goal of " + goal.max().text() + " in the " + lift + " is " + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the estimate with "
+              + Math.round(weeks) + " weeks to go; " + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
+        }
+      }
+    });
+    return findings;
+  }
+}

@@ -1,0 +1,45 @@
+package org.yarbel.core.watch;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.Deload;
+
+/** Work over the ceiling of a deload. */
+final class UnderCeiling implements Check {
+  @Override
+  public String key() {
+    return "under-ceiling";
+  }
+
+  @Override
+  public String title() {
+    return "work over the ceiling of a deload";
+  }
+
+  @Override
+  public String source() {
+    return OURS;
+  }
+
+  @Override
+  public List<Finding> look(WatchedWeek week) {
+
+    Deload deload = week.deload();
+    if (deload == null) {
+      return List.of();
+    }
+    List<Finding> findings = new ArrayList<>();
+    for (WatchedLine line : week.lines()) {
+      CountedLine counted = line.counted();
+      boolean over = deload.ceilingPercent() != null && counted.topPercent() > deload.ceilingPercent()
+          || deload.ceilingRpe() != null && counted.topRpe() > deload.ceilingRpe() || deload == Deload.DAYS_OFF;
+      if (over && counted.kind().counts()) {
+        findings.add(at(Severity.DOUBT, counted, "A deload, " + deload.word() + ": " + deload.ceiling() + "; this goes to " + Words.number(counted.topPercent()) + " %, RPE "
+            + Words.number(Math.max(counted.topRpe(), 0)) + ".", deload.applied(line.work().toString(), counted.chart()).filter(work -> !work.equals(line.work().toString()))
+            .map(work -> new Finding.Mend(work, "the line as it is done at " + deload.word())).orElse(null)));
+      }
+    }
+    return findings;
+  }
+}

@@ -1,0 +1,75 @@
+package org.yarbel.core.watch;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.WeekTotals;
+import org.yarbel.core.plan.Zone;
+
+/**
+ * A written week of one lifter, with what the checks need to know beside it.
+ *
+ * @param lines in the order of days and sessions
+ * @param past the last three weeks that were no deload, the newest last; fewer when there are fewer
+ * @param lastTrained the last day before this week on which a family was trained, by key
+ * @param weeksSinceDeload whole weeks with training behind the last deload; 0 when the week before was one
+ * @param deload what kind of easy week it is; null for none
+ * @param peaking whether it belongs to a strength or peak block
+ */
+public record WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past, Map<String, LocalDate> lastTrained,
+    int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Threshold.Values thresholds) {
+  private static final double HARD_SHARE_OF_ZONE = 0.7;
+
+  public WatchedWeek {
+    lines = List.copyOf(lines);
+    past = List.copyOf(past);
+  }
+
+  /** The lines of each day that has any. */
+  public Map<LocalDate, List<WatchedLine>> byDay() {
+    Map<LocalDate, List<WatchedLine>> days = new TreeMap<>();
+    lines.forEach(line -> days.computeIfAbsent(line.counted().day(), day -> new ArrayList<>()).add(line));
+    return days;
+  }
+
+  /** What the week comes to. */
+  public WeekTotals totals() {
+    return WeekTotals.of(lines.stream().map(WatchedLine::counted).toList());
+  }
+
+  double of(Threshold threshold) {
+    return thresholds.of(threshold);
+  }
+
+  /** The families that are trained hard on a day: any hard line, or reps near what a zone bears. */
+  Set<String> hardLifts(LocalDate day) {
+    Map<String, List<CountedLine>> families = new TreeMap<>();
+    lines.stream().map(WatchedLine::counted).filter(line -> line.day().equals(day) && line.kind().counts())
+        .forEach(line -> families.computeIfAbsent(line.head().key(), key -> new ArrayList<>()).add(line));
+    Set<String> hard = new LinkedHashSet<>();
+    families.forEach((key, of) -> {
+      if (of.stream().anyMatch(line -> line.kind().mainWork() && line.hard()) || nearLimit(of)) {
+        hard.add(key);
+      }
+    });
+    return hard;
+  }
+
+  private static boolean nearLimit(List<CountedLine> family) {
+    List<CountedLine> main = family.stream().filter(line -> line.kind().mainWork() && line.work().stream().allMatch(set -> set.set().tellsOfMax())).toList();
+    Map<Zone, Double> zones = WeekTotals.zones(main);
+    return zones.entrySet().stream().anyMatch(zone -> zone.getKey() != Zone.UNDER_70 && zone.getValue() >= HARD_SHARE_OF_ZONE * zone.getKey().most());
+  }
+
+  /** The days of the week on which anything of a squat, press or pull is trained hard. */
+  List<LocalDate> hardDays() {
+    return byDay().keySet().stream().filter(day -> !hardLifts(day).isEmpty()).toList();
+  }
+}

@@ -110,6 +110,15 @@ document.body.addEventListener("htmx:afterSwap", () => {
   meanwhile = null;
 });
 
+// After a change to the week its sums and findings are drawn anew; typing alone changes nothing yet.
+document.body.addEventListener("htmx:afterRequest", (event) => {
+  const { verb, path } = event.detail.requestConfig ?? {};
+  const panel = document.getElementById("week-panel");
+  if (panel && event.detail.successful && verb === "post" && !path.includes("/week/line")) {
+    htmx.trigger(panel, "stale");
+  }
+});
+
 // What is chosen by arrow is told to a screen reader.
 function announce(text) {
   let live = document.getElementById("announced");

@@ -1,6 +1,8 @@
 package org.yarbel.core.card;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
@@ -47,6 +49,11 @@ public record Caution(String code, String text, @Nullable String reason) {
 
     public String code() {
       return code;
+    }
+
+    /** The kind of a code. */
+    public static Optional<Kind> ofCode(String code) {
+      return Arrays.stream(values()).filter(kind -> kind.code.equals(code)).findFirst();
     }
 
     /** Whether it is about somebody getting hurt, and not about what loads. */
@@ -130,11 +137,6 @@ public record Caution(String code, String text, @Nullable String reason) {
 
   /** Whether it is about somebody getting hurt. */
   public boolean hurts() {
-    for (Kind kind : Kind.values()) {
-      if (kind.code.equals(code)) {
-        return kind.hurts;
-      }
-    }
-    return false;
+    return Kind.ofCode(code).filter(Kind::hurts).isPresent();
   }
 }

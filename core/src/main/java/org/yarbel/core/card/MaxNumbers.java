@@ -49,6 +49,11 @@ public record MaxNumbers(
     return new MaxNumbers(tested, estimate, training == null ? trainingFrom(estimate) : training, goal);
   }
 
+  /** The same with another training max. */
+  public MaxNumbers withTraining(Mass other) {
+    return new MaxNumbers(tested, estimated, other, goal);
+  }
+
   /** The number a basis names; null when it is unknown. Today's max is no kept number: null. */
   public @Nullable Mass of(Basis basis) {
     return switch (basis) {

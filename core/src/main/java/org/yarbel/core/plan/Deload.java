@@ -32,6 +32,7 @@ public enum Deload {
 
   private static final String LIGHT = "3x3 60%";
   private static final double HALF = 0.5;
+  private static final int OPEN_REPS = 5;
   private static final int FEWEST_WEEKS = 4;
 
   private final String word;
@@ -148,7 +149,8 @@ public enum Deload {
   private static Work closed(Work work) {
     if (work instanceof Work.SetsOfReps sets) {
       Integer least = sets.reps().least();
-      return new Work.SetsOfReps(sets.sets(), new Reps.Exactly(least == null ? 5 : least));
+      boolean closed = sets.reps() instanceof Reps.Exactly || sets.reps() instanceof Reps.Between;
+      return closed ? work : new Work.SetsOfReps(sets.sets(), new Reps.Exactly(least == null ? OPEN_REPS : least));
     }
     return switch (work.kind()) {
       case BUILD, MAX, CLUSTER, DENSITY, NEGATIVE -> new Work.SetsOfReps(3, new Reps.Exactly(3));
@@ -185,7 +187,7 @@ public enum Deload {
     RpeTarget rpe = part.rpe();
     if (work instanceof Work.SetsOfReps sets) {
       Integer least = sets.reps().least();
-      Reps reps = sets.reps() instanceof Reps.AtLeast || least == null ? new Reps.Exactly(least == null ? 5 : least) : sets.reps();
+      Reps reps = sets.reps() instanceof Reps.AtLeast || least == null ? new Reps.Exactly(least == null ? OPEN_REPS : least) : sets.reps();
       work = new Work.SetsOfReps(Math.max(1, sets.sets() / 2), reps);
     } else {
       work = switch (work.kind()) {

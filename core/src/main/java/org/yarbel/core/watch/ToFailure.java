@@ -19,6 +19,7 @@ final class ToFailure implements Check {
   private static final int SHORT_REST = 90;
   private static final int SLOW_SECONDS = 6;
   private static final double MEND_TO = 9;
+  private static final double TOLERANCE = 1e-6;
 
   @Override
   public String key() {
@@ -51,14 +52,14 @@ final class ToFailure implements Check {
     Part part = line.work().parts().get(index);
     boolean strict = slow(part) || part.option(Option.Rest.class).filter(rest -> rest.seconds() < SHORT_REST).isPresent();
     double bound = week.of(strict ? Threshold.FAILURE_RPE_SHORT : Threshold.FAILURE_RPE);
-    if (part.work().kind() != WorkKind.SETS && part.work().kind() != WorkKind.EMOM || part.rpe() != null || part.changesLoadOnTheWay()) {
+    if (line.counted().lift().variation().partial() || part.work().kind() != WorkKind.SETS && part.work().kind() != WorkKind.EMOM || part.rpe() != null || part.changesLoadOnTheWay()) {
       return Optional.empty();
     }
     CountedLine counted = line.counted();
-    return counted.sets().stream().filter(set -> set.set().part() == index + 1 && closed(set.set()) && set.rpe() >= bound && !set.set().logged()
+    return counted.sets().stream().filter(set -> set.set().part() == index + 1 && closed(set.set()) && set.rpe() >= bound - TOLERANCE && !set.set().logged()
             && !(set.reps() == 1 && set.percent() <= 100)).findFirst()
         .map(set -> at(Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep" : " reps") + " at " + Words.number(set.percent())
-            + " % of the estimate come to RPE " + (set.rpe() > 10 ? "10 and beyond" : Words.number(set.rpe())) + " by the chart"
+            + " % of the estimate come to RPE " + (set.rpe() > 10.05 ? "10 and beyond" : Words.number(set.rpe())) + " by the chart"
             + (strict ? ", with a slow tempo or short rests." : "."), mend(line, index, set)));
   }
 

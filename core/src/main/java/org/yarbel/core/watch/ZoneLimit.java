@@ -1,8 +1,11 @@
 package org.yarbel.core.watch;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.yarbel.core.card.Role;
@@ -31,18 +34,25 @@ final class ZoneLimit implements Check {
   public List<Finding> look(WatchedWeek week) {
 
     List<Finding> findings = new ArrayList<>();
+    Set<String> said = new HashSet<>();
     week.byDay().forEach((day, lines) -> {
       Map<String, List<CountedLine>> families = lines.stream().map(WatchedLine::counted).filter(line -> line.kind().mainWork() && line.mainOrClose())
           .collect(Collectors.groupingBy(line -> line.head().key(), TreeMap::new, Collectors.toList()));
       families.forEach((lift, family) -> WeekTotals.zones(family).forEach((zone, reps) -> {
-        if (reps > zone.most() && zone != Zone.UNDER_70) {
-          boolean dense = family.stream().flatMap(line -> line.work().stream()).map(set -> set.set().role()).anyMatch(role -> role == Role.CLUSTER || role == Role.DENSITY);
-          findings.add(on(dense ? Severity.NOTE : Severity.DOUBT, day, lift, family.get(0).head().name() + " on " + Words.day(day) + ": " + Math.round(reps) + " reps at "
-              + zone.word() + " %, where a session bears " + zone.fewest() + "–" + zone.most() + " (best " + zone.best() + ")."
-              + (dense ? " Clusters and density work exceed it by design." : "")));
+        if (reps > zone.most() && zone != Zone.UNDER_70 && said.add(lift + zone)) {
+          findings.add(finding(day, family, zone, reps));
         }
       }));
     });
     return findings;
+  }
+
+  /** Said once a week of a lift and a zone: the days after are alike. */
+  private Finding finding(LocalDate day, List<CountedLine> family, Zone zone, double reps) {
+    boolean dense = family.stream().flatMap(line -> line.work().stream()).map(set -> set.set().role()).anyMatch(role -> role == Role.CLUSTER || role == Role.DENSITY);
+    String lift = family.get(0).head().key();
+    return on(dense ? Severity.NOTE : Severity.DOUBT, day, lift, family.get(0).head().name() + " on " + Words.day(day) + ": " + Math.round(reps) + " reps at "
+        + zone.word() + " %, where a session bears " + zone.fewest() + "–" + zone.most() + " (best " + zone.best() + ")."
+        + (dense ? " Clusters and density work exceed it by design." : ""));
   }
 }

@@ -316,12 +316,22 @@ class Arranging {
   /** Undoes a change when the session still stands as it left it. */
   @Transactional
   String undo(Change change) {
+    return stand(change, !change.undone(), change.after(), change.before(), Change::undo, "The session stands as before.");
+  }
+
+  /** Does an undone change again. */
+  @Transactional
+  String redo(Change change) {
+    return stand(change, change.undone(), change.before(), change.after(), Change::redo, "The session is arranged so again.");
+  }
+
+  private String stand(Change change, boolean possible, @Nullable String now, @Nullable String then, java.util.function.Consumer<Change> mark, String said) {
     TrainingSession session = session(change.subjectId());
-    if (change.undone() || !text(session).equals(change.after())) {
+    if (!possible || !text(session).equals(now)) {
       return "That session was changed again since: undo the later change first.";
     }
-    change.undo();
-    Arrangement before = json.readValue(Objects.requireNonNull(change.before()), Arrangement.class);
+    mark.accept(change);
+    Arrangement before = json.readValue(Objects.requireNonNull(then), Arrangement.class);
     session.arrange(Groups.of(before.groups()));
     Map<Long, Placed> placed = new HashMap<>();
     before.placed().forEach(place -> placed.put(place.slotId(), place));
@@ -334,7 +344,7 @@ class Arranging {
     slots.flush();
     follow(session.id());
     issuing.planChanged(session, lifter(session));
-    return "The session stands as before.";
+    return said;
   }
 
   /** A change to a session. */

@@ -1,14 +1,13 @@
 package org.yarbel.web.board;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
@@ -36,6 +35,11 @@ import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.Programs;
+import org.yarbel.web.watch.Silence;
+import org.yarbel.web.watch.WeekWatch;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.web.lifter.LiftNumbers;
 
 /** Reads a lifter's week: issued cards as they were issued, the rest worked out with the numbers of today. */
 @Service
@@ -52,11 +56,15 @@ class BoardService {
   private final ComplaintRepository complaints;
   private final Places places;
   private final Issuing issuing;
+  private final WeekWatch watch;
+  private final History history;
   private final ClubClock clock;
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, ClubClock clock) {
+      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, History history, ClubClock clock) {
+    this.watch = watch;
+    this.history = history;
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
@@ -79,55 +87,107 @@ class BoardService {
   BoardView week(long lifterId, @Nullable LocalDate of) {
     Lifter lifter = lifter(lifterId);
     LocalDate today = clock.today();
-    LocalDate from = (of == null ? today : of).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-    List<BoardView.DayView> days = days(lifter, from, 7, today);
+    LocalDate from = Programs.monday(of == null ? today : of);
+    List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifterId));
+    Loaded loaded = load(lifter, from, 7, WeekWatch.WEEKS_BACK);
+    List<Silence> record = watch.record(lifterId);
+    Set<String> quiet = WeekWatch.quiet(record);
+    WeekWatch.Seen seen = watch.look(lifter, from, known, quiet, loaded.before(), loaded.watched());
+    WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from), loaded.quick());
+    List<BoardView.DayView> days = days(lifter, loaded, today, quiet);
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
-        BoardView.numbers(numbers.findByLifterIdIn(List.of(lifterId)), lifter, today),
-        complaints.present(lifterId, SHOWN_PAINS).stream().map(Complaint::words).toList(), BoardView.week(from),
-        from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days);
+        BoardView.numbers(known, lifter, today), complaints.present(lifterId, SHOWN_PAINS).stream().map(Complaint::words).toList(), BoardView.week(from),
+        from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, history.of(lifterId));
+  }
+
+  /** What is seen in a week, to be drawn anew after a change. */
+  @Transactional(readOnly = true)
+  BoardView.Panel panel(long lifterId, LocalDate of) {
+    BoardView week = week(lifterId, of);
+    return new BoardView.Panel(week.panel(), week.days(), week.history(), week.lifterId(), week.monday());
   }
 
   /** One day of a lifter. */
   @Transactional(readOnly = true)
   BoardView.DayView day(long lifterId, LocalDate date) {
-    return days(lifter(lifterId), date, 1, clock.today()).get(0);
+    Lifter lifter = lifter(lifterId);
+    return days(lifter, load(lifter, date, 1, 0), clock.today(), watch.quiet(lifterId)).get(0);
   }
 
-  private List<BoardView.DayView> days(Lifter lifter, LocalDate from, int count, LocalDate today) {
+  /** The days looked at, with those before them. */
+  private record Loaded(LocalDate from, int count, LifterContext usual, Map<LocalDate, TrainingSession> sessions, Map<LocalDate, WeekWatch.Day> days,
+      Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.Day> before, List<BoardView.PlaceView> choice) {
+    List<WeekWatch.Day> watched() {
+      return new ArrayList<>(days.values());
+    }
+
+    /** What a line of the week comes to with another text. */
+    WeekPanel.Quick quick() {
+      return (slotId, work) -> days.values().stream().flatMap(day -> day.slots().stream().filter(slot -> slot.id() == slotId)
+          .map(slot -> day.context().work(day.context().lift(slot.lift()), work, slot.details(), 1, null))).findFirst()
+          .map(LifterContext.Worked::line).map(line -> String.join(" · ", LineView.loads(line))).orElse("");
+    }
+  }
+
+  private Loaded load(Lifter lifter, LocalDate from, int count, int weeksBack) {
     LifterContext usual = contexts.of(lifter, null);
     Map<Long, LifterContext> elsewhere = new HashMap<>();
-    List<BoardView.PlaceView> choice = choice(lifter);
-    Map<LocalDate, TrainingSession> byDay =
-        sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, from.plusDays(count - 1L)).stream()
-            .collect(Collectors.toMap(TrainingSession::day, s -> s));
-    List<Long> ids = byDay.values().stream().map(TrainingSession::id).toList();
-    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
-        .collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, CardDocument.Line> issued = issuing.issuedLines(ids);
+    List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from.minusWeeks(weeksBack), from.plusDays(count - 1L));
+    List<Long> ids = all.stream().map(TrainingSession::id).toList();
+    List<Long> shown = all.stream().filter(session -> !session.day().isBefore(from)).map(TrainingSession::id).toList();
+    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, CardDocument.Line> issued = issuing.issuedLines(shown);
     Map<Long, Long> logged = log.counts(ids).stream().collect(Collectors.toMap(
         LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
-    List<BoardView.DayView> days = new ArrayList<>();
-    for (LocalDate date = from; date.isBefore(from.plusDays(count)); date = date.plusDays(1)) {
-      TrainingSession session = byDay.get(date);
-      Long placeId = session == null ? null : session.placeId();
+    Map<LocalDate, TrainingSession> byDay = new HashMap<>();
+    Map<LocalDate, WeekWatch.Day> days = new TreeMap<>();
+    Map<Long, LineView> views = new HashMap<>();
+    List<WeekWatch.Day> before = new ArrayList<>();
+    for (TrainingSession session : all) {
+      Long placeId = session.placeId();
       LifterContext context = placeId == null ? usual : elsewhere.computeIfAbsent(placeId, id -> contexts.of(lifter, id));
-      List<BoardView.SlotView> lines = session == null ? List.of()
-          : lines(lifter, session, bySession.getOrDefault(session.id(), List.of()), context, issued);
-      days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : logged.getOrDefault(session.id(), 0L), lines, choice));
+      List<Slot> lines = bySession.getOrDefault(session.id(), List.of());
+      boolean trained = logged.containsKey(session.id());
+      if (session.day().isBefore(from)) {
+        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, quickly(context, lines), trained));
+      } else {
+        byDay.put(session.day(), session);
+        Map<Long, ResolvedLine> resolved = new HashMap<>();
+        LineView.worked(context, lines, session.groups(), issued, resolved).forEach((slot, view) -> views.put(slot.id(), view));
+        days.put(session.day(), new WeekWatch.Day(session.day(), lines, session.groups(), context, resolved, trained));
+      }
+    }
+    return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter));
+  }
+
+  /** Lines of days behind, without their warm-ups: only their volume is asked for. */
+  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines) {
+    Map<Long, ResolvedLine> resolved = new HashMap<>();
+    lines.forEach(slot -> context.withoutRamp(context.lift(slot.lift()), slot.work(), slot.details()).ifPresent(line -> resolved.put(slot.id(), line)));
+    return resolved;
+  }
+
+  private static List<BoardView.DayView> days(Lifter lifter, Loaded loaded, LocalDate today, Set<String> quiet) {
+    List<BoardView.DayView> days = new ArrayList<>();
+    for (LocalDate date = loaded.from(); date.isBefore(loaded.from().plusDays(loaded.count())); date = date.plusDays(1)) {
+      TrainingSession session = loaded.sessions().get(date);
+      WeekWatch.Day day = loaded.days().get(date);
+      List<BoardView.SlotView> lines = session == null || day == null ? List.of() : lines(lifter, session, day, loaded.views(), quiet);
+      days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : loaded.logged().getOrDefault(session.id(), 0L), lines, loaded.choice()));
     }
     return days;
   }
 
-  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, List<Slot> slots, LifterContext context,
-      Map<Long, CardDocument.Line> issued) {
+  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, WeekWatch.Day day, Map<Long, LineView> worked, Set<String> quiet) {
     List<BoardView.SlotView> views = new ArrayList<>();
-    Groups groups = session.groups();
+    LifterContext context = day.context();
     List<String> bars = context.kit().bars();
     Slot above = null;
-    for (Map.Entry<Slot, LineView> line : LineView.of(context, slots, groups, issued).entrySet()) {
-      Slot slot = line.getKey();
-      views.add(BoardView.SlotView.of(slot, context.lift(slot.lift()).name(), lifter.id(), session.day(), line.getValue(), bars,
-          groups, above));
+    for (Slot slot : day.slots()) {
+      Lift lift = context.lift(slot.lift());
+      List<Lift> line = context.lifts().line(lift);
+      LineView view = worked.get(slot.id()).without(quiet, line.get(line.size() - 1).key());
+      views.add(BoardView.SlotView.of(slot, lift.name(), lifter.id(), session.day(), view, bars, session.groups(), above));
       above = slot;
     }
     return views;
@@ -137,9 +197,7 @@ class BoardService {
   @Transactional(readOnly = true)
   BoardView.SlotView slot(Slot slot) {
     TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
-    Lifter lifter = lifter(session.lifterId());
-    return lines(lifter, session, slots.findBySessionIdOrderByPositionAscIdAsc(session.id()), contexts.of(lifter, session.placeId()),
-        issuing.issuedLines(List.of(slot.sessionId()))).stream().filter(view -> view.id() == slot.id()).findFirst().orElseThrow(NotFound::new);
+    return day(session.lifterId(), session.day()).slots().stream().filter(view -> view.id() == slot.id()).findFirst().orElseThrow(NotFound::new);
   }
 
   Slot stored(long slotId) {

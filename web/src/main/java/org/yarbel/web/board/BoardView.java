@@ -27,9 +27,12 @@ import org.yarbel.web.plan.TrainingSession;
  * @param pains what hurts or holds back, to have in sight while writing
  */
 record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, List<String> pains, String week,
-    String before, String after, List<DayView> days) {
+    String monday, String before, String after, List<DayView> days, WeekPanel panel, History.Steps history) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
+
+  /** What is drawn anew after a change: the sums and findings of the week. */
+  record Panel(WeekPanel panel, List<DayView> days, History.Steps history, long lifterId, String monday) {}
 
   /** A main lift's number in the head of the board. */
   record NumberView(String lift, String number, @Nullable String sd, String basis) {}
@@ -75,7 +78,15 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    */
   record SlotView(long id, long lifterId, long sessionId, String date, String kind, String lift, String work, String stored,
       int version, LineView line, DetailsForm details, List<String> said, List<String> bars, @Nullable GroupView begins,
-      boolean grouped, boolean again, @Nullable String note, boolean refused, Map<String, String> errors) {
+      boolean grouped, boolean again, From from, @Nullable String note, boolean refused, Map<String, String> errors) {
+    /**
+     * Where the line comes from.
+     *
+     * @param method whether a method wrote it
+     * @param wrote what the method would write where somebody changed it; else null
+     */
+    record From(boolean method, boolean forecast, @Nullable String wrote, @Nullable String remark) {}
+
     static SlotView of(Slot slot, String lift, long lifterId, LocalDate day, LineView line, List<String> bars, Groups groups,
         @Nullable Slot above) {
       Groups.Numbered own = groups.numbered(slot.groupNo()).orElse(null);
@@ -83,7 +94,12 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
       boolean first = own != null && group != null && (above == null || !slot.groupNo().equals(above.groupNo()));
       return new SlotView(slot.id(), lifterId, slot.sessionId(), day.toString(), slot.kind().name(), lift, slot.work(), slot.work(),
           slot.version(), line, DetailsForm.of(slot.details()), words(slot.details()), bars,
-          first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, null, false, Map.of());
+          first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, from(slot), null, false, Map.of());
+    }
+
+    private static From from(Slot slot) {
+      String written = slot.written();
+      return new From(slot.origin() != null, slot.forecast(), slot.edited() && written != null ? written.replace(" | ", " ") : null, slot.remark());
     }
 
     private static List<String> words(Details details) {
@@ -108,13 +124,13 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
 
     SlotView noting(String text) {
       return new SlotView(id, lifterId, sessionId, date, kind, lift, work, stored, version, line, details, said, bars, begins, grouped,
-          again, text, false, errors);
+          again, from, text, false, errors);
     }
 
     SlotView refusing(String typedKind, String typedLift, String typed, DetailsForm typedDetails, LineView typedLine, String text,
         Map<String, String> wrong) {
       return new SlotView(id, lifterId, sessionId, date, typedKind, typedLift, typed, stored, version, typedLine,
-          typedDetails.present() ? typedDetails : details, said, bars, begins, grouped, again, text, true, wrong);
+          typedDetails.present() ? typedDetails : details, said, bars, begins, grouped, again, from, text, true, wrong);
     }
 
     /** What is wrong with a field; null when nothing is. */

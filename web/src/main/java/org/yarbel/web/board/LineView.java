@@ -1,10 +1,12 @@
 package org.yarbel.web.board;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.Caution;
@@ -43,26 +45,45 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   public record Mark(String text, boolean wrong) {}
 
   /** Something to mind, with its reason; {@code hurts} where somebody may be. */
-  public record Minded(String text, @Nullable String reason, boolean hurts) {
+  public record Minded(String code, String text, @Nullable String reason, boolean hurts) {
     static Minded of(Caution caution) {
-      return new Minded(caution.text(), caution.reason(), caution.hurts());
+      return new Minded(caution.code(), caution.text(), caution.reason(), caution.hurts());
     }
   }
 
   /** A way to go on: the whole text with it, what is put in, and what that means. */
   public record Next(String whole, String text, String meaning) {}
 
-  /** The lines of a session in their order: as they were issued where they were, else worked out with the numbers of today. */
-  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued) {
+  /**
+   * The lines of a session in their order: as they were issued where they were, else worked out with the numbers of today.
+   *
+   * @param resolved takes the lines that could be worked out, by slot
+   */
+  static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued, Map<Long, ResolvedLine> resolved) {
     Map<Long, LifterContext.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
         : context.session(slots, groups);
     Map<Slot, LineView> lines = new LinkedHashMap<>();
     for (Slot slot : slots) {
       CardDocument.Line stands = issued.get(slot.id());
+      ResolvedLine line = stands != null ? stands.resolved() : Objects.requireNonNull(worked.get(slot.id())).line();
+      if (line != null) {
+        resolved.put(slot.id(), line);
+      }
       lines.put(slot, stands != null ? of(stands.resolved(), stands.basisMax())
           : of(context, context.lift(slot.lift()), slot.work(), Objects.requireNonNull(worked.get(slot.id()))));
     }
     return lines;
+  }
+
+  /** The same for those who ask for no figures beside. */
+  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued) {
+    return worked(context, slots, groups, issued, new HashMap<>());
+  }
+
+  /** The same without the cautions that were silenced about a lift. */
+  LineView without(Set<String> quiet, String lift) {
+    List<Minded> left = cautions.stream().filter(caution -> !quiet.contains(caution.code() + "/" + lift)).toList();
+    return left.size() == cautions.size() ? this : new LineView(loads, words, skyline, left, marks, problems, next);
   }
 
   /** Works a line out and says what it comes to. */

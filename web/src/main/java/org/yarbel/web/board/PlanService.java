@@ -24,6 +24,8 @@ import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.Days;
+import org.yarbel.web.program.Programs;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes the plan. Every change keeps what stood before, touches only what lies ahead, and can be undone. */
@@ -37,12 +39,16 @@ public class PlanService {
   private final LifterRepository lifters;
   private final LoggedSetRepository log;
   private final Arranging arranging;
+  private final Days days;
+  private final Programs programs;
   private final Issuing issuing;
   private final ClubClock clock;
   private final JsonMapper json = new JsonMapper();
 
   PlanService(TrainingSessionRepository sessions, SlotRepository slots, ChangeRepository changes,
-      LifterRepository lifters, LoggedSetRepository log, Arranging arranging, Issuing issuing, ClubClock clock) {
+      LifterRepository lifters, LoggedSetRepository log, Arranging arranging, Days days, Programs programs, Issuing issuing, ClubClock clock) {
+    this.days = days;
+    this.programs = programs;
     this.sessions = sessions;
     this.slots = slots;
     this.changes = changes;
@@ -140,6 +146,7 @@ public class PlanService {
       return refused.get();
     }
     String before = said(slot);
+    programs.takenOut(slot, true);
     slots.delete(slot);
     slots.flush();
     arranging.follow(slot.sessionId());
@@ -164,6 +171,9 @@ public class PlanService {
     if (change.subject().equals(Arranging.SUBJECT)) {
       return arranging.undo(change);
     }
+    if (change.subject().equals(Days.SUBJECT)) {
+      return days.undo(change);
+    }
     Optional<Change> newest =
         changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc("slot", change.subjectId());
     if (change.undone() || newest.isEmpty() || newest.get().id() != changeId) {
@@ -174,24 +184,63 @@ public class PlanService {
     }
     change.undo();
     Said before = read(change.before());
+    stand(change, before, read(change.after()));
+    return before == null ? "The line is out again." : "The line is back as it was: " + before.work();
+  }
+
+  /** Does an undone change again when the line stands as it was undone to. */
+  @Transactional
+  public String redo(Change change) {
+    if (change.subject().equals(Arranging.SUBJECT)) {
+      return arranging.redo(change);
+    }
+    if (change.subject().equals(Days.SUBJECT)) {
+      return days.redo(change);
+    }
+    Said before = read(change.before());
+    Said after = read(change.after());
+    Slot now = change.subjectId() == 0 ? null : lineOf(change, before);
+    boolean stands = before == null ? now == null : now != null && now.lift().equals(before.lift()) && now.work().equals(before.work());
+    if (!change.undone() || !stands || now != null && arranging.begun(now)) {
+      return "That line was changed or begun since: it is not done again.";
+    }
+    change.redo();
+    if (after == null && now != null) {
+      slots.delete(now);
+      slots.flush();
+      arranging.follow(now.sessionId());
+      replanned(now.sessionId());
+    } else {
+      stand(change, after, before);
+    }
+    return after == null ? "The line is out again." : "Done again: " + after.work();
+  }
+
+  /** The line a change was about; one that was put back by an undo has another id and the same words. */
+  private @Nullable Slot lineOf(Change change, @Nullable Said before) {
+    return slots.findById(change.subjectId()).orElseGet(() -> before == null ? null : slots.findBySessionIdOrderByPositionAscIdAsc(before.sessionId()).stream()
+        .filter(slot -> slot.lift().equals(before.lift()) && slot.work().equals(before.work())).reduce((first, second) -> second).orElse(null));
+  }
+
+  /** Makes a line stand as it was; null for out. */
+  private void stand(Change change, @Nullable Said wanted, @Nullable Said other) {
     Optional<Slot> slot = slots.findById(change.subjectId());
-    if (before == null) {
+    if (wanted == null) {
       slot.ifPresent(slots::delete);
     } else if (slot.isPresent()) {
-      slot.get().write(before.kind(), before.lift(), before.work(), before.said());
+      slot.get().write(wanted.kind(), wanted.lift(), wanted.work(), wanted.said());
     } else {
-      Slot again = new Slot(before.sessionId(), before.position(), before.kind(), before.lift(), before.work());
-      again.write(before.kind(), before.lift(), before.work(), before.said());
+      Slot again = new Slot(wanted.sessionId(), wanted.position(), wanted.kind(), wanted.lift(), wanted.work());
+      again.write(wanted.kind(), wanted.lift(), wanted.work(), wanted.said());
       slots.save(again);
-      if (before.groupNo() != null && before.groups() != null && before.mates() != null) {
-        arranging.rejoin(again, before.groupNo(), Groups.of(before.groups()), before.mates());
+      if (wanted.groupNo() != null && wanted.groups() != null && wanted.mates() != null) {
+        arranging.rejoin(again, wanted.groupNo(), Groups.of(wanted.groups()), wanted.mates());
       }
     }
     slots.flush();
-    Said any = before != null ? before : read(change.after());
+    Said any = wanted != null ? wanted : other;
     arranging.follow(any == null ? 0 : any.sessionId());
     replanned(any == null ? 0 : any.sessionId());
-    return before == null ? "The line is out again." : "The line is back as it was: " + before.work();
   }
 
   /** The lifter a change was about. */
@@ -201,7 +250,7 @@ public class PlanService {
   }
 
   private Change change(long changeId) {
-    return changes.findById(changeId).filter(c -> c.subject().equals("slot") || c.subject().equals(Arranging.SUBJECT))
+    return changes.findById(changeId).filter(c -> c.subject().equals("slot") || c.subject().equals(Arranging.SUBJECT) || c.subject().equals(Days.SUBJECT))
         .orElseThrow(NotFound::new);
   }
 

@@ -41,6 +41,11 @@ public class Change extends ClubRow {
     return new Change("session", sessionId, lifterId, accountId, at, before, after);
   }
 
+  /** A change to several days of a lifter's plan at once. */
+  public static Change ofDays(long accountId, Instant at, long lifterId, String before, String after) {
+    return new Change("days", lifterId, lifterId, accountId, at, before, after);
+  }
+
   /** A change to what a place owns. */
   public static Change ofPlace(long accountId, Instant at, long placeId, String before, String after) {
     return new Change("place", placeId, null, accountId, at, before, after);
@@ -77,5 +82,10 @@ public class Change extends ClubRow {
 
   public void undo() {
     undone = true;
+  }
+
+  /** Does it again after it was undone. */
+  public void redo() {
+    undone = false;
   }
 }

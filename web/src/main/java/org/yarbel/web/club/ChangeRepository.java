@@ -1,9 +1,16 @@
 package org.yarbel.web.club;
 
+import java.util.Collection;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-/** What was changed, newest last. */
+/** Changes of the club. */
 public interface ChangeRepository extends JpaRepository<Change, Long> {
   Optional<Change> findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc(String subject, long subjectId);
+
+  /** The newest change of a lifter's plan that stands. */
+  Optional<Change> findFirstByLifterIdAndSubjectInAndUndoneFalseOrderByIdDesc(Long lifterId, Collection<String> subjects);
+
+  /** The oldest undone change of a lifter's plan after another. */
+  Optional<Change> findFirstByLifterIdAndSubjectInAndUndoneTrueAndIdGreaterThanOrderByIdAsc(Long lifterId, Collection<String> subjects, long id);
 }

@@ -1,5 +1,6 @@
 package org.yarbel.web.demo;
 
+import jakarta.persistence.EntityManager;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -10,7 +11,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.jspecify.annotations.Nullable;
@@ -34,6 +37,7 @@ import org.yarbel.core.plan.Group;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
 import org.yarbel.web.account.Accounts;
+import org.yarbel.web.board.GroupBoards;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.Place;
@@ -42,6 +46,7 @@ import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.ComplaintRepository;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
+import org.yarbel.web.library.Library;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.lifter.WeighIn;
@@ -57,6 +62,12 @@ import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.program.Programs;
+import org.yarbel.web.program.Progression;
+import org.yarbel.web.program.ProgressionRepository;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.plan.progress.Method;
 
 /** Fills the demo club: plans for two weeks to come, and logs of the weeks behind from simulated lifters. */
 @Service
@@ -64,6 +75,8 @@ class DemoClub {
   static final String PASSWORD = "tarnbrook-demo";
   static final String DOMAIN = "@tarnbrook.example";
   private static final long SEED = 20_260;
+  /** Weeks to come that the coach has written by hand. */
+  private static final int WEEKS_AHEAD = 3;
 
   private final Places places;
   private final Accounts accounts;
@@ -74,13 +87,23 @@ class DemoClub {
   private final LoggedSetRepository log;
   private final WeighInRepository weighIns;
   private final ComplaintRepository complaints;
+  private final ProgressionRepository progressions;
+  private final Programs programs;
   private final Issuing issuing;
   private final Tracking tracking;
+  private final GroupBoards groups;
+  private final Library library;
+  private final EntityManager entities;
 
   DemoClub(Places places, Accounts accounts, LifterRepository lifters, LiftNumbersRepository numbers,
       TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, WeighInRepository weighIns,
-      ComplaintRepository complaints, Issuing issuing,
-      Tracking tracking) {
+      ComplaintRepository complaints, ProgressionRepository progressions, Programs programs, Issuing issuing,
+      Tracking tracking, GroupBoards groups, Library library, EntityManager entities) {
+    this.groups = groups;
+    this.library = library;
+    this.entities = entities;
+    this.progressions = progressions;
+    this.programs = programs;
     this.places = places;
     this.accounts = accounts;
     this.lifters = lifters;
@@ -103,7 +126,14 @@ class DemoClub {
     long seed = SEED;
     for (DemoProgram program : DemoProgram.all()) {
       new Filling(clubId, program, byUnit.get(program.unit()), today, seed++).fill();
+      entities.flush();
+      entities.clear();
     }
+    Map<String, Lifter> byName = lifters.findAll().stream().collect(Collectors.toMap(lifter -> lifter.name().split(" ")[0], lifter -> lifter));
+    groups.save(null, "Evening group", Set.of(byName.get("Odile").id(), byName.get("Leopold").id(), byName.get("Emeric").id()));
+    LocalDate monday = Programs.monday(today);
+    library.keepWeeks(byName.get("Odile"), monday, 1, "RPE week with technique on Sunday");
+    library.keepWeeks(byName.get("Brannoc"), monday, 2, "Two event weeks with a medley");
   }
 
   /** One lifter while they are filled in. */
@@ -140,17 +170,60 @@ class DemoClub {
       body(lifter, life);
       accounts.add(clubId, program.email() + DOMAIN, PASSWORD, program.name(), org.yarbel.web.account.Role.LIFTER, lifter.id());
       program.numbers().forEach(n -> numbers(lifter, n));
-      for (int week = -program.weeksBack(); week <= 1; week++) {
-        for (DayOfWeek day : DayOfWeek.values()) {
-          List<DemoProgram.Line> lines = program.plan().on(day, week);
-          if (!lines.isEmpty()) {
-            session(lifter, monday.plusWeeks(week).plusDays(day.getValue() - 1L), lines);
-          }
-        }
+      program.methods().forEach(uses -> method(lifter, uses));
+      for (int week = -program.weeksBack(); week <= WEEKS_AHEAD; week++) {
+        week(lifter, week);
+        forget(lifter);
       }
       log.flush();
       history.keySet().forEach(lift -> tracking.rerun(lifter, lift));
       known.keySet().stream().filter(lift -> !history.containsKey(lift)).forEach(lift -> tracking.rerun(lifter, lift));
+      programs.write(lifter, context(lifter, today), today, Programs.WEEKS_AHEAD);
+    }
+
+    /** What is looked through before every query stays small. */
+    private void forget(Lifter lifter) {
+      entities.flush();
+      entities.clear();
+      known.replaceAll((lift, own) -> numbers.findByLifterIdAndLift(lifter.id(), lift).orElseThrow());
+    }
+
+    private void method(Lifter lifter, DemoProgram.Uses uses) {
+      Progression progression = new Progression(lifter.id(), uses.lift(), uses.method());
+      Map<String, String> settings = new HashMap<>(uses.settings());
+      LiftNumbers own = known.get(uses.lift());
+      if (own != null && own.tested() != null) {
+        settings.put("startMax", own.tested().amountIn(program.unit(), 1).toPlainString());
+        if (uses.method() == Method.PLUS_SETS) {
+          settings.put("training", MaxNumbers.trainingFrom(own.tested()).amountIn(program.unit(), 1).toPlainString());
+        }
+      }
+      progression.set(settings, monday.minusWeeks(uses.since()), uses.days(), Progression.Turn.EVERY);
+      progressions.saveAndFlush(progression);
+    }
+
+    /** A week: what the methods write, what the coach added, and what was lifted on the days behind. */
+    private void week(Lifter lifter, int week) {
+      LocalDate from = monday.plusWeeks(week);
+      if (!program.methods().isEmpty() && week <= 0) {
+        programs.write(lifter, context(lifter, from), from, 1);
+      }
+      for (DayOfWeek day : DayOfWeek.values()) {
+        List<DemoProgram.Line> lines = program.plan().on(day, week);
+        if (!lines.isEmpty()) {
+          session(lifter, from.plusDays(day.getValue() - 1L), lines);
+        }
+      }
+      boolean remembers = program.methods().stream().anyMatch(uses -> uses.method().rule().memory());
+      for (LocalDate day = from; day.isBefore(today) && day.isBefore(from.plusWeeks(1)); day = day.plusDays(1)) {
+        TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day).orElse(null);
+        if (session != null) {
+          train(lifter, session);
+          if (remembers) {
+            programs.write(lifter, context(lifter, day), day.plusDays(1), 1);
+          }
+        }
+      }
     }
 
     private void body(Lifter lifter, DemoLife life) {
@@ -187,30 +260,35 @@ class DemoClub {
     }
 
     private void session(Lifter lifter, LocalDate day, List<DemoProgram.Line> lines) {
-      TrainingSession session = sessions.saveAndFlush(new TrainingSession(lifter.id(), day));
-      List<Slot> plan = new ArrayList<>();
-      Groups groups = new Groups(List.of());
+      TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day)
+          .orElseGet(() -> sessions.saveAndFlush(new TrainingSession(lifter.id(), day)));
+      int position = slots.findBySessionIdOrderByPositionAscIdAsc(session.id()).size();
+      Groups groups = session.groups();
       Group above = null;
       for (DemoProgram.Line line : lines) {
         Group group = line.group();
         if (group != null && !group.equals(above)) {
           groups = groups.with(new Groups.Numbered(groups.free(), group, null));
         }
-        Slot slot = new Slot(session.id(), plan.size() + 1, line.kind(), line.lift(), line.work());
+        position = line.kind() == SlotKind.PREPARE ? position : position + 1;
+        Slot slot = new Slot(session.id(), line.kind() == SlotKind.PREPARE ? 0 : position, line.kind(), line.lift(), line.work());
         slot.write(line.kind(), line.lift(), line.work(), line.details());
         slot.place(slot.position(), group == null ? null : Integer.valueOf(groups.free() - 1));
-        plan.add(slots.save(slot));
+        slots.save(slot);
         above = group;
       }
       session.arrange(groups);
       slots.flush();
-      if (day.isBefore(today)) {
-        LifterContext context = context(lifter, day);
-        issuing.store(session.id(), CardDocument.of(1, day, context, Map.of(), plan, session.groups(), last, Map.of()));
-        long dayNumber = ChronoUnit.DAYS.between(monday.minusWeeks(program.weeksBack()), day);
-        bodies.values().forEach(body -> body.startDay(dayNumber));
-        plan.forEach(slot -> lift(lifter, session, slot, context));
-      }
+    }
+
+    private void train(Lifter lifter, TrainingSession session) {
+      LocalDate day = session.day();
+      List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
+      LifterContext context = context(lifter, day);
+      issuing.store(session.id(), CardDocument.of(1, day, context, Map.of(), plan, session.groups(), last, Map.of()));
+      long dayNumber = ChronoUnit.DAYS.between(monday.minusWeeks(program.weeksBack()), day);
+      bodies.values().forEach(body -> body.startDay(dayNumber));
+      plan.forEach(slot -> lift(lifter, session, slot, context));
     }
 
     private LifterContext context(Lifter lifter, LocalDate day) {

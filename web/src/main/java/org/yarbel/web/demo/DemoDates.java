@@ -14,6 +14,8 @@ final class DemoDates {
       "update tracked_point set day = day + 7 * :weeks where club_id = :club",
       "update lift_numbers set tested_on = tested_on + 7 * :weeks, goal_on = goal_on + 7 * :weeks, "
           + "estimate_on = estimate_on + 7 * :weeks, last_trained = last_trained + 7 * :weeks where club_id = :club",
+      "update progression set starts_on = starts_on + 7 * :weeks, ends_on = ends_on + 7 * :weeks where club_id = :club",
+      "update deload_week set monday = monday + 7 * :weeks where club_id = :club",
       "update weigh_in set day = day + 7 * :weeks where club_id = :club",
       "update complaint set since = since + 7 * :weeks, over_on = over_on + 7 * :weeks where club_id = :club",
       "update demo_week set monday = monday + 7 * :weeks where club_id = :club");
@@ -26,6 +28,10 @@ final class DemoDates {
     jdbc.sql("select id, document from card_issue where club_id = :club").param("club", clubId).query(Issue.class).list()
         .forEach(issue -> jdbc.sql("update card_issue set document = :document where club_id = :club and id = :id")
             .param("document", moved(issue.document(), weeks)).param("club", clubId).param("id", issue.id()).update());
+    record Batch(long id, String before, String after) {}
+    jdbc.sql("select id, before, after from change where club_id = :club and subject = 'days'").param("club", clubId).query(Batch.class).list()
+        .forEach(batch -> jdbc.sql("update change set before = :before, after = :after where club_id = :club and id = :id")
+            .param("before", moved(batch.before(), weeks)).param("after", moved(batch.after(), weeks)).param("club", clubId).param("id", batch.id()).update());
   }
 
   /** The same document with every day in it moved: the only texts of that shape are days. */

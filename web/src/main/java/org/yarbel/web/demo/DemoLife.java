@@ -1,5 +1,7 @@
 package org.yarbel.web.demo;
 
+import static java.util.Map.entry;
+
 import java.time.DayOfWeek;
 import java.util.EnumSet;
 import java.util.List;
@@ -23,21 +25,33 @@ record DemoLife(int heightMm, int monthsTraining, WorkLoad workLoad, Diet diet, 
   /** Where it hurts; without a score a constraint. */
   record Pain(String place, int weeksAgo, Integer score, String aggravates) {}
 
-  private static final Map<String, DemoLife> BY_EMAIL = Map.of(
-      "maren", new DemoLife(1710, 98, WorkLoad.SEATED, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
-          EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0.02, List.of()),
-      "odile", new DemoLife(1645, 30, WorkLoad.ON_FEET, Diet.DIETING, EnumSet.complementOf(EnumSet.of(DayOfWeek.THURSDAY)),
-          EnumSet.of(Gear.BELT), RampStyle.SHRINKING, -0.2, List.of(new Pain("right elbow", 3, 2, "close-grip pressing"))),
-      "ansel", new DemoLife(1820, 1, WorkLoad.SEATED, Diet.GAINING,
+  private static final Map<String, DemoLife> BY_EMAIL = Map.ofEntries(
+      entry("maren", new DemoLife(1710, 98, WorkLoad.SEATED, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
+          EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0.02, List.of())),
+      entry("odile", new DemoLife(1645, 30, WorkLoad.ON_FEET, Diet.DIETING, EnumSet.complementOf(EnumSet.of(DayOfWeek.THURSDAY)),
+          EnumSet.of(Gear.BELT), RampStyle.SHRINKING, -0.2, List.of(new Pain("right elbow", 3, 2, "close-grip pressing")))),
+      entry("ansel", new DemoLife(1820, 1, WorkLoad.SEATED, Diet.GAINING,
           EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY), EnumSet.noneOf(Gear.class), RampStyle.SHRINKING, 0.15,
-          List.of()),
-      "corwin", new DemoLife(1780, 260, WorkLoad.PHYSICAL, Diet.HOLDING, EnumSet.complementOf(EnumSet.of(DayOfWeek.MONDAY)),
+          List.of())),
+      entry("corwin", new DemoLife(1780, 260, WorkLoad.PHYSICAL, Diet.HOLDING, EnumSet.complementOf(EnumSet.of(DayOfWeek.MONDAY)),
           EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES, Gear.WRIST_WRAPS), new RampStyle(Mass.of("90", MassUnit.LB)), 0,
-          List.of(new Pain("left shoulder", 40, 3, "wide grip, deep dips"), new Pain("no pressing behind the neck", 40, null, ""))),
-      "tamsin", new DemoLife(1680, 74, WorkLoad.SEATED, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
-          EnumSet.of(Gear.BELT, Gear.WRIST_WRAPS, Gear.KNEE_SLEEVES), new RampStyle(null, 5), 0, List.of()),
-      "brannoc", new DemoLife(1860, 41, WorkLoad.PHYSICAL, Diet.GAINING, EnumSet.complementOf(EnumSet.of(DayOfWeek.SUNDAY)),
-          EnumSet.of(Gear.BELT, Gear.STRAPS, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0.1, List.of()));
+          List.of(new Pain("left shoulder", 40, 3, "wide grip, deep dips"), new Pain("no pressing behind the neck", 40, null, "")))),
+      entry("tamsin", new DemoLife(1680, 74, WorkLoad.SEATED, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
+          EnumSet.of(Gear.BELT, Gear.WRIST_WRAPS, Gear.KNEE_SLEEVES), new RampStyle(null, 5), 0, List.of())),
+      entry("brannoc", new DemoLife(1860, 41, WorkLoad.PHYSICAL, Diet.GAINING, EnumSet.complementOf(EnumSet.of(DayOfWeek.SUNDAY)),
+          EnumSet.of(Gear.BELT, Gear.STRAPS, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0.1, List.of())),
+      entry("juno", new DemoLife(1620, 20, WorkLoad.SEATED, Diet.HOLDING, EnumSet.complementOf(EnumSet.of(DayOfWeek.SUNDAY)),
+          EnumSet.noneOf(Gear.class), RampStyle.SHRINKING, 0, List.of())),
+      entry("hal", new DemoLife(1800, 60, WorkLoad.SHIFTS, Diet.HOLDING, EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.FRIDAY, DayOfWeek.SUNDAY),
+          EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0, List.of(new Pain("left knee", 6, 5, "deep squats, lunges")))),
+      entry("rosalind", new DemoLife(1700, 110, WorkLoad.ON_FEET, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
+          EnumSet.of(Gear.BELT, Gear.WRIST_WRAPS), RampStyle.SHRINKING, 0, List.of())),
+      entry("emeric", new DemoLife(1940, 90, WorkLoad.SEATED, Diet.GAINING, EnumSet.allOf(DayOfWeek.class),
+          EnumSet.of(Gear.BELT, Gear.KNEE_SLEEVES), RampStyle.SHRINKING, 0.1, List.of())),
+      entry("sunniva", new DemoLife(1760, 70, WorkLoad.PHYSICAL, Diet.HOLDING, EnumSet.allOf(DayOfWeek.class),
+          EnumSet.of(Gear.BELT, Gear.STRAPS), RampStyle.SHRINKING, 0, List.of())),
+      entry("leopold", new DemoLife(1770, 40, WorkLoad.SEATED, Diet.DIETING, EnumSet.allOf(DayOfWeek.class),
+          EnumSet.of(Gear.BELT), RampStyle.SHRINKING, -0.6, List.of())));
 
   static DemoLife of(DemoProgram program) {
     return BY_EMAIL.get(program.email());

@@ -1,14 +1,26 @@
 package org.yarbel.web.demo;
 
+import static java.time.DayOfWeek.FRIDAY;
+import static java.time.DayOfWeek.MONDAY;
+import static java.time.DayOfWeek.SATURDAY;
+import static java.time.DayOfWeek.SUNDAY;
+import static java.time.DayOfWeek.THURSDAY;
+import static java.time.DayOfWeek.TUESDAY;
+import static java.time.DayOfWeek.WEDNESDAY;
+
 import java.time.DayOfWeek;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.plan.progress.Method;
 import org.yarbel.web.plan.Details;
 import org.yarbel.core.plan.SlotKind;
 
@@ -19,7 +31,22 @@ import org.yarbel.core.plan.SlotKind;
  * @param weeksBack how many weeks of training lie behind
  */
 record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, String bodyMass, String note,
-    int weeksBack, List<Numbers> numbers, Map<String, String> picks, Plan plan) {
+    int weeksBack, List<Numbers> numbers, Map<String, String> picks, List<Uses> methods, Plan plan) {
+  /**
+   * A method that writes a lift.
+   *
+   * @param since how many weeks ago it started
+   */
+  record Uses(String lift, Method method, int since, Map<String, String> settings, Set<DayOfWeek> days) {
+    static Uses of(String lift, Method method, int since, DayOfWeek first, DayOfWeek... more) {
+      return new Uses(lift, method, since, Map.of(), EnumSet.of(first, more));
+    }
+
+    Uses with(Map<String, String> set) {
+      return new Uses(lift, method, since, set, days);
+    }
+  }
+
   /**
    * What is known, and what is true, of a lift.
    *
@@ -55,7 +82,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
   }
 
   static List<DemoProgram> all() {
-    return List.of(maren(), odile(), ansel(), corwin(), tamsin(), brannoc());
+    return List.of(maren(), odile(), ansel(), corwin(), tamsin(), brannoc(), juno(), hal(), rosalind(), emeric(), sunniva(), leopold());
   }
 
   private static Line main(String lift, String work) {
@@ -84,23 +111,14 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
 
   /** Rotating max-effort and speed days, the variation changing every other week. */
   private static DemoProgram tamsin() {
-    Plan plan = (day, week) -> {
-      boolean odd = Math.floorMod(week, 4) < 2;
-      int share = 50 + 5 * Math.floorMod(week, 3);
-      return switch (day) {
-        case MONDAY -> List.of(
-            main(odd ? "box-squat" : "safety-bar-squat", "max 1; 1xAMRAP 80% top; 4x3 80% top")
-                .with(why("a new variation every other week", "brace before you unrack, chest first out of the hole")),
-            second("pin-pull-below-knee", "3x3 88% of deadlift rest 3:00"), assist("back-extension", "3x12"));
-        case WEDNESDAY -> List.of(main("bench", "9x3 " + share + "% rest 45s bands 5>20kg"),
-            second("close-grip-bench", "density 10 78% of bench in 10:00"),
-            assist("row", "3x10").in(SUPERSET), assist("face-pull", "3x15").in(SUPERSET));
-        case FRIDAY -> List.of(main("squat", "10x2 " + share + "% rest 45s tempo 2-1-X-0 chains 20kg"),
-            second("deadlift", "cluster 3x5 85% gap 20s rest 4:00"));
-        case SATURDAY -> List.of(main(odd ? "paused-bench" : "floor-press", "build 3 @9; 3xAMRAP -7.5% each"),
-            assist("plank", "hold 3x45s").with(leftOut()));
-        default -> List.of();
-      };
+    Plan plan = (day, week) -> switch (day) {
+      case MONDAY -> List.of(second("pin-pull-below-knee", "3x3 88% of deadlift rest 3:00"), assist("back-extension", "3x12"));
+      case WEDNESDAY -> List.of(second("close-grip-bench", "density 10 78% of bench in 10:00"),
+          assist("row", "3x10").in(SUPERSET), assist("face-pull", "3x15").in(SUPERSET));
+      case FRIDAY -> List.of(second("squat", "8x2 52% rest 45s tempo 2-1-X-0 chains 20kg"),
+          second("deadlift", "cluster 3x5 85% gap 20s rest 4:00").with(why("single strength off the floor", "wedge in, then push")));
+      case SATURDAY -> List.of(second("paused-bench", "build 3 @9; 3xAMRAP -7.5% each"), assist("plank", "hold 3x45s").with(leftOut()));
+      default -> List.of();
     };
     return new DemoProgram("Tamsin Rookwood", "tamsin", MassUnit.KG, Sex.FEMALE, 1991, "71.6",
         "Learns fast, gets bored faster: new variations keep her at it.", 9,
@@ -108,7 +126,8 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 12, "", 0, "166", 0.15),
             new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "100", 12, "", 0, "101", 0.12),
             new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "187.5", 12, "", 0, "188", 0.15)),
-        Map.of("row", "50", "face-pull", "5", "back-extension", "25", "plank", "10"), plan);
+        Map.of("row", "50", "face-pull", "5", "back-extension", "25", "plank", "10"),
+        List.of(Uses.of("squat", Method.ROTATION, 9, MONDAY, FRIDAY), Uses.of("bench", Method.ROTATION, 9, WEDNESDAY, SATURDAY)), plan);
   }
 
   private static final Group SUPERSET = new Group(Group.Kind.SUPERSET, null, 0, 90, null);
@@ -132,7 +151,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "115", 11, "", 0, "116", 0.25),
             new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "220", 11, "", 0, "222", 0.2),
             new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "270", 11, "", 0, "272", 0.2)),
-        Map.of(), plan);
+        Map.of(), List.of(Uses.of("sandbag-carry", Method.EVENT_WEEKS, 9, WEDNESDAY).with(Map.of("mass", "100", "metres", "30"))), plan);
   }
 
   /** Advanced, deadlift on a wave to a goal with a contest in five weeks. */
@@ -144,57 +163,41 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "117.5", 14, "", 0, "118", 0.2),
             new Numbers("deadlift", Level.ADVANCED, Basis.GOAL, "212.5", 14, "230", 5, "211", 0.15)),
         Map.of("row", "75", "back-extension", "20", "paused-bench", "85"),
+        List.of(Uses.of("deadlift", Method.GOAL_WAVE, 5, FRIDAY).with(Map.of("assistance", "row"))),
         (day, week) -> switch (day) {
           case MONDAY -> List.of(main("squat", "1x1 @8; 4x4 -15%"), second("paused-bench", "4x5 70% of bench"),
               assist("back-extension", "3x12-15"));
           case WEDNESDAY -> List.of(main("bench", "3x4 75%; 1xAMRAP 75%"), assist("row", "4x8"));
-          case FRIDAY -> List.of(main("deadlift", wave(week + 6)), second("front-squat", "6x2 55% of squat rest 45s"));
+          case FRIDAY -> week < -5 ? List.of(main("deadlift", "4x5 68% goal"), second("front-squat", "6x2 55% of squat rest 45s"))
+              : List.of(second("front-squat", "6x2 55% of squat rest 45s"));
           default -> List.of();
         });
   }
 
-  private static String wave(int week) {
-    if (week < 1) {
-      return "4x5 68% goal";
-    }
-    long halves = Math.round(2 * (75 + 22.0 * (Math.min(week, 10) - 1) / 9));
-    String percent = halves % 2 == 0 ? Long.toString(halves / 2) : halves / 2 + ".5";
-    int reps = week <= 4 ? 3 : week <= 9 ? 2 : 1;
-    return "1x" + reps + " " + percent + "% goal; 5x3 65% goal rest 90s";
-  }
-
   /** Intermediate on RPE weeks: @7, @8, @9, deload. */
   private static DemoProgram odile() {
-    Plan plan = (day, week) -> {
-      int step = Math.floorMod(week + 1, 4);
-      String work = step == 3 ? "3x5 60%" : "3x5 @" + (7 + step);
-      return switch (day) {
-        case MONDAY -> List.of(main("squat", work), second("close-grip-bench", "3x6 65% of bench"), assist("leg-curl", "3x10-12"));
-        case WEDNESDAY -> List.of(main("bench", work), assist("row", "4x8").in(SUPERSET), assist("plank", "hold 4x40s").in(SUPERSET));
-        case FRIDAY -> List.of(main("deadlift", work), second("front-squat", "3x3 70% of squat"), assist("chin-up", "4x5-8"));
+    Plan plan = (day, week) -> switch (day) {
+        case MONDAY -> List.of(second("close-grip-bench", "3x6 65% of bench"), assist("leg-curl", "3x10-12"));
+        case WEDNESDAY -> List.of(assist("row", "4x8").in(SUPERSET), assist("plank", "hold 4x40s").in(SUPERSET));
+        case FRIDAY -> List.of(second("front-squat", "3x3 70% of squat"), assist("chin-up", "4x5-8"));
         case SUNDAY -> List.of(main("bench", "5x3 70% rest 90s"), second("paused-squat", "3x3 68% of squat"));
         default -> List.of();
-      };
     };
     return new DemoProgram("Odile Farrant", "odile", MassUnit.KG, Sex.FEMALE, 2000, "63.2", "", 9,
         List.of(
             new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "112.5", 13, "", 0, "114", 0.4),
             new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 13, "", 0, "68", 0.35),
             new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "135", 13, "", 0, "137", 0.4)),
-        Map.of("row", "50", "leg-curl", "30", "plank", "10", "chin-up", "5"), plan);
+        Map.of("row", "50", "leg-curl", "30", "plank", "10", "chin-up", "5"),
+        List.of(Uses.of("squat", Method.RPE_WEEKS, 9, MONDAY), Uses.of("bench", Method.RPE_WEEKS, 9, WEDNESDAY), Uses.of("deadlift", Method.RPE_WEEKS, 9, FRIDAY)), plan);
   }
 
   /** A novice in the third week of a straight line. */
   private static DemoProgram ansel() {
-    Plan plan = (day, week) -> {
-      int lift = (week + 2) * 3;
-      return switch (day) {
-        case TUESDAY -> List.of(main("squat", line(60, lift)), main("bench", line(42.5, (week + 2) * 2)), assist("back-extension", "2x10-12"));
-        case THURSDAY -> List.of(main("squat", line(60, lift + 1)), main("overhead-press", line(27.5, week + 2)),
-            main("deadlift", "1x5 " + kilograms(80 + 5 * (week + 2))));
-        case SATURDAY -> List.of(main("squat", line(60, lift + 2)), main("bench", line(42.5, (week + 2) * 2 + 1)), assist("row", "3x8"));
-        default -> List.of();
-      };
+    Plan plan = (day, week) -> switch (day) {
+      case TUESDAY -> List.of(assist("back-extension", "2x10-12"));
+      case SATURDAY -> List.of(assist("row", "3x8"));
+      default -> List.of();
     };
     return new DemoProgram("Ansel Brightwater", "ansel", MassUnit.KG, Sex.MALE, 2006, "74",
         "New to the bar. Desk job, sleeps well.", 2,
@@ -202,30 +205,21 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("squat", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "96", 1.2),
             new Numbers("bench", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "67", 1),
             new Numbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "122", 1.2)),
-        Map.of("row", "40", "back-extension", "10"), plan);
-  }
-
-  private static String line(double start, int steps) {
-    return "5x5+ " + kilograms(start + 2.5 * Math.max(steps, 0));
-  }
-
-  private static String kilograms(double load) {
-    return java.math.BigDecimal.valueOf(load).stripTrailingZeros().toPlainString() + "kg";
+        Map.of("row", "40", "back-extension", "10"),
+        List.of(Uses.of("squat", Method.NOVICE_LINEAR, 2, TUESDAY, THURSDAY, SATURDAY).with(Map.of("load", "60")),
+            Uses.of("bench", Method.NOVICE_LINEAR, 2, TUESDAY, SATURDAY).with(Map.of("load", "42.5")),
+            Uses.of("overhead-press", Method.NOVICE_LINEAR, 2, THURSDAY).with(Map.of("load", "27.5")),
+            Uses.of("deadlift", Method.NOVICE_LINEAR, 2, THURSDAY).with(Map.of("load", "80"))), plan);
   }
 
   /** A masters lifter in pounds, stepping down a ladder of sets. */
   private static DemoProgram corwin() {
-    Plan plan = (day, week) -> {
-      int rung = Math.floorMod(week + 9, 9);
-      int reps = rung < 3 ? 8 : rung < 6 ? 5 : 3;
-      int sets = 3 - rung % 3;
-      return switch (day) {
-        case TUESDAY -> List.of(main("squat", ladder(sets, reps, 255 + 10 * rung)), assist("leg-curl", "3x10"));
-        case THURSDAY -> List.of(main("bench", ladder(sets, reps, 185 + 5 * rung)), assist("row", "3x8-10"));
-        case SATURDAY -> List.of(main("deadlift", ladder(sets, reps, 305 + 10 * rung)), assist("back-extension", "2x12"));
-        case SUNDAY -> List.of(main("overhead-press", "3x6"), assist("chin-up", "3x5 bw"));
-        default -> List.of();
-      };
+    Plan plan = (day, week) -> switch (day) {
+      case TUESDAY -> List.of(assist("leg-curl", "3x10"));
+      case THURSDAY -> List.of(assist("row", "3x8-10"));
+      case SATURDAY -> List.of(assist("back-extension", "2x12"));
+      case SUNDAY -> List.of(main("overhead-press", "3x6"), assist("chin-up", "3x5 bw"));
+      default -> List.of();
     };
     return new DemoProgram("Corwin Thackeray-Hale", "corwin", MassUnit.LB, Sex.MALE, 1968, "205",
         "Left shoulder: no wide grip. Prefers few heavy sets.", 9,
@@ -233,10 +227,102 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "385", 20, "", 0, "388", 0.1),
             new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "265", 20, "", 0, "267", 0.08),
             new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "455", 20, "", 0, "452", 0.1)),
-        Map.of("row", "135", "back-extension", "45", "leg-curl", "90", "overhead-press", "115"), plan);
+        Map.of("row", "135", "back-extension", "45", "leg-curl", "90", "overhead-press", "115"),
+        List.of(Uses.of("squat", Method.LADDER, 9, TUESDAY), Uses.of("bench", Method.LADDER, 9, THURSDAY), Uses.of("deadlift", Method.LADDER, 9, SATURDAY)), plan);
   }
 
-  private static String ladder(int sets, int reps, int pounds) {
-    return sets + "x" + reps + " " + pounds + "lb rest 4:00";
+  /** A junior who lifts often and never hard. */
+  private static DemoProgram juno() {
+    Plan plan = (day, week) -> switch (day) {
+      case MONDAY, FRIDAY -> List.of(assist("chin-up", "3x5-8"));
+      case WEDNESDAY -> List.of(main("deadlift", "3x3 72%"), assist("plank", "hold 3x30s"));
+      default -> List.of();
+    };
+    return new DemoProgram("Juno Ashdown", "juno", MassUnit.KG, Sex.FEMALE, 2010, "56.8", "Sixteen; a parent comes along on Saturdays.", 9,
+        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "82.5", 11, "", 0, "84", 0.5),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "47.5", 11, "", 0, "48", 0.5),
+            new Numbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "95", 11, "", 0, "97", 0.6)),
+        Map.of("chin-up", "0", "plank", "0"),
+        List.of(Uses.of("squat", Method.HIGH_FREQUENCY, 9, MONDAY, WEDNESDAY, FRIDAY), Uses.of("bench", Method.HIGH_FREQUENCY, 9, MONDAY, WEDNESDAY, FRIDAY, SATURDAY)), plan);
+  }
+
+  /** Night shifts and a sore knee. */
+  private static DemoProgram hal() {
+    Plan plan = (day, week) -> switch (day) {
+      case TUESDAY -> List.of(assist("row", "4x8"), assist("face-pull", "3x15"));
+      case FRIDAY -> List.of(assist("leg-curl", "3x12"), assist("plank", "hold 3x40s"));
+      default -> List.of();
+    };
+    return new DemoProgram("Hal Wexcombe", "hal", MassUnit.KG, Sex.MALE, 1987, "94.2", "Three night shifts a week; trains after sleeping.", 9,
+        List.of(new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "120", 12, "", 0, "121", 0.2),
+            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "205", 12, "", 0, "206", 0.2),
+            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "160", 12, "", 0, "158", 0)),
+        Map.of("row", "70", "face-pull", "10", "leg-curl", "40", "plank", "10"),
+        List.of(Uses.of("bench", Method.PLUS_SETS, 9, TUESDAY), Uses.of("deadlift", Method.PLUS_SETS, 9, FRIDAY),
+            Uses.of("box-squat", Method.DOUBLE_PROGRESSION, 9, TUESDAY).with(Map.of("load", "90", "sets", "3", "from", "6", "to", "10"))), plan);
+  }
+
+  /** The contest was put off; the jumps to it go on towards the new date. */
+  private static DemoProgram rosalind() {
+    Plan plan = (day, week) -> switch (day) {
+      case MONDAY -> List.of(second("front-squat", "3x5 72% of squat"), assist("row", "4x8"));
+      case THURSDAY -> List.of(second("close-grip-bench", "3x6 68% of bench"), assist("triceps-extension", "3x12"));
+      case SATURDAY -> List.of(main("deadlift", "1x2 @8; 3x3 -12%"), assist("back-extension", "3x12"));
+      default -> List.of();
+    };
+    return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "75.4", "The Fellgate Cup was put off by four weeks.", 9,
+        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "152.5", 12, "165", 5, "154", 0.2),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "87.5", 12, "", 0, "88", 0.2),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "175", 12, "", 0, "177", 0.2)),
+        Map.of("row", "55", "triceps-extension", "25", "back-extension", "15"),
+        List.of(Uses.of("squat", Method.SHRINKING_JUMPS, 3, MONDAY), Uses.of("bench", Method.FALLING_BACKOFFS, 6, THURSDAY)), plan);
+  }
+
+  /** Blocks from volume to a peak. */
+  private static DemoProgram emeric() {
+    Plan plan = (day, week) -> switch (day) {
+      case MONDAY -> List.of(assist("leg-curl", "3x10"), assist("hanging-leg-raise", "3x12"));
+      case WEDNESDAY -> List.of(assist("row", "4x10"), assist("lateral-raise", "3x15"));
+      case FRIDAY -> List.of(assist("shrug", "3x12"));
+      default -> List.of();
+    };
+    return new DemoProgram("Emeric Stroud", "emeric", MassUnit.KG, Sex.MALE, 1993, "112.6", "Tall, slow in the middle of the bench.", 9,
+        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "245", 12, "", 0, "247", 0.15),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "157.5", 12, "", 0, "159", 0.15),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "280", 12, "", 0, "283", 0.15)),
+        Map.of("leg-curl", "60", "row", "90", "lateral-raise", "12.5", "shrug", "120", "hanging-leg-raise", "0"),
+        List.of(Uses.of("squat", Method.BLOCKS, 9, MONDAY, FRIDAY), Uses.of("bench", Method.BLOCKS, 9, WEDNESDAY, SATURDAY), Uses.of("deadlift", Method.BLOCKS, 9, TUESDAY)), plan);
+  }
+
+  /** Strongwoman with cycles: singles against the clock, clusters, partials. */
+  private static DemoProgram sunniva() {
+    Plan plan = (day, week) -> switch (day) {
+      case MONDAY -> List.of(assist("chest-supported-row", "3x10"));
+      case THURSDAY -> List.of(assist("good-morning", "3x8 45% of squat"));
+      default -> List.of();
+    };
+    return new DemoProgram("Sunniva Garth", "sunniva", MassUnit.KG, Sex.FEMALE, 1995, "88.1", "Stones are her event; the log is not yet.", 9,
+        List.of(new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "77.5", 10, "", 0, "78", 0.3),
+            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 10, "", 0, "166", 0.2),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 10, "", 0, "197", 0.2)),
+        Map.of("chest-supported-row", "20"),
+        List.of(Uses.of("log-press", Method.DENSITY, 3, MONDAY), Uses.of("squat", Method.CLUSTER, 3, THURSDAY), Uses.of("deadlift", Method.PARTIALS, 3, TUESDAY),
+            Uses.of("stone-load", Method.EVENT_WEEKS, 9, SATURDAY).with(Map.of("mass", "115")), Uses.of("farmers-walk", Method.EVENT_WEEKS, 9, SATURDAY).with(Map.of("mass", "85", "every", "2"))), plan);
+  }
+
+  /** Losing weight, and wants to bench every day. */
+  private static DemoProgram leopold() {
+    Plan plan = (day, week) -> switch (day) {
+      case MONDAY -> List.of(assist("row", "4x8"), assist("curl", "3x12"));
+      case THURSDAY -> List.of(assist("pull-down", "4x10"), assist("lateral-raise", "3x15"), assist("triceps-extension", "3x12"));
+      default -> List.of();
+    };
+    return new DemoProgram("Leopold Quince", "leopold", MassUnit.LB, Sex.MALE, 1999, "218", "Wants the class below by summer.", 9,
+        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "365", 12, "", 0, "368", 0.05),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "255", 12, "", 0, "256", 0.05),
+            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "440", 12, "", 0, "441", 0.05)),
+        Map.of("row", "145", "curl", "65", "pull-down", "120", "lateral-raise", "20", "triceps-extension", "60"),
+        List.of(Uses.of("squat", Method.PLUS_SETS, 9, THURSDAY), Uses.of("bench", Method.HIGH_FREQUENCY, 9, MONDAY, TUESDAY, THURSDAY, SATURDAY),
+            Uses.of("deadlift", Method.RPE_WEEKS, 9, FRIDAY)), plan);
   }
 }

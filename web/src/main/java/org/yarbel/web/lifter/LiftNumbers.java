@@ -52,6 +52,7 @@ public class LiftNumbers extends ClubRow {
   private @Nullable LocalDate lastTrained;
   private double layoffDrop;
   private int trainingPercent = DEFAULT_TRAINING_PERCENT;
+  private @Nullable Long trainingNg;
   private @Nullable Double ratio;
   private @Nullable Double ratioSd;
   private int ratioExposures;
@@ -168,8 +169,22 @@ public class LiftNumbers extends ClubRow {
   public MaxNumbers numbers(MassUnit unit, LocalDate on) {
     MaxTracker.Estimate now = estimate(unit, on);
     Mass estimate = now == null ? null : now.max();
-    return new MaxNumbers(shown(tested(), unit), estimate,
-        estimate == null ? null : MaxNumbers.trainingFrom(estimate, trainingPercent / 100.0), shown(goal(), unit));
+    return new MaxNumbers(shown(tested(), unit), estimate, training(estimate, unit), shown(goal(), unit));
+  }
+
+  /** What was set, never over its share of the estimate; else the rule's share of the estimate. */
+  private @Nullable Mass training(@Nullable Mass estimate, MassUnit unit) {
+    if (estimate == null) {
+      return trainingNg == null ? null : Mass.ofNanograms(trainingNg, unit);
+    }
+    Mass most = estimate.scaled(MaxNumbers.MOST_TRAINING_SHARE);
+    return trainingNg == null ? MaxNumbers.trainingFrom(estimate, trainingPercent / 100.0)
+        : trainingNg > most.nanograms() ? most : Mass.ofNanograms(trainingNg, unit);
+  }
+
+  /** Sets the training max, or lets it follow the estimate again. */
+  public void train(@Nullable Mass training) {
+    this.trainingNg = training == null ? null : training.nanograms();
   }
 
   /** The same, of this lifter. */

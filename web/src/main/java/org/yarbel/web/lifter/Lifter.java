@@ -17,6 +17,7 @@ import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.plan.Deload;
 import org.yarbel.web.club.ClubRow;
 
 /** A lifter of the club: who it is, how they live and what they like. Their body mass over time are {@link WeighIn}s. */
@@ -46,6 +47,11 @@ public class Lifter extends ClubRow {
   @Column(name = "ramp_jump_ng") private @Nullable Long rampJumpNg;
   private @Nullable Integer rampMost;
   private boolean bothUnits;
+  private @Nullable Integer deloadEvery;
+
+  @Enumerated(EnumType.STRING)
+  private Deload deloadKind = Deload.HALF_LOAD;
+
   @Version private int version;
 
   protected Lifter() {}
@@ -139,6 +145,16 @@ public class Lifter extends ClubRow {
     return diet;
   }
 
+  /** Whether they eat less than they burn. */
+  public boolean dieting() {
+    return diet == Diet.DIETING || diet == Diet.MAKING_WEIGHT;
+  }
+
+  /** Whether life takes much of what recovery needs: a diet, physical work, shifts. */
+  public boolean strained() {
+    return dieting() || workLoad == WorkLoad.PHYSICAL || workLoad == WorkLoad.SHIFTS;
+  }
+
   /** The days of the week they can train on. */
   public Set<DayOfWeek> daysFree() {
     Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
@@ -161,6 +177,22 @@ public class Lifter extends ClubRow {
   public RampStyle ramp() {
     Mass jump = rampJumpNg == null ? RampStyle.even(unit).jump() : Mass.ofNanograms(rampJumpNg, unit);
     return new RampStyle(rampEven ? jump : null, rampMost);
+  }
+
+  /** After how many weeks an easy one is placed; null for none by itself. */
+  public @Nullable Integer deloadEvery() {
+    return deloadEvery;
+  }
+
+  /** How an easy week is taken. */
+  public Deload deloadKind() {
+    return deloadKind;
+  }
+
+  /** Sets the rule of easy weeks. */
+  public void deloads(@Nullable Integer every, Deload kind) {
+    this.deloadEvery = every;
+    this.deloadKind = kind;
   }
 
   public int version() {

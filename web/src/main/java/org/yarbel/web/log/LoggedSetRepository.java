@@ -19,6 +19,22 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select count(l) from LoggedSetRow l where l.slotId = :slotId")
   long countOfSlot(long slotId);
 
+  /** The sets of these lines, in the order they were asked. */
+  @Query("select l from LoggedSetRow l where l.slotId in :ids order by l.slotId, l.part, l.setNumber")
+  List<LoggedSetRow> ofSlots(Collection<Long> ids);
+
+  /** Which of these lines have sets logged. */
+  @Query("select distinct l.slotId from LoggedSetRow l where l.slotId in :ids")
+  List<Long> begun(Collection<Long> ids);
+
+  /** All sets of a lifter from a day to another. */
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.day between :from and :to order by l.day, l.id")
+  List<LoggedSetRow> between(long lifterId, Collection<String> lifts, LocalDate from, LocalDate to);
+
+  /** The heaviest load ever made in each of these lifts. */
+  @Query("select l.lift as lift, max(l.loadNg) as loadNg from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.reps > 0 group by l.lift")
+  List<LastLoad> heaviest(long lifterId, Collection<String> lifts);
+
   /** How many sets are logged of each of these sessions. */
   @Query("select l.sessionId as sessionId, count(l) as sets from LoggedSetRow l where l.sessionId in :ids group by l.sessionId")
   List<SessionCount> counts(Collection<Long> ids);

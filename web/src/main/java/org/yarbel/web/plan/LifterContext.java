@@ -72,6 +72,11 @@ public record LifterContext(
 
     Loadables search(PlaceKit.Loaded loaded);
 
+    /** The bar a lift is done with; empty where it is not done with one, or nobody knows. */
+    default Optional<Bar> bar(Lift lift, @Nullable String name) {
+      return Optional.empty();
+    }
+
     /** The names of the bars there are. */
     List<String> bars();
 
@@ -81,6 +86,12 @@ public record LifterContext(
         @Override
         public Optional<PlaceKit.Loaded> of(Lift lift, @Nullable String bar) {
           return kit.loaded(lift, lifts, unit, bar);
+        }
+
+        @Override
+        public Optional<Bar> bar(Lift lift, @Nullable String name) {
+          return !lift.onBar() ? Optional.empty() : name == null ? kit.bar(lift, lifts)
+              : kit.bars().stream().filter(bar -> bar.name().equals(name)).findFirst();
         }
 
         @Override
@@ -221,11 +232,22 @@ public record LifterContext(
     List<Warmth.Taken> taken = new ArrayList<>();
     for (Slot slot : slots) {
       Lift lift = lift(slot.lift());
-      Worked line = work(lift, slot.work(), slot.details(), rounds(groups.group(slot.groupNo())), Warmth.of(lift, taken, lifts));
+      Worked line = training(lift, slot.trainingNg()).work(lift, slot.work(), slot.details(), rounds(groups.group(slot.groupNo())), Warmth.of(lift, taken, lifts));
       worked.put(slot.id(), line);
       taken(lift, line).ifPresent(taken::add);
     }
     return worked;
+  }
+
+  /** The same with the training max a line was written for; null for the lifter's own of the day. */
+  private LifterContext training(Lift lift, @Nullable Long nanograms) {
+    Known own = known.get(lift.key());
+    if (nanograms == null || own == null) {
+      return this;
+    }
+    Map<String, Known> all = new HashMap<>(known);
+    all.put(lift.key(), new Known(own.numbers().withTraining(Mass.ofNanograms(nanograms, unit)), own.basis(), own.ratio(), own.chart(), own.level()));
+    return new LifterContext(unit, bodyMass, all, ramp, lifts, kit);
   }
 
   private static int rounds(@Nullable Group group) {
@@ -235,6 +257,15 @@ public record LifterContext(
   private static Optional<Warmth.Taken> taken(Lift lift, Worked worked) {
     return worked.line() == null ? Optional.empty() : worked.line().sets().stream().map(ResolvedSet::load)
         .filter(Objects::nonNull).max(Mass::compareTo).map(heaviest -> new Warmth.Taken(lift, heaviest));
+  }
+
+  /** A line worked out without its warm-up and its cautions; empty when it cannot be. */
+  public Optional<ResolvedLine> withoutRamp(Lift lift, String work, Details details) {
+    try {
+      return Optional.of(Resolver.resolve(request(lift, WorkLine.parse(work), details, 1, null).withWarmUp(null)));
+    } catch (NotationException wrong) {
+      return Optional.empty();
+    }
   }
 
   /** A line worked out as {@link #request} says, or why it cannot be. */

@@ -25,6 +25,13 @@ public class Slot extends ClubRow {
 
   private @Nullable Integer groupNo;
   private @Nullable Long linkOf;
+  private @Nullable Long progressionId;
+  private @Nullable Integer exposure;
+  private @Nullable Integer lineNo;
+  private @Nullable String written;
+  private boolean forecast;
+  private @Nullable Long trainingNg;
+  private @Nullable String remark;
   @Version private int version;
 
   protected Slot() {}
@@ -103,5 +110,71 @@ public class Slot extends ClubRow {
     this.lift = newLift;
     this.work = newWork;
     this.details = newDetails;
+  }
+
+  /**
+   * Which method wrote it, and for which of its exposures.
+   *
+   * @param exposure its number from 0; under 0 in an easy week that does not count
+   * @param line the line of the exposure, from 0
+   */
+  public record Origin(long progressionId, int exposure, int line) {}
+
+  /** Where it comes from; null for a line somebody wrote. */
+  public @Nullable Origin origin() {
+    return progressionId == null || exposure == null || lineNo == null ? null : new Origin(progressionId, exposure, lineNo);
+  }
+
+  /** What its method wrote, or would write now; null without a method. */
+  public @Nullable String written() {
+    return written;
+  }
+
+  /** Whether somebody changed what its method wrote. */
+  public boolean edited() {
+    return written != null && !written.equals(said(lift, work));
+  }
+
+  /** Whether its method takes for granted that exposures before it go as planned. */
+  public boolean forecast() {
+    return forecast;
+  }
+
+  /** The training max it is written for, in nanograms; null for the lifter's own of the day. */
+  public @Nullable Long trainingNg() {
+    return trainingNg;
+  }
+
+  /** What its method says of it; null for nothing. */
+  public @Nullable String remark() {
+    return remark;
+  }
+
+  /** Takes what a method says of it; the line itself is written by {@link #write}. */
+  public void originate(@Nullable Origin from, @Nullable String newWritten, boolean ahead, @Nullable Long training, @Nullable String newRemark) {
+    this.progressionId = from == null ? null : Long.valueOf(from.progressionId());
+    this.exposure = from == null ? null : Integer.valueOf(from.exposure());
+    this.lineNo = from == null ? null : Integer.valueOf(from.line());
+    this.written = newWritten;
+    this.forecast = ahead;
+    this.trainingNg = training;
+    this.remark = newRemark;
+  }
+
+  /** Does another line a second time from now on, or none. */
+  public void follows(@Nullable Long first) {
+    this.linkOf = first;
+  }
+
+  /** Stands in another session from now on. */
+  public void moveTo(long newSession, int newPosition) {
+    this.sessionId = newSession;
+    this.position = newPosition;
+    this.groupNo = null;
+  }
+
+  /** A lift and its work as one text, to compare. */
+  public static String said(String lift, String work) {
+    return lift + " | " + work;
   }
 }

@@ -9,4 +9,9 @@ public interface SlotRepository extends JpaRepository<Slot, Long> {
   List<Slot> findBySessionIdInOrderByPositionAscIdAsc(Collection<Long> sessionIds);
 
   List<Slot> findBySessionIdOrderByPositionAscIdAsc(long sessionId);
+
+  /** What a method has written so far. */
+  List<Slot> findByProgressionId(long progressionId);
+
+  List<Slot> findByProgressionIdIn(Collection<Long> progressionIds);
 }

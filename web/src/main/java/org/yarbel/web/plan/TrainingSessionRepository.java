@@ -18,6 +18,10 @@ public interface TrainingSessionRepository extends JpaRepository<TrainingSession
 
   Optional<TrainingSession> findByLifterIdAndDay(long lifterId, LocalDate day);
 
+  List<TrainingSession> findByLifterIdAndDayIn(long lifterId, Collection<LocalDate> days);
+
+  List<TrainingSession> findByLifterIdInAndDayBetween(Collection<Long> lifterIds, LocalDate from, LocalDate to);
+
   /** The next day each of these lifters trains, from a day on; lifters without one are left out. */
   @Query("""
       select t.lifterId as lifterId, min(t.day) as day from TrainingSession t

@@ -135,7 +135,8 @@ class BoardTest {
     Written written = Written.on(app, 4);
     long past = app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day < :d and s.kind = 'MAIN' limit 1")
         .param("l", written.lifter()).param("d", TestApp.TODAY).query(Long.class).single();
-    HttpResponse<String> refused = written.save(past, 0, "1x1 500lb");
+    int version = app.jdbc().sql("select version from slot where id = :id").param("id", past).query(Integer.class).single();
+    HttpResponse<String> refused = written.save(past, version, "1x1 500lb");
     assertThat(refused.statusCode()).isEqualTo(409);
     assertThat(refused.body()).contains("only what lies ahead can change").contains("value=\"1x1 500lb\"");
   }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
 import java.util.List;
+import org.yarbel.core.plan.progress.Method;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -31,10 +32,10 @@ class DemoProgramTest {
     assertThat(DemoProgram.all().stream().filter(p -> !p.plan().on(day, 0).isEmpty())).hasSizeGreaterThanOrEqualTo(2);
   }
 
-  // The percent wave to a goal in its week 6 of 11: 75 + 22·5/9 = 87.2, to the half 87; our own default
   @Test
   void theWaveStandsInItsSixthWeek() {
-    List<DemoProgram.Line> friday = DemoProgram.all().get(0).plan().on(DayOfWeek.FRIDAY, 0);
-    assertThat(friday.get(0).work()).isEqualTo("1x2 87% goal; 5x3 65% goal rest 90s");
+    DemoProgram.Uses wave = DemoProgram.all().get(0).methods().get(0);
+    assertThat(wave.method()).isEqualTo(Method.GOAL_WAVE);
+    assertThat(wave.since()).isEqualTo(5);
   }
 }

@@ -17,7 +17,7 @@ final class PlusSets implements Rule {
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(numbers("percents", "% of the training max, week by week", "80,85,90", 50, 110), count("sets", "sets", 3, 1, 6), Parameter.step());
+    return List.of(numbers("percents", "% of the training max, week by week", "80,85,90", 50, 110), count("sets", "sets", 3, 1, 6), Parameter.mass("training", "training max at the start"), Parameter.step());
   }
 
   @Override
@@ -33,7 +33,7 @@ final class PlusSets implements Rule {
   @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     MaxNumbers numbers = brief.numbers();
-    Optional<Mass> first = Optional.ofNullable(numbers.training()).or(() -> brief.max().map(MaxNumbers::trainingFrom));
+    Optional<Mass> first = brief.settings().mass("training", brief.unit()).or(() -> Optional.ofNullable(numbers.training())).or(() -> brief.max().map(MaxNumbers::trainingFrom));
     if (first.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }

@@ -1,0 +1,144 @@
+package org.yarbel.core.plan.progress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.WorkLine;
+
+/** What the tables of the golden plans do not show. */
+class RulesTest {
+  private static final Catalogue LIFTS = Catalogue.standard();
+
+  private static Brief brief(Method method, String lift, String estimated, String goal, Map<String, String> settings) {
+    Lift of = LIFTS.ofKey(lift).orElseThrow();
+    Mass max = estimated.isEmpty() ? null : Mass.of(estimated, MassUnit.KG);
+    return new Brief(of, MassUnit.KG, new MaxNumbers(null, max, max == null ? null : MaxNumbers.trainingFrom(max), goal.isEmpty() ? null : Mass.of(goal, MassUnit.KG)),
+        EffortChart.HOUSE, null, Settings.check(method, settings, LIFTS).settings(), 1, LIFTS);
+  }
+
+  private static Done done(int number, String lift, String load, int asked, int... reps) {
+    return new Done(number, lift, java.util.Arrays.stream(reps).mapToObj(r -> new Done.DoneSet(1, Mass.of(load, MassUnit.KG), r, asked, false)).toList());
+  }
+
+  @ParameterizedTest
+  @EnumSource(Method.class)
+  void planByRpeWhereNoNumberIsKnownAndSaySo(Method method) {
+    Exposure exposure = method.rule().write(brief(method, "squat", "", "", Map.of()), List.of(), 0, 0);
+    assertThat(exposure.lines()).isNotEmpty();
+    assertThat(exposure.remarks()).as("why").isNotEmpty();
+    assertThat(exposure.lines().get(0).work()).doesNotContain("%");
+    WorkLine.parse(exposure.lines().get(0).work());
+  }
+
+  @ParameterizedTest
+  @EnumSource(Method.class)
+  void writeOnlyWhatCanBeReadForHalfAYear(Method method) {
+    for (String lift : List.of("squat", "bench", "deadlift", "overhead-press", "log-press", "yoke-walk", "stone-load", "farmers-hold", "sledge-push")) {
+      Brief brief = brief(method, lift, "150", "160", method == Method.EVENT_WEEKS ? Map.of("mass", "140") : Map.of());
+      for (int i = 0; i < 26; i++) {
+        for (Exposure.Line line : method.rule().write(brief, List.of(), i, i).lines()) {
+          assertThat(WorkLine.parse(line.work()).line().parts()).isNotEmpty();
+          assertThat(LIFTS.ofKey(line.lift())).as("%s writes %s", method, line.lift()).isPresent();
+        }
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(Method.class)
+  void haveAGuideInPlainWords(Method method) {
+    Guide guide = method.guide();
+    assertThat(List.of(guide.forWhom(), guide.how(), guide.leave(), guide.disagrees(), guide.cautions())).allSatisfy(text -> assertThat(text.length()).isGreaterThan(40));
+    assertThat(Method.ofKey(method.key())).contains(method);
+  }
+
+  @Test
+  void aGuideThatLacksAPartIsRefusedWithItsPlace() {
+    assertThatThrownBy(() -> Guide.parse("== novice-linear\nfor: all\n")).hasMessageContaining("novice-linear lacks some of");
+    assertThatThrownBy(() -> Guide.parse("== nothing\n")).hasMessage("guides.txt, line 1: no method: == nothing");
+    assertThatThrownBy(() -> Guide.parse("== ladder\nwhom: all\n")).hasMessageContaining("line 2").hasMessageContaining("whom: all");
+  }
+
+  @Test
+  void noviceLinearNamesTheMarkToBeatAndTheLikelyStall() {
+    Brief brief = brief(Method.NOVICE_LINEAR, "squat", "100", "", Map.of("load", "60"));
+    List<Done> missed = List.of(done(0, "squat", "60", 5, 5, 5, 5, 5, 4));
+    assertThat(Method.NOVICE_LINEAR.rule().write(brief, missed, 1, 0).remarks()).containsExactly("The mark to beat at 60 kg: 4 reps in the last set.");
+    assertThat(Method.NOVICE_LINEAR.rule().write(brief, missed, 5, 4).remarks()).anyMatch(remark -> remark.contains("a stall is likely"));
+  }
+
+  @Test
+  void noviceLinearTakesTwoStepsAndOneSetInTheDeadlift() {
+    Brief brief = brief(Method.NOVICE_LINEAR, "deadlift", "150", "", Map.of());
+    assertThat(Method.NOVICE_LINEAR.rule().write(brief, List.of(), 0, 0).lines().get(0).work()).isEqualTo("1x5+ 90kg");
+    assertThat(Method.NOVICE_LINEAR.rule().write(brief, List.of(done(0, "deadlift", "90", 5, 6)), 1, 0).lines().get(0).work()).isEqualTo("1x5+ 95kg");
+  }
+
+  @Test
+  void plusSetsDoubleTheStepForTheLowerBody() {
+    Brief brief = brief(Method.PLUS_SETS, "squat", "200", "", Map.of("training", "170"));
+    List<Done> wave = List.of(done(0, "squat", "135", 5, 5, 5, 7), done(1, "squat", "145", 4, 4, 4, 6), done(2, "squat", "152.5", 3, 3, 3, 4));
+    Exposure next = Method.PLUS_SETS.rule().write(brief, wave, 4, 0);
+    assertThat(next.training()).isEqualTo(Mass.of("175", MassUnit.KG));
+    assertThat(next.remarks().get(0)).contains("one step");
+  }
+
+  @Test
+  void goalWaveTellsEveryShareOfTodaysEstimateAndTheFirstWeekNearTheLimit() {
+    Brief brief = brief(Method.GOAL_WAVE, "deadlift", "215", "230", Map.of());
+    // 75 x 230/215
+    assertThat(Method.GOAL_WAVE.rule().write(brief, List.of(), 0, 0).remarks()).containsExactly("75 % of the goal is 80.2 % of today's estimate.");
+    List<Integer> named = java.util.stream.IntStream.range(0, 10).filter(w -> Method.GOAL_WAVE.rule().write(brief, List.of(), w, 0).remarks().size() > 1).boxed().toList();
+    // doubles: 98 % of 95 is 93.1; 87 x 230/215 = 93.07, 89.5 x 230/215 = 95.7: the seventh week
+    assertThat(named).containsExactly(6);
+  }
+
+  @Test
+  void rotationKnowsTheRecordOfEachVariation() {
+    Brief brief = brief(Method.ROTATION, "squat", "200", "", Map.of());
+    List<Done> record = List.of(done(0, "box-squat", "170", 1, 1), done(1, "box-squat", "175", 1, 0));
+    assertThat(Method.ROTATION.rule().write(brief, record, 6, 0).remarks()).containsExactly("The mark to beat in this variation: 170 kg.");
+  }
+
+  @Test
+  void eventWeeksKeepToTheImplementAndTheClock() {
+    Map<String, String> mass = Map.of("mass", "120");
+    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "stone-load", "", "", mass), List.of(), 2, 0).lines().get(0).work()).isEqualTo("series 85/102.5/120kg in 60s");
+    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "log-press", "", "", mass), List.of(), 2, 0).lines().get(0).work()).isEqualTo("timed 1x60s 120kg");
+    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "yoke-walk", "", "", Map.of()), List.of(), 0, 0).lines().get(0).work()).isEqualTo("carry 3x20m rest 3:00");
+  }
+
+  @ParameterizedTest
+  @CsvSource(delimiter = '|', value = {
+      "NOVICE_LINEAR | sets | 0     | The value of sets (5; deadlift 1) must be a whole number from 1 to 8 but was 0.",
+      "NOVICE_LINEAR | start | abc  | The value of start, % of the max must be from 30 to 90 but was abc.",
+      "NOVICE_LINEAR | reps | 4.5   | The value of reps must be a whole number from 3 to 8 but was 4.5.",
+      "SHRINKING_JUMPS | jumps | 5,x | The value of jumps, % of the goal a week must be from 0.5 to 10 but was x.",
+      "ROTATION | variations | box-squat,flying-carpet | There is no lift 'flying-carpet'.",
+  })
+  void settingsAreRefusedWithASentence(Method method, String key, String typed, String sentence) {
+    Settings.Checked checked = Settings.check(method, Map.of(key, typed), LIFTS);
+    assertThat(checked.errors()).containsEntry(key, sentence);
+    assertThat(checked.settings().texts()).as("the default stands meanwhile").containsEntry(key, Settings.defaults(method).texts().get(key));
+  }
+
+  @Test
+  void settingsTakeNamesAndDecimalCommas() {
+    Settings.Checked checked = Settings.check(Method.ROTATION, Map.of("variations", "Front squat, box-squat", "hold", " 1 "), LIFTS);
+    assertThat(checked.errors()).isEmpty();
+    assertThat(checked.settings().lifts("variations", LIFTS)).containsExactly("front-squat", "box-squat");
+    assertThat(Settings.check(Method.NOVICE_LINEAR, Map.of("start", "62,5"), LIFTS).settings().number("start")).isEqualTo(62.5);
+  }
+}

@@ -1,0 +1,97 @@
+package org.yarbel.web.board;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.web.plan.Slot;
+
+/**
+ * Lines of several weeks or several lifters side by side: a row for each line of a weekday, a column for each week or lifter.
+ *
+ * @param heads of the columns
+ * @param days in order, those with any line
+ */
+record Grid(List<Head> heads, List<DayRows> days) {
+  /**
+   * A column.
+   *
+   * @param lines below its title
+   */
+  record Head(String title, @Nullable String href, List<String> lines) {}
+
+  /** A weekday with its rows. */
+  record DayRows(int weekday, String name, List<Row> rows) {}
+
+  /**
+   * A lift of a day.
+   *
+   * @param shared what is written the same in every column that has it; null where it differs
+   * @param cells one a column; null where it has none
+   */
+  record Row(String kind, String lift, String key, @Nullable String shared, List<@Nullable Cell> cells) {}
+
+  /** A line in its column. */
+  record Cell(long id, int version, String work, String loads, boolean forecast, boolean edited, boolean begun, String lift, @Nullable String note, List<String> problems, int minded) {
+    static Cell of(Slot slot, String lift, LineView view, boolean begun) {
+      return new Cell(slot.id(), slot.version(), slot.work(), String.join(" · ", view.loads()), slot.forecast(), slot.edited(), begun, lift, null, view.problems(),
+          (int) view.cautions().stream().filter(LineView.Minded::hurts).count());
+    }
+
+    Cell saying(@Nullable String text, String typed, List<String> wrong) {
+      return new Cell(id, version, typed, wrong.isEmpty() ? loads : "", forecast, edited, begun, lift, text, wrong, minded);
+    }
+
+    public boolean wrong() {
+      return !problems.isEmpty();
+    }
+  }
+
+  /** A line with its column and place. */
+  record Placed(int column, LocalDate day, Slot slot, Cell cell) {}
+
+  /** Lays lines out: those of one weekday, lift and kind stand in one row, several of them in several. */
+  static Grid of(List<Head> heads, List<Placed> all) {
+    Map<Integer, Map<String, List<@Nullable Placed>>> days = new TreeMap<>();
+    Map<String, Integer> seen = new HashMap<>();
+    for (Placed placed : all) {
+      int weekday = placed.day().getDayOfWeek().getValue();
+      String base = placed.slot().kind().ordinal() + "/" + placed.slot().lift();
+      int nth = seen.merge(placed.column() + "/" + weekday + "/" + base, 1, Integer::sum);
+      List<@Nullable Placed> row = days.computeIfAbsent(weekday, w -> new LinkedHashMap<>()).computeIfAbsent(base + "/" + nth, key -> blank(heads.size()));
+      row.set(placed.column(), placed);
+    }
+    List<DayRows> rows = new ArrayList<>();
+    days.forEach((weekday, lines) -> rows.add(new DayRows(weekday, java.time.DayOfWeek.of(weekday).getDisplayName(java.time.format.TextStyle.FULL, java.util.Locale.ENGLISH),
+        lines.values().stream().sorted(java.util.Comparator.comparingInt(Grid::kind)).map(Grid::row).toList())));
+    return new Grid(heads, rows);
+  }
+
+  private static List<@Nullable Placed> blank(int columns) {
+    List<@Nullable Placed> cells = new ArrayList<>();
+    for (int i = 0; i < columns; i++) {
+      cells.add(null);
+    }
+    return cells;
+  }
+
+  private static Placed first(List<@Nullable Placed> row) {
+    return row.stream().filter(java.util.Objects::nonNull).findFirst().orElseThrow();
+  }
+
+  private static int kind(List<@Nullable Placed> row) {
+    return first(row).slot().kind().ordinal();
+  }
+
+  private static Row row(List<@Nullable Placed> row) {
+    Placed first = first(row);
+    boolean same = row.stream().allMatch(placed -> placed == null || placed.slot().work().equals(first.slot().work()));
+    List<@Nullable Cell> cells = new ArrayList<>();
+    row.forEach(placed -> cells.add(placed == null ? null : placed.cell()));
+    return new Row(first.slot().kind().word(), first.cell().lift(), first.slot().lift(), same ? first.slot().work() : null, cells);
+  }
+}

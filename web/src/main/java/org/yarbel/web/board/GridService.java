@@ -1,0 +1,125 @@
+package org.yarbel.web.board;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.WeekTotals;
+import org.yarbel.web.card.CardDocument;
+import org.yarbel.web.card.Issuing;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.program.DeloadWeekRepository;
+
+/** Reads several weeks of a lifter, or one week of several lifters, in a fixed number of queries. */
+@Service
+public class GridService {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+
+  private final TrainingSessionRepository sessions;
+  private final SlotRepository slots;
+  private final LoggedSetRepository log;
+  private final LifterContexts contexts;
+  private final DeloadWeekRepository deloads;
+  private final Issuing issuing;
+
+  GridService(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, LifterContexts contexts, DeloadWeekRepository deloads, Issuing issuing) {
+    this.sessions = sessions;
+    this.slots = slots;
+    this.log = log;
+    this.contexts = contexts;
+    this.deloads = deloads;
+    this.issuing = issuing;
+  }
+
+  /** Weeks of one lifter, a column each. */
+  @Transactional(readOnly = true)
+  Grid weeks(Lifter lifter, LocalDate monday, int count) {
+    LocalDate end = monday.plusWeeks(count).minusDays(1);
+    Map<LocalDate, String> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday, end).stream().collect(Collectors.toMap(w -> w.monday(), w -> "deload, " + w.kind().word()));
+    Map<Integer, List<CountedLine>> counted = new HashMap<>();
+    List<Grid.Placed> placed = placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, end), Map.of(lifter.id(), contexts.of(lifter, null)),
+        session -> (int) java.time.temporal.ChronoUnit.WEEKS.between(monday, session.day()), counted);
+    List<Grid.Head> heads = new ArrayList<>();
+    for (int week = 0; week < count; week++) {
+      LocalDate from = monday.plusWeeks(week);
+      List<String> lines = new ArrayList<>();
+      if (easy.containsKey(from)) {
+        lines.add(easy.get(from));
+      }
+      lines.add(sums(counted.getOrDefault(week, List.of())));
+      heads.add(new Grid.Head(DAY.format(from) + " – " + DAY.format(from.plusDays(6)), "/lifters/" + lifter.id() + "/week?of=" + from, lines));
+    }
+    return Grid.of(heads, placed);
+  }
+
+  /** One week of several lifters, a column each. */
+  @Transactional(readOnly = true)
+  Grid group(List<Lifter> lifters, LocalDate monday) {
+    List<Long> ids = lifters.stream().map(Lifter::id).toList();
+    Map<Long, String> easy = deloads.findByLifterIdInAndMonday(ids, monday).stream().collect(Collectors.toMap(w -> w.lifterId(), w -> "deload, " + w.kind().word()));
+    Map<Integer, List<CountedLine>> counted = new HashMap<>();
+    List<TrainingSession> all = new ArrayList<>(sessions.findByLifterIdInAndDayBetween(ids, monday, monday.plusDays(6)));
+    all.sort(java.util.Comparator.comparing(TrainingSession::day).thenComparing(session -> ids.indexOf(session.lifterId())));
+    List<Grid.Placed> placed = placed(all, contexts.of(lifters, Map.of()), session -> ids.indexOf(session.lifterId()), counted);
+    List<Grid.Head> heads = new ArrayList<>();
+    for (Lifter lifter : lifters) {
+      List<String> lines = new ArrayList<>();
+      if (easy.containsKey(lifter.id())) {
+        lines.add(easy.get(lifter.id()));
+      }
+      lines.add(sums(counted.getOrDefault(heads.size(), List.of())));
+      heads.add(new Grid.Head(lifter.name(), "/lifters/" + lifter.id() + "/week?of=" + monday, lines));
+    }
+    return Grid.of(heads, placed);
+  }
+
+  private static String sums(List<CountedLine> lines) {
+    WeekTotals totals = WeekTotals.of(lines);
+    return totals.hardSets() == 0 ? "nothing written" : totals.hardSets() + " hard sets, " + Math.round(10 * totals.tonnes()) / 10.0 + " t";
+  }
+
+  private interface Column {
+    int of(TrainingSession session);
+  }
+
+  private List<Grid.Placed> placed(List<TrainingSession> all, Map<Long, LifterContext> known, Column column, Map<Integer, List<CountedLine>> counted) {
+    List<Long> ids = all.stream().map(TrainingSession::id).toList();
+    Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, CardDocument.Line> issued = issuing.issuedLines(ids);
+    List<Long> slotIds = lines.values().stream().flatMap(List::stream).map(Slot::id).toList();
+    Set<Long> begun = slotIds.isEmpty() ? Set.of() : new HashSet<>(log.begun(slotIds));
+    List<Grid.Placed> placed = new ArrayList<>();
+    for (TrainingSession session : all) {
+      LifterContext context = known.get(session.lifterId());
+      Map<Long, ResolvedLine> resolved = new HashMap<>();
+      LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, resolved).forEach((slot, view) -> {
+        Lift lift = context.lift(slot.lift());
+        placed.add(new Grid.Placed(column.of(session), session.day(), slot, Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.id()))));
+        ResolvedLine line = resolved.get(slot.id());
+        if (line != null) {
+          counted.computeIfAbsent(column.of(session), c -> new ArrayList<>()).add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line,
+              context.numbers(lift).estimated(), org.yarbel.core.effort.EffortChart.HOUSE, context.lifts()));
+        }
+      });
+    }
+    return placed;
+  }
+}

@@ -1,0 +1,123 @@
+package org.yarbel.web.board;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.SlotKind;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.Days;
+
+/** Groups of lifters, and lines written into the weeks of all of them, each with their own loads. */
+@Service
+public class GroupBoards {
+  /** More would not fit beside each other, nor on one screen. */
+  static final int MOST_MEMBERS = 24;
+
+  private final LifterGroupRepository groups;
+  private final LifterGroupMemberRepository members;
+  private final LifterRepository lifters;
+  private final PlanService plan;
+  private final Batches batches;
+  private final Days days;
+
+  GroupBoards(LifterGroupRepository groups, LifterGroupMemberRepository members, LifterRepository lifters, PlanService plan, Batches batches, Days days) {
+    this.groups = groups;
+    this.members = members;
+    this.lifters = lifters;
+    this.plan = plan;
+    this.batches = batches;
+    this.days = days;
+  }
+
+  /** A group with who is in it. */
+  public record Listed(long id, String name, List<String> members) {}
+
+  @Transactional(readOnly = true)
+  public List<Listed> all() {
+    Map<Long, String> names = new HashMap<>();
+    lifters.findAll().forEach(lifter -> names.put(lifter.id(), lifter.name()));
+    Map<Long, List<String>> byGroup = new HashMap<>();
+    members.findAll().forEach(member -> byGroup.computeIfAbsent(member.groupId(), id -> new ArrayList<>()).add(names.get(member.lifterId())));
+    byGroup.values().forEach(list -> list.sort(Comparator.naturalOrder()));
+    return groups.findAllByOrderByName().stream().map(group -> new Listed(group.id(), group.name(), byGroup.getOrDefault(group.id(), List.of()))).toList();
+  }
+
+  LifterGroup group(long id) {
+    return groups.findById(id).orElseThrow(NotFound::new);
+  }
+
+  /** The lifters of a group, by name. */
+  @Transactional(readOnly = true)
+  public List<Lifter> lifters(long groupId) {
+    group(groupId);
+    List<Lifter> all = new ArrayList<>(lifters.findAllById(members.findByGroupId(groupId).stream().map(LifterGroupMember::lifterId).toList()));
+    all.sort(Comparator.comparing(Lifter::name));
+    return all;
+  }
+
+  /** Makes a group, or says what is wrong with it. */
+  @Transactional
+  public Optional<String> save(Long id, String name, Set<Long> lifterIds) {
+    String text = name.strip();
+    if (text.isEmpty() || text.length() > 80) {
+      return Optional.of("Write a name of 1 to 80 characters.");
+    }
+    if (groups.findByName(text).filter(other -> id == null || other.id() != id).isPresent()) {
+      return Optional.of("There is a group '" + text + "' already.");
+    }
+    if (lifterIds.isEmpty() || lifterIds.size() > MOST_MEMBERS) {
+      return Optional.of("Tick 1 to " + MOST_MEMBERS + " lifters.");
+    }
+    if (lifters.findAllById(lifterIds).size() != lifterIds.size()) {
+      throw new NotFound();
+    }
+    LifterGroup group = id == null ? new LifterGroup(text) : group(id);
+    group.rename(text);
+    groups.saveAndFlush(group);
+    members.deleteAll(members.findByGroupId(group.id()));
+    members.flush();
+    lifterIds.forEach(lifter -> members.save(new LifterGroupMember(group.id(), lifter)));
+    return Optional.empty();
+  }
+
+  /** Writes a line for all of a group on a day; a sentence says for how many. */
+  @Transactional
+  public String add(long groupId, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
+    int written = 0;
+    List<Lifter> all = lifters(groupId);
+    for (Lifter lifter : all) {
+      written += batches.add(lifter, List.of(new Batches.NewLine(day, kind, lift.key(), work, Details.NONE, null)), who);
+    }
+    return "Written for " + written + " of " + all.size() + ", each with their own loads.";
+  }
+
+  /** Changes a line that stands the same for several of a group; lines begun stay. */
+  @Transactional
+  public String change(long groupId, LocalDate day, String lift, String was, String work, Lift named, SignedIn who) {
+    int written = 0;
+    int begun = 0;
+    for (Lifter lifter : lifters(groupId)) {
+      for (Slot slot : days.week(lifter.id(), day, day).getOrDefault(day, List.of())) {
+        if (slot.lift().equals(lift) && slot.work().equals(was)) {
+          PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), slot.kind(), named, work, null, who);
+          written += outcome instanceof PlanService.Outcome.Done ? 1 : 0;
+          begun += outcome instanceof PlanService.Outcome.Begun ? 1 : 0;
+        }
+      }
+    }
+    return "Changed for " + written + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay.");
+  }
+}

@@ -1,0 +1,9 @@
+package org.yarbel.web.board;
+
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** Who is in which group. */
+interface LifterGroupMemberRepository extends JpaRepository<LifterGroupMember, Long> {
+  List<LifterGroupMember> findByGroupId(long groupId);
+}

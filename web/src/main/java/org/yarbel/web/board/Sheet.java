@@ -1,0 +1,108 @@
+package org.yarbel.web.board;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.notation.NotationException;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.SlotKind;
+import org.yarbel.web.plan.Details;
+
+/** A week as a table with tabs between its columns, as spreadsheets copy and paste it. */
+final class Sheet {
+  private static final String HEAD = "Day\tPart\tLift\tWork\tLoads";
+  private static final int NEEDED = 4;
+  private static final int MOST_ROWS = 280;
+  private static final int MOST_PROBLEMS = 12;
+
+  private Sheet() {}
+
+  /** What rows come to; either has something in it. */
+  record Read(List<Batches.NewLine> lines, List<String> problems) {}
+
+  /** The week as a table. */
+  static String write(BoardView week) {
+    StringBuilder table = new StringBuilder(HEAD).append('\n');
+    week.days().forEach(day -> day.slots().stream().filter(slot -> !slot.again()).forEach(slot -> table.append(day.date()).append('\t')
+        .append(SlotKind.valueOf(slot.kind()).word()).append('\t').append(slot.lift()).append('\t').append(slot.stored()).append('\t')
+        .append(String.join(" · ", slot.line().loads())).append('\n')));
+    return table.toString();
+  }
+
+  /** Tells whether the week was changed since it was shown. */
+  static String stamp(BoardView week) {
+    StringBuilder all = new StringBuilder();
+    week.days().forEach(day -> day.slots().forEach(slot -> all.append(slot.id()).append(':').append(slot.version()).append(' ')));
+    return Integer.toHexString(all.toString().hashCode());
+  }
+
+  /** Reads rows; each that cannot be read is a problem with its number. */
+  static Read read(String text, LocalDate monday, Catalogue lifts) {
+    List<Batches.NewLine> lines = new ArrayList<>();
+    List<String> problems = new ArrayList<>();
+    String[] rows = text.split("\r?\n");
+    for (int i = 0; i < rows.length && problems.size() < MOST_PROBLEMS; i++) {
+      if (rows[i].isBlank() || i == 0 && rows[i].toLowerCase(Locale.ROOT).startsWith("day\t")) {
+        continue;
+      }
+      List<String> cells = Arrays.stream(rows[i].split("\t", -1)).map(Sheet::unquoted).toList();
+      if (cells.size() < NEEDED) {
+        problems.add("Row " + (i + 1) + " has " + cells.size() + (cells.size() == 1 ? " column" : " columns") + ", but four are needed, with tabs between: day, part, lift, work.");
+      } else {
+        row(i + 1, cells, monday, lifts, lines, problems);
+      }
+    }
+    if (lines.isEmpty() && problems.isEmpty()) {
+      problems.add("There is no row to take: paste rows with four columns: day, part, lift, work.");
+    }
+    if (lines.size() > MOST_ROWS) {
+      problems.add("These are " + lines.size() + " rows: at most " + MOST_ROWS + " at a time.");
+    }
+    return new Read(lines, problems);
+  }
+
+  private static void row(int number, List<String> cells, LocalDate monday, Catalogue lifts, List<Batches.NewLine> lines, List<String> problems) {
+    Optional<LocalDate> day = day(cells.get(0), monday);
+    Optional<SlotKind> kind = Arrays.stream(SlotKind.values()).filter(k -> k.word().equalsIgnoreCase(cells.get(1))).findFirst();
+    Optional<Lift> lift = lifts.named(cells.get(2));
+    if (day.isEmpty()) {
+      problems.add("Row " + number + ": the day '" + cells.get(0) + "' is neither a weekday of this week, such as Mon, nor a date such as " + monday + ".");
+    } else if (kind.isEmpty()) {
+      problems.add("Row " + number + ": the part '" + cells.get(1) + "' is none of prepare, main, second, assistance, conditioning, cool-down.");
+    } else if (lift.isEmpty()) {
+      problems.add("Row " + number + ": " + lifts.unknown(cells.get(2)));
+    } else {
+      try {
+        lines.add(new Batches.NewLine(day.get(), kind.get(), lift.get().key(), WorkLine.parse(cells.get(3)).line().toString(), Details.NONE, null));
+      } catch (NotationException wrong) {
+        problems.add("Row " + number + ", work '" + cells.get(3) + "': " + wrong.problems().get(0).message());
+      }
+    }
+  }
+
+  private static Optional<LocalDate> day(String text, LocalDate monday) {
+    String small = text.toLowerCase(Locale.ROOT);
+    for (DayOfWeek day : DayOfWeek.values()) {
+      if (small.length() >= 3 && day.name().toLowerCase(Locale.ROOT).startsWith(small)) {
+        return Optional.of(monday.plusDays(day.getValue() - 1L));
+      }
+    }
+    try {
+      return Optional.of(LocalDate.parse(text));
+    } catch (DateTimeParseException noDay) {
+      return Optional.empty();
+    }
+  }
+
+  private static String unquoted(String cell) {
+    String text = cell.strip();
+    return text.length() > 1 && text.startsWith("\"") && text.endsWith("\"") ? text.substring(1, text.length() - 1).replace("\"\"", "\"") : text;
+  }
+}

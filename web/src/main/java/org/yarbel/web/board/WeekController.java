@@ -1,0 +1,175 @@
+package org.yarbel.web.board;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.watch.Checks;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.Lifts;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.watch.WeekWatch;
+
+/** What is done with whole weeks on the board: sums and findings, undo and redo, copying, moving, filling down, silencing. */
+@Controller
+class WeekController {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+
+  private final BoardService board;
+  private final PlanService plan;
+  private final Batches batches;
+  private final History history;
+  private final WeekWatch watch;
+  private final BoardAnswers answers;
+  private final Lifts lifts;
+
+  WeekController(BoardService board, PlanService plan, Batches batches, History history, WeekWatch watch, BoardAnswers answers, Lifts lifts) {
+    this.board = board;
+    this.plan = plan;
+    this.batches = batches;
+    this.history = history;
+    this.watch = watch;
+    this.answers = answers;
+    this.lifts = lifts;
+  }
+
+  /** The sums and findings drawn anew after a change. */
+  @GetMapping("/lifters/{id}/week/panel")
+  String panel(@PathVariable long id, @RequestParam LocalDate of, Model model) {
+    model.addAttribute("fresh", board.panel(id, of));
+    return "board/panel :: anew";
+  }
+
+  @PostMapping("/lifters/{id}/week/undo")
+  String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    flash.addFlashAttribute("said", history.undo(board.lifter(id).id(), who));
+    return week(id, of);
+  }
+
+  @PostMapping("/lifters/{id}/week/redo")
+  String redo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, RedirectAttributes flash) {
+    flash.addFlashAttribute("said", history.redo(board.lifter(id).id()));
+    return week(id, of);
+  }
+
+  static String week(long id, @Nullable LocalDate of) {
+    return "redirect:/lifters/" + id + "/week" + (of == null ? "" : "?of=" + of);
+  }
+
+  /** Takes the text a check proposes for a line. */
+  @PostMapping("/slots/{id}/mend")
+  ModelAndView mend(@PathVariable long id, @RequestParam String work, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+    return written(board.stored(id), work, "Mended: ", who, htmx, response);
+  }
+
+  /** Gives a line back to its method. */
+  @PostMapping("/slots/{id}/as-written")
+  ModelAndView asWritten(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+    Slot slot = board.stored(id);
+    String written = Optional.ofNullable(slot.written()).orElseThrow(NotFound::new);
+    return written(slot, written.substring(written.indexOf(" | ") + 3), "As the method writes it: ", who, htmx, response);
+  }
+
+  private ModelAndView written(Slot slot, String work, String said, SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+    LocalDate day = board.dayOf(slot);
+    long lifterId = board.lifterOf(slot).id();
+    boolean back = said.startsWith("As");
+    String key = back ? Optional.ofNullable(slot.written()).map(text -> text.substring(0, text.indexOf(" | "))).orElse(slot.lift()) : slot.lift();
+    Lift lift = lifts.catalogue().ofKey(key).orElseThrow(NotFound::new);
+    if (board.line(lifterId, day, slot.id(), lift, work, null).wrong()) {
+      return answers.day(lifterId, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("said", "It stays: that text cannot be worked out for this lifter any more."));
+    }
+    PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), slot.kind(), lift, work, null, who);
+    if (outcome instanceof PlanService.Outcome.Done done) {
+      return answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", said + lift.name() + " " + work));
+    }
+    return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
+  }
+
+  /** Moves or copies a line to another day. */
+  @PostMapping("/slots/{id}/to")
+  ModelAndView to(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate to, @RequestParam(defaultValue = "") String copy,
+      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+    Slot slot = board.stored(id);
+    LocalDate day = board.dayOf(slot);
+    String said = to == null ? "Nothing moved: choose a day first." : copy.isEmpty() ? batches.move(slot, to, who) : batches.copy(slot, to, who);
+    return days(board.lifterOf(slot).id(), day, said, htmx, response);
+  }
+
+  /** Copies a line to the same day of weeks to come. */
+  @PostMapping("/slots/{id}/down")
+  ModelAndView down(@PathVariable long id, @RequestParam(defaultValue = "") String weeks, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
+      HttpServletResponse response) {
+    Slot slot = board.stored(id);
+    LocalDate day = board.dayOf(slot);
+    String said = weeks.matches("[1-9]|1[0-6]") ? batches.fillDown(slot, Integer.parseInt(weeks), who) : "Nothing filled: the weeks must be from 1 to 16 but were '" + weeks + "'.";
+    return days(board.lifterOf(slot).id(), day, said, htmx, response);
+  }
+
+  private ModelAndView days(long lifterId, LocalDate day, String said, HtmxRequest htmx, HttpServletResponse response) {
+    response.addHeader("Vary", "HX-Request");
+    ModelAndView answer = new ModelAndView(htmx.isHtmxRequest() ? "board/page :: days" : "board/page", Map.of("board", board.week(lifterId, day), "boardSaid", said));
+    answer.addAllObjects(answers.choices());
+    return answer;
+  }
+
+  /** Copies a day's lines to another day. */
+  @PostMapping("/lifters/{id}/days/{day}/copy")
+  String copyDay(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(required = false) @Nullable LocalDate to, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
+    Lifter lifter = board.lifter(id);
+    flash.addFlashAttribute("said", to == null ? "Nothing copied: choose a day first." : batches.copyDay(lifter, day, to, who));
+    return week(id, to == null ? day : to);
+  }
+
+  /** Takes out the lines of a day that are not begun. */
+  @PostMapping("/lifters/{id}/days/{day}/clear")
+  String clear(@PathVariable long id, @PathVariable LocalDate day, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    flash.addFlashAttribute("said", batches.clear(board.lifter(id), day, who) + " " + DAY.format(day));
+    return week(id, day);
+  }
+
+  /** Silences a check or a caution for a lifter; the reason stays on record. */
+  @PostMapping("/lifters/{id}/silences")
+  String silence(@PathVariable long id, @RequestParam String check, @RequestParam(defaultValue = "") String lift, @RequestParam(defaultValue = "") String reason,
+      @RequestParam(required = false) @Nullable LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    Lifter lifter = board.lifter(id);
+    boolean known = Checks.ofKey(check).isPresent() || org.yarbel.core.card.Caution.Kind.ofCode(check).isPresent();
+    if (!known || !lift.isEmpty() && lifts.catalogue().ofKey(lift).isEmpty()) {
+      throw new NotFound();
+    }
+    String why = reason.strip();
+    if (why.isEmpty() || why.length() > 300) {
+      flash.addFlashAttribute("said", "It still speaks: write in 1 to 300 characters why it should not.");
+    } else {
+      watch.silence(lifter.id(), check, lift, why, who);
+      flash.addFlashAttribute("said", "Silenced for this lifter. The reason stands on record below the week.");
+    }
+    return week(id, of);
+  }
+
+  /** Lets a silenced check speak again. */
+  @PostMapping("/silences/{id}/end")
+  String speak(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, RedirectAttributes flash) {
+    long lifterId = watch.speak(id);
+    flash.addFlashAttribute("said", "It speaks again.");
+    return week(lifterId, of);
+  }
+}

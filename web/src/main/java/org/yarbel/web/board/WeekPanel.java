@@ -1,0 +1,154 @@
+package org.yarbel.web.board;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Muscle;
+import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.WeekTotals;
+import org.yarbel.core.plan.Zone;
+import org.yarbel.core.watch.Checks;
+import org.yarbel.core.watch.Finding;
+import org.yarbel.core.watch.Severity;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.program.Progression;
+import org.yarbel.web.watch.RecoveryPicture;
+import org.yarbel.web.watch.Silence;
+import org.yarbel.web.watch.WeekWatch;
+
+/**
+ * What stands around the days of a week: findings, sums, how the lifts come back, methods and easy weeks.
+ *
+ * @param easy the kind of easy week it is; null for none
+ * @param margins findings of each day, by ISO date
+ * @param ofWeek findings about the whole week
+ * @param quiet remarks of methods that have nothing to do this week
+ */
+record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts, List<MuscleRow> muscles,
+    Sums sums, Map<String, String> minutes, RecoveryPicture recovery, List<MethodView> methods, List<String> quiet, List<SilenceView> silences) {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+  /** What a line would come to with another text. */
+  @FunctionalInterface
+  interface Quick {
+    String loads(long slotId, String work);
+  }
+
+  /** An easy week. */
+  record Easy(String kind, String word, String meaning, String ceiling) {}
+
+  /**
+   * A finding beside what it is about.
+   *
+   * @param slotId null for the day or the week
+   * @param mend another text for the line; null where there is none
+   * @param before the line's loads
+   * @param after the loads with the mend
+   */
+  record FindingView(String check, String severity, String sentence, String source, @Nullable Long slotId, String lift, @Nullable String mend,
+      @Nullable String mendWords, String before, String after) {}
+
+  /** How many findings there are of each severity. */
+  record Counts(long stops, long doubts, long notes) {
+    public boolean none() {
+      return stops + doubts + notes == 0;
+    }
+  }
+
+  /** A lift's sums. */
+  record LiftRow(String lift, long sets, String reps, String tonnes, String top, int days, List<String> zones) {}
+
+  /** A muscle's hard sets; width for the bar that shows it. */
+  record MuscleRow(String muscle, String sets, long width) {}
+
+  /** Sums of the week. */
+  record Sums(long sets, String tonnes, String mainShare, String minutes) {}
+
+  /** A method at work. */
+  record MethodView(long id, String lift, String method, String key) {}
+
+  /** What was silenced, and why. */
+  record SilenceView(long id, String what, String lift, String reason, String since, boolean holds) {}
+
+  static WeekPanel of(Lifter lifter, LifterContext context, WeekWatch.Seen seen, List<Silence> record, List<String> quiet, Quick quick) {
+    Map<String, List<FindingView>> margins = seen.findings().stream().filter(f -> f.day() != null)
+        .collect(Collectors.groupingBy(f -> String.valueOf(f.day()), Collectors.mapping(f -> view(f, seen, quick), Collectors.toList())));
+    WeekTotals totals = seen.totals();
+    Deload kind = seen.week().deload();
+    return new WeekPanel(kind == null ? null : new Easy(kind.name(), kind.word(), kind.meaning(), kind.ceiling()), margins,
+        seen.findings().stream().filter(f -> f.day() == null).map(f -> view(f, seen, quick)).toList(), counts(seen.findings()),
+        totals.lifts().stream().filter(l -> l.hardSets() > 0 || l.reps() > 0).map(WeekPanel::lift).toList(), muscles(totals),
+        new Sums(totals.hardSets(), number(totals.tonnes(), 1), Long.toString(Math.round(totals.mainShare())), hours(seen.minutes().values().stream().mapToInt(Integer::intValue).sum())),
+        seen.minutes().entrySet().stream().filter(e -> e.getValue() > 0).collect(Collectors.toMap(e -> e.getKey().toString(), e -> hours(e.getValue()))),
+        RecoveryPicture.of(lifter, context.bodyMass(), seen),
+        seen.methods().stream().map(p -> method(p, context)).toList(), quiet, record.stream().map(WeekPanel::silence).toList());
+  }
+
+  private static FindingView view(Finding found, WeekWatch.Seen seen, Quick quick) {
+    Finding.Mend mend = found.mend();
+    Long slot = found.line();
+    String before = mend == null || slot == null ? "" : seen.week().lines().stream().filter(l -> l.counted().id() == slot).findFirst()
+        .map(l -> String.join(" · ", LineView.loads(l.counted().resolved()))).orElse("");
+    return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot, found.lift(), mend == null ? null : mend.work(),
+        mend == null ? null : mend.words(), before, mend == null || slot == null ? "" : quick.loads(slot, mend.work()));
+  }
+
+  private static Counts counts(List<Finding> findings) {
+    Map<Severity, Long> by = findings.stream().collect(Collectors.groupingBy(Finding::severity, Collectors.counting()));
+    return new Counts(by.getOrDefault(Severity.STOP, 0L), by.getOrDefault(Severity.DOUBT, 0L), by.getOrDefault(Severity.NOTE, 0L));
+  }
+
+  private static LiftRow lift(WeekTotals.OfLift lift) {
+    List<String> zones = new ArrayList<>();
+    for (Zone zone : Zone.values()) {
+      double reps = lift.zones().getOrDefault(zone, 0.0);
+      zones.add(reps == 0 ? "" : Long.toString(Math.round(reps)));
+    }
+    return new LiftRow(lift.lift().name(), lift.hardSets(), Long.toString(Math.round(lift.reps())), lift.tonnes() < 0.05 ? "" : number(lift.tonnes(), 1),
+        lift.topPercent() == 0 ? "" : Math.round(lift.topPercent()) + " %", lift.days(), zones);
+  }
+
+  private static List<MuscleRow> muscles(WeekTotals totals) {
+    double most = totals.muscles().values().stream().mapToDouble(Double::doubleValue).max().orElse(1);
+    return totals.muscles().entrySet().stream().filter(e -> e.getValue() > 0).sorted(Map.Entry.<Muscle, Double>comparingByValue(Comparator.reverseOrder()))
+        .map(e -> new MuscleRow(e.getKey().word(), number(e.getValue(), 1), Math.round(100 * e.getValue() / most))).toList();
+  }
+
+  private static MethodView method(Progression progression, LifterContext context) {
+    return new MethodView(progression.id(), context.lift(progression.lift()).name(), progression.method().shortTitle(), progression.method().key());
+  }
+
+  private static SilenceView silence(Silence silence) {
+    String what = Checks.ofKey(silence.checkKey()).map(check -> check.title()).orElse("caution: " + silence.checkKey().replace('-', ' '));
+    String until = silence.ended() == null ? "" : " to " + DAY.format(silence.ended().atOffset(ZoneOffset.UTC));
+    return new SilenceView(silence.id(), what, silence.lift(), silence.reason(), DAY.format(silence.since().atOffset(ZoneOffset.UTC)) + until, silence.holds());
+  }
+
+  /** The findings of a day; a template asks by its text. */
+  public List<FindingView> margin(String date) {
+    return margins.getOrDefault(date, List.of());
+  }
+
+  /** How long a day takes; null for none. */
+  public @Nullable String time(String date) {
+    return minutes.get(date);
+  }
+
+  private static String hours(int minutes) {
+    return minutes >= 60 ? minutes / 60 + " h " + String.format(Locale.ROOT, "%02d", minutes % 60) : minutes + " min";
+  }
+
+  private static String number(double value, int decimals) {
+    BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP).stripTrailingZeros();
+    return rounded.scale() < 0 ? rounded.setScale(0, RoundingMode.UNNECESSARY).toPlainString() : rounded.toPlainString();
+  }
+}

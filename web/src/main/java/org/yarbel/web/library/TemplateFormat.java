@@ -1,0 +1,92 @@
+package org.yarbel.web.library;
+
+import com.networknt.schema.Error;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.yarbel.core.notation.NotationException;
+import org.yarbel.core.notation.WorkLine;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads and writes templates; what comes in is checked by the published schema before anything is made of it. */
+@Component
+class TemplateFormat {
+  static final int MOST_TEXT = 400_000;
+
+  private static final String SCHEMA = "/formats/template.schema.json";
+  private static final int MOST_PROBLEMS = 10;
+
+  private final JsonMapper json = JsonMapper.builder().build();
+  private final Schema schema;
+
+  TemplateFormat() {
+    try (InputStream in = TemplateFormat.class.getResourceAsStream(SCHEMA)) {
+      if (in == null) {
+        throw new IllegalStateException("The schema " + SCHEMA + " is missing");
+      }
+      schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+    } catch (IOException e) {
+      throw new IllegalStateException("The schema " + SCHEMA + " cannot be read", e);
+    }
+  }
+
+  /** What was read; null with problems. */
+  record Read(@Nullable TemplateDocument document, List<String> problems) {}
+
+  Read read(String text) {
+    if (text.isBlank() || text.length() > MOST_TEXT) {
+      return new Read(null, List.of(text.isBlank() ? "Choose a file, or paste its text." : "The file is larger than " + MOST_TEXT + " characters."));
+    }
+    try {
+      json.readTree(text);
+    } catch (JacksonException notJson) {
+      return new Read(null, List.of("That is no JSON" + (notJson.getLocation() == null ? "." : ": it breaks off in line " + notJson.getLocation().getLineNr() + ", column "
+          + notJson.getLocation().getColumnNr() + ".")));
+    }
+    Set<String> problems = new LinkedHashSet<>();
+    schema.validate(text, InputFormat.JSON, context -> context.executionConfig(config -> config.locale(Locale.ENGLISH))).stream().limit(MOST_PROBLEMS)
+        .map(TemplateFormat::sentence).forEach(problems::add);
+    if (!problems.isEmpty()) {
+      return new Read(null, List.copyOf(problems));
+    }
+    TemplateDocument document = json.readValue(text, TemplateDocument.class);
+    List<String> wrong = new ArrayList<>();
+    for (int w = 0; w < document.weeks().size(); w++) {
+      for (TemplateDocument.Day day : document.weeks().get(w).days()) {
+        for (TemplateDocument.Line line : day.lines()) {
+          try {
+            WorkLine.parse(line.work());
+          } catch (NotationException notation) {
+            wrong.add("Week " + (w + 1) + ", day " + day.day() + ", " + line.lift() + ", work '" + line.work() + "': " + notation.problems().get(0).message());
+          }
+        }
+      }
+    }
+    return wrong.isEmpty() ? new Read(document, List.of()) : new Read(null, wrong.stream().limit(MOST_PROBLEMS).toList());
+  }
+
+  private static String sentence(Error error) {
+    String place = String.valueOf(error.getInstanceLocation());
+    return (place.isEmpty() || place.equals("$") ? "The file" : "At " + place) + ": " + error.getMessage() + ".";
+  }
+
+  String write(TemplateDocument document) {
+    return json.writerWithDefaultPrettyPrinter().writeValueAsString(document);
+  }
+
+  TemplateDocument stored(String text) {
+    return json.readValue(text, TemplateDocument.class);
+  }
+}

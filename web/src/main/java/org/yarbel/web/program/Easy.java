@@ -1,0 +1,86 @@
+package org.yarbel.web.program;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.plan.Deload;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+
+/** Places, moves and takes out easy weeks; methods write the days anew at once. */
+@Service
+public class Easy {
+  private static final int WEEKS_PLACED = 26;
+
+  private final DeloadWeekRepository weeks;
+  private final ProgressionRepository progressions;
+  private final LifterRepository lifters;
+  private final Programs programs;
+  private final ClubClock clock;
+
+  Easy(DeloadWeekRepository weeks, ProgressionRepository progressions, LifterRepository lifters, Programs programs, ClubClock clock) {
+    this.weeks = weeks;
+    this.progressions = progressions;
+    this.lifters = lifters;
+    this.programs = programs;
+    this.clock = clock;
+  }
+
+  /** Makes a week easy; a sentence says what was done. */
+  @Transactional
+  public String place(Lifter lifter, LocalDate monday, Deload kind, SignedIn who) {
+    if (monday.plusWeeks(1).isBefore(clock.today())) {
+      return "That week is behind: only what lies ahead can change.";
+    }
+    DeloadWeek week = weeks.findByLifterIdAndMonday(lifter.id(), monday).orElseGet(() -> new DeloadWeek(lifter.id(), monday, kind));
+    week.take(kind);
+    weeks.saveAndFlush(week);
+    programs.write(lifter, who);
+    return "A deload, " + kind.word() + ": " + kind.ceiling() + ".";
+  }
+
+  /** Moves an easy week by so many weeks; 0 takes it out. */
+  @Transactional
+  public String move(Lifter lifter, LocalDate monday, int by, SignedIn who) {
+    Optional<DeloadWeek> week = weeks.findByLifterIdAndMonday(lifter.id(), monday);
+    LocalDate to = monday.plusWeeks(by);
+    if (week.isEmpty()) {
+      return "That week is no deload any more.";
+    }
+    if (to.plusWeeks(1).isBefore(clock.today()) || by != 0 && weeks.findByLifterIdAndMonday(lifter.id(), to).isPresent()) {
+      return "It stays: the other week is behind, or a deload already.";
+    }
+    weeks.delete(week.get());
+    weeks.flush();
+    if (by != 0) {
+      weeks.saveAndFlush(new DeloadWeek(lifter.id(), to, week.get().kind()));
+    }
+    programs.write(lifter, who);
+    return by == 0 ? "No deload in that week any more." : by < 0 ? "Pulled a week forward." : "Put off a week.";
+  }
+
+  /** Sets the rule and places the weeks to come by it, from the last easy week or the first week on; those placed before go. */
+  @Transactional
+  public String rule(Lifter lifter, @Nullable Integer every, Deload kind, SignedIn who) {
+    lifter.deloads(every, kind);
+    lifters.save(lifter);
+    LocalDate monday = Programs.monday(clock.today());
+    weeks.deleteAll(weeks.findByLifterIdAndMondayBetween(lifter.id(), monday, monday.plusYears(2)));
+    weeks.flush();
+    if (every != null) {
+      LocalDate last = programs.lastEasyWeek(lifter, progressions.findByLifterIdOrderById(lifter.id()), monday).orElse(monday.minusWeeks(1));
+      for (LocalDate next = last.plusWeeks(every + 1L); next.isBefore(monday.plusWeeks(WEEKS_PLACED)); next = next.plusWeeks(every + 1L)) {
+        if (!next.isBefore(monday)) {
+          weeks.save(new DeloadWeek(lifter.id(), next, kind));
+        }
+      }
+      weeks.flush();
+    }
+    programs.write(lifter, who);
+    return every == null ? "No deload is placed by itself any more." : "After every " + every + " weeks an easy one, " + kind.word() + ".";
+  }
+}

@@ -1,0 +1,147 @@
+package org.yarbel.web.program;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Version;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.plan.progress.Method;
+import org.yarbel.web.club.ClubRow;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A method that writes the exposures of one lift of a lifter. */
+@Entity
+public class Progression extends ClubRow {
+  private static final JsonMapper JSON = new JsonMapper();
+
+  private long lifterId;
+  private String lift = "";
+
+  @Enumerated(EnumType.STRING)
+  private Method method = Method.RPE_WEEKS;
+
+  private String settings = "{}";
+  private LocalDate startsOn = LocalDate.EPOCH;
+  private int days;
+
+  @Enumerated(EnumType.STRING)
+  private Turn turn = Turn.EVERY;
+
+  private @Nullable LocalDate endsOn;
+  private String leftOut = "[]";
+  @Version private int version;
+
+  protected Progression() {}
+
+  public Progression(long lifterId, String lift, Method method) {
+    this.lifterId = lifterId;
+    this.lift = lift;
+    this.method = method;
+  }
+
+  /** Which of its days it is lifted on, so that two lifts can go by turns. */
+  public enum Turn {
+    EVERY("every time"),
+    FIRST("every other time, from the first"),
+    SECOND("every other time, from the second");
+
+    private final String words;
+
+    Turn(String words) {
+      this.words = words;
+    }
+
+    public String words() {
+      return words;
+    }
+  }
+
+  public long lifterId() {
+    return lifterId;
+  }
+
+  public String lift() {
+    return lift;
+  }
+
+  public Method method() {
+    return method;
+  }
+
+  /** What was set of the method, by the key of the parameter. */
+  public Map<String, String> settings() {
+    return JSON.readValue(settings, new TypeReference<Map<String, String>>() {});
+  }
+
+  /** The Monday of its first week. */
+  public LocalDate startsOn() {
+    return startsOn;
+  }
+
+  public Set<DayOfWeek> days() {
+    Set<DayOfWeek> all = EnumSet.noneOf(DayOfWeek.class);
+    for (DayOfWeek day : DayOfWeek.values()) {
+      if ((days >> day.ordinal() & 1) == 1) {
+        all.add(day);
+      }
+    }
+    return all;
+  }
+
+  public Turn turn() {
+    return turn;
+  }
+
+  /** The day from which it writes nothing more; null while it goes on. */
+  public @Nullable LocalDate endsOn() {
+    return endsOn;
+  }
+
+  public int version() {
+    return version;
+  }
+
+  /** Exposures a week, at least one. */
+  public int perWeek() {
+    int all = Integer.bitCount(days);
+    return Math.max(1, turn == Turn.EVERY ? all : all / 2);
+  }
+
+  /** Says how it goes from now on. */
+  public void set(Map<String, String> newSettings, LocalDate monday, Set<DayOfWeek> newDays, Turn newTurn) {
+    this.settings = JSON.writeValueAsString(newSettings);
+    this.startsOn = monday;
+    this.days = newDays.stream().mapToInt(day -> 1 << day.ordinal()).sum();
+    this.turn = newTurn;
+  }
+
+  /** Ends it, or lets it go on. */
+  public void end(@Nullable LocalDate from) {
+    this.endsOn = from;
+  }
+
+  /** Lines a coach has taken out, as {@code exposure.line}; it writes them no more. */
+  public Set<String> leftOut() {
+    return new HashSet<>(List.of(JSON.readValue(leftOut, String[].class)));
+  }
+
+  /** Takes a line out of what it writes, or puts it back. */
+  public void leaveOut(int exposure, int line, boolean out) {
+    List<String> all = new ArrayList<>(leftOut());
+    String key = exposure + "." + line;
+    all.remove(key);
+    if (out) {
+      all.add(key);
+    }
+    this.leftOut = JSON.writeValueAsString(all);
+  }
+}

@@ -1,0 +1,160 @@
+package org.yarbel.web.watch;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.Recovery;
+import org.yarbel.core.plan.Recovery.Modifier;
+import org.yarbel.core.plan.Recovery.Quality;
+import org.yarbel.core.watch.WatchedWeek;
+import org.yarbel.web.lifter.Lifter;
+
+/** How each main lift dips and comes back over the days of a week, a small picture a lift, a line a quality. */
+public record RecoveryPicture(List<Panel> panels) {
+  static final int WIDTH = 700;
+  static final int HEIGHT = 92;
+  private static final int TOP = 26;
+  private static final double SCALE = 38;
+  private static final int STEPS_A_DAY = 4;
+  private static final double EVENING = 0.7;
+  private static final int OLD = 40;
+  private static final int TALL_MM = 1850;
+  private static final int SHORT_MM = 1650;
+  private static final int HEAVY_KG = 105;
+  private static final int LIGHT_KG = 66;
+
+  /** One line of a panel. */
+  public record Curve(String quality, String css, String points, String atEnd) {}
+
+  /** One lift. */
+  public record Panel(String lift, String modifiers, String days, List<Curve> curves, List<Mark> marks, String inWords) {}
+
+  /** A session of the lift: where it stands and how deep it goes. */
+  public record Mark(String x, String day, String depth) {}
+
+  /** Draws the main lifts of a week. */
+  public static RecoveryPicture of(Lifter lifter, @Nullable Mass bodyMass, WeekWatch.Seen seen) {
+    Map<Lift, List<CountedLine>> families = new LinkedHashMap<>();
+    WatchedWeek week = seen.week();
+    List<CountedLine> all = new ArrayList<>(seen.past());
+    week.lines().forEach(line -> all.add(line.counted()));
+    for (CountedLine line : all) {
+      if (line.head().powerlift() || line.head().movement() == Movement.PRESS) {
+        families.computeIfAbsent(line.head(), head -> new ArrayList<>()).add(line);
+      }
+    }
+    List<Panel> panels = new ArrayList<>();
+    families.forEach((lift, lines) -> panel(lifter, bodyMass, week, lift, lines).ifPresent(panels::add));
+    return new RecoveryPicture(panels);
+  }
+
+  private static java.util.Optional<Panel> panel(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
+    Map<LocalDate, Double> loads = lines.stream().collect(Collectors.groupingBy(CountedLine::day, java.util.TreeMap::new, Collectors.summingDouble(CountedLine::sessionLoad)));
+    loads.values().removeIf(load -> load == 0);
+    Set<LocalDate> hard = lines.stream().filter(CountedLine::hard).map(CountedLine::day).collect(Collectors.toSet());
+    double[] hardLoads = loads.entrySet().stream().filter(e -> hard.isEmpty() || hard.contains(e.getKey())).mapToDouble(Map.Entry::getValue).toArray();
+    double median = Recovery.median(hardLoads);
+    if (median == 0) {
+      return java.util.Optional.empty();
+    }
+    List<Recovery.Session> sessions = new ArrayList<>();
+    List<Mark> marks = new ArrayList<>();
+    loads.forEach((day, load) -> {
+      double at = ChronoUnit.DAYS.between(week.monday(), day) + EVENING;
+      Recovery.Session session = new Recovery.Session(at, load / median);
+      sessions.add(session);
+      if (at >= 0 && at < 7) {
+        marks.add(new Mark(number(x(at)), day.getDayOfWeek().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH), number(session.depth())));
+      }
+    });
+    Set<Modifier> modifiers = modifiers(lifter, bodyMass, week, lift, lines);
+    List<Curve> curves = new ArrayList<>();
+    List<String> words = new ArrayList<>();
+    for (Quality quality : Quality.values()) {
+      double days = Recovery.days(quality, lift.movement(), modifiers);
+      StringBuilder points = new StringBuilder();
+      for (int step = 0; step <= 7 * STEPS_A_DAY; step++) {
+        double t = (double) step / STEPS_A_DAY;
+        points.append(number(x(t))).append(',').append(number(y(Recovery.at(t, sessions, days)))).append(' ');
+      }
+      double end = Recovery.at(7, sessions, days);
+      curves.add(new Curve(quality.word(), "q-" + quality.name().toLowerCase(Locale.ROOT).replace('_', '-'), points.toString().strip(), number(y(end))));
+      words.add(quality.word() + " " + number(days) + " days");
+    }
+    return java.util.Optional.of(new Panel(lift.name(), modifiers.isEmpty() ? "" : modifiers.stream().map(m -> m.word() + (m.lengthens() ? " +" : " −")).collect(Collectors.joining(", ")),
+        String.join(", ", words), curves, marks, lift.name() + " over the week: " + (marks.isEmpty() ? "not trained" : marks.stream().map(m -> m.day() + " " + m.depth() + " of a usual hard session").collect(Collectors.joining(", ")))));
+  }
+
+  private static Set<Modifier> modifiers(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
+    Set<Modifier> modifiers = EnumSet.noneOf(Modifier.class);
+    double kg = bodyMass == null ? 85 : bodyMass.nanograms() / 1e12;
+    if (kg >= HEAVY_KG) {
+      modifiers.add(Modifier.HEAVIER);
+    } else if (kg <= LIGHT_KG) {
+      modifiers.add(Modifier.LIGHTER);
+    }
+    Integer height = lifter.heightMm();
+    if (height != null && height >= TALL_MM) {
+      modifiers.add(Modifier.TALLER);
+    } else if (height != null && height <= SHORT_MM) {
+      modifiers.add(Modifier.SHORTER);
+    }
+    if (week.athlete().veryStrong(lift.key())) {
+      modifiers.add(Modifier.STRONGER);
+    }
+    if (week.athlete().level() == Level.ADVANCED) {
+      modifiers.add(Modifier.ADVANCED);
+    } else if (week.athlete().level() == Level.BEGINNER) {
+      modifiers.add(Modifier.NEWER);
+    }
+    if (week.athlete().age() != null && week.athlete().age() >= OLD) {
+      modifiers.add(Modifier.OLDER);
+    }
+    if (week.peaking()) {
+      modifiers.add(Modifier.PEAKING);
+    }
+    technique(lift, lines, modifiers);
+    return modifiers;
+  }
+
+  /** How the lift is mostly done says more: by its variation where that is what is trained. */
+  private static void technique(Lift lift, List<CountedLine> lines, Set<Modifier> modifiers) {
+    Map<String, Long> keys = lines.stream().filter(line -> line.kind().mainWork()).collect(Collectors.groupingBy(line -> line.lift().key(), Collectors.counting()));
+    String most = keys.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(lift.key());
+    switch (most) {
+      case "sumo-deadlift" -> modifiers.add(Modifier.SUMO);
+      case "deadlift" -> modifiers.add(Modifier.CONVENTIONAL);
+      case "high-bar-squat" -> modifiers.add(Modifier.HIGH_BAR);
+      case "front-squat" -> modifiers.add(Modifier.FRONT);
+      case "squat" -> modifiers.add(Modifier.LOW_BAR);
+      case "wide-grip-bench" -> modifiers.add(Modifier.WIDE_GRIP);
+      case "close-grip-bench" -> modifiers.add(Modifier.CLOSE_GRIP);
+      default -> { }
+    }
+  }
+
+  private static double x(double day) {
+    return day * WIDTH / 7;
+  }
+
+  private static double y(double value) {
+    return Math.min(HEIGHT - 2, Math.max(2, TOP - value * SCALE));
+  }
+
+  private static String number(double value) {
+    return String.format(Locale.ROOT, "%.1f", value).replaceAll("\\.0$", "");
+  }
+}

@@ -1,0 +1,278 @@
+package org.yarbel.web.watch;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.SessionTime;
+import org.yarbel.core.plan.WeekTotals;
+import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.watch.Athlete;
+import org.yarbel.core.watch.Checks;
+import org.yarbel.core.watch.Finding;
+import org.yarbel.core.watch.WatchedLine;
+import org.yarbel.core.watch.WatchedWeek;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.plan.Groups;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.program.DeloadWeek;
+import org.yarbel.web.program.DeloadWeekRepository;
+import org.yarbel.web.program.Programs;
+import org.yarbel.web.program.Progression;
+import org.yarbel.web.program.ProgressionRepository;
+import org.yarbel.web.problem.NotFound;
+
+/** Looks at a lifter's week with the core's checks, from what is planned and, of days behind, was trained. */
+@Service
+public class WeekWatch {
+  /** So many weeks before the one looked at are needed. */
+  public static final int WEEKS_BACK = 5;
+
+  private static final int PAST_WEEKS = 3;
+  private static final Limit SHOWN_SILENCES = Limit.of(100);
+  private static final Set<Method> PEAKING = Set.of(Method.GOAL_WAVE, Method.SHRINKING_JUMPS);
+
+  private final SilenceRepository silences;
+  private final Thresholds thresholds;
+  private final ProgressionRepository progressions;
+  private final DeloadWeekRepository deloads;
+  private final Programs programs;
+  private final LoggedSetRepository log;
+  private final ClubClock clock;
+
+  WeekWatch(SilenceRepository silences, Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs,
+      LoggedSetRepository log, ClubClock clock) {
+    this.silences = silences;
+    this.thresholds = thresholds;
+    this.progressions = progressions;
+    this.deloads = deloads;
+    this.programs = programs;
+    this.log = log;
+    this.clock = clock;
+  }
+
+  /**
+   * A day with its lines worked out.
+   *
+   * @param lines by slot; those that cannot be worked out are missing
+   * @param trained whether anything of it is logged
+   */
+  public record Day(LocalDate date, List<Slot> slots, Groups groups, LifterContext context, Map<Long, ResolvedLine> lines, boolean trained) {}
+
+  /**
+   * What is seen in a week.
+   *
+   * @param findings those that are not silenced
+   * @param silenced what was found and is silenced
+   * @param minutes of each day
+   * @param past the lines of the weeks before, for the recovery picture
+   */
+  public record Seen(WatchedWeek week, WeekTotals totals, List<Finding> findings, List<Finding> silenced, Map<LocalDate, Integer> minutes,
+      List<CountedLine> past, List<Progression> methods, @Nullable DeloadWeek deload) {}
+
+  /**
+   * Looks at a week.
+   *
+   * @param numbers of the lifter
+   * @param quiet what is silenced
+   * @param before the days of the {@link #WEEKS_BACK} weeks before
+   * @param days of the week itself
+   */
+  @Transactional(readOnly = true)
+  public Seen look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, Set<String> quiet, List<Day> before, List<Day> days) {
+    List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
+    List<Progression> running = methods.stream().filter(p -> p.endsOn() == null || p.endsOn().isAfter(monday)).toList();
+    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WEEKS_BACK), monday).stream()
+        .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
+    List<CountedLine> past = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today()))
+        .flatMap(day -> counted(day).values().stream()).toList();
+    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, running, days, before), watched(days, methods), pastWeeks(past, monday, easy.keySet()),
+        lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, past), Optional.ofNullable(easy.get(monday)).map(DeloadWeek::kind).orElse(null),
+        running.stream().anyMatch(p -> PEAKING.contains(p.method()) || p.method() == Method.BLOCKS && ChronoUnit.WEEKS.between(p.startsOn(), monday) >= 4), thresholds.values());
+    List<Finding> all = Checks.look(week);
+    Map<LocalDate, Integer> minutes = new TreeMap<>();
+    days.forEach(day -> minutes.put(day.date(), minutes(day)));
+    return new Seen(week, week.totals(), all.stream().filter(f -> !quiet.contains(f.check() + "/" + f.lift())).toList(),
+        all.stream().filter(f -> quiet.contains(f.check() + "/" + f.lift())).toList(), minutes, past, running, easy.get(monday));
+  }
+
+  private static Map<Long, CountedLine> counted(Day day) {
+    Map<Long, CountedLine> lines = new LinkedHashMap<>();
+    for (Slot slot : day.slots()) {
+      ResolvedLine resolved = day.lines().get(slot.id());
+      if (resolved != null) {
+        Lift lift = day.context().lift(slot.lift());
+        LifterContext.Known known = day.context().known().get(lift.key());
+        lines.put(slot.id(), CountedLine.of(slot.id(), day.date(), slot.kind(), lift, resolved, max(day.context().numbers(lift)),
+            known == null ? EffortChart.HOUSE : known.chart(), day.context().lifts()));
+      }
+    }
+    return lines;
+  }
+
+  private static @Nullable Mass max(MaxNumbers numbers) {
+    return numbers.estimated() != null ? numbers.estimated() : numbers.tested();
+  }
+
+  private static List<WatchedLine> watched(List<Day> days, List<Progression> methods) {
+    Map<Long, Method> byId = methods.stream().collect(Collectors.toMap(Progression::id, Progression::method));
+    List<WatchedLine> lines = new ArrayList<>();
+    for (Day day : days) {
+      int place = 0;
+      Map<Long, CountedLine> counted = counted(day);
+      for (Slot slot : day.slots()) {
+        place++;
+        CountedLine line = counted.get(slot.id());
+        if (line != null) {
+          Slot.Origin origin = slot.origin();
+          lines.add(new WatchedLine(line, WorkLine.parse(slot.work()).line(), day.context().basisMax(line.lift()), day.context().level(line.lift()),
+              origin == null ? null : byId.get(origin.progressionId()), slot.edited(), day.context().kit().bar(line.lift(), slot.details().bar()).orElse(null), place));
+        }
+      }
+    }
+    return lines;
+  }
+
+  private static List<WeekTotals> pastWeeks(List<CountedLine> past, LocalDate monday, Set<LocalDate> easy) {
+    List<WeekTotals> weeks = new ArrayList<>();
+    for (int back = 1; back <= WEEKS_BACK && weeks.size() < PAST_WEEKS; back++) {
+      LocalDate from = monday.minusWeeks(back);
+      List<CountedLine> lines = past.stream().filter(line -> !line.day().isBefore(from) && line.day().isBefore(from.plusWeeks(1))).toList();
+      if (!lines.isEmpty() && !easy.contains(from)) {
+        weeks.add(0, WeekTotals.of(lines));
+      }
+    }
+    return weeks;
+  }
+
+  private static Map<String, LocalDate> lastTrained(List<LiftNumbers> numbers, List<Day> days, List<Day> before) {
+    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(Day::context).orElse(null);
+    Map<String, LocalDate> last = new HashMap<>();
+    if (context != null) {
+      numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing(MassUnit.KG).map(s -> s.lastTrained()).ifPresent(day -> {
+        List<Lift> line = context.lifts().line(lift);
+        last.merge(line.get(line.size() - 1).key(), day, (a, b) -> a.isAfter(b) ? a : b);
+      })));
+    }
+    return last;
+  }
+
+  private static @Nullable Day first(List<Day> days) {
+    return days.isEmpty() ? null : days.get(0);
+  }
+
+  private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, List<CountedLine> past) {
+    LocalDate oldest = past.stream().map(CountedLine::day).min(Comparator.naturalOrder()).map(Programs::monday)
+        .or(() -> methods.stream().map(Progression::startsOn).min(Comparator.naturalOrder())).orElse(monday);
+    LocalDate started = methods.stream().map(Progression::startsOn).min(Comparator.naturalOrder()).filter(day -> day.isBefore(oldest)).orElse(oldest);
+    return (int) Math.max(0, programs.lastEasyWeek(lifter, methods, monday).map(easy -> ChronoUnit.WEEKS.between(easy, monday) - 1)
+        .orElseGet(() -> ChronoUnit.WEEKS.between(started, monday)));
+  }
+
+  private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Progression> running, List<Day> days, List<Day> before) {
+    Map<String, Mass> maxes = new HashMap<>();
+    Map<String, Athlete.Goal> goals = new HashMap<>();
+    Set<String> main = new HashSet<>();
+    Level level = null;
+    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(Day::context).orElse(null);
+    for (LiftNumbers own : numbers) {
+      MaxNumbers known = own.numbers(lifter.unit(), clock.today());
+      Optional<Lift> lift = context == null ? Optional.empty() : context.lifts().ofKey(own.lift());
+      if (lift.filter(Lift::powerlift).isPresent()) {
+        main.add(own.lift());
+        Optional.ofNullable(max(known)).ifPresent(max -> maxes.put(own.lift(), max));
+        level = level == null || own.level().compareTo(level) > 0 ? own.level() : level;
+      }
+      Mass goal = known.goal();
+      if (goal != null) {
+        goals.put(own.lift(), new Athlete.Goal(goal, own.goalOn(), startMax(running, own.lift(), lifter.unit()), startOn(running, own.lift())));
+      }
+    }
+    Map<String, Mass> heaviest = main.isEmpty() ? Map.of() : log.heaviest(lifter.id(), main).stream()
+        .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift, row -> Mass.ofNanograms(row.getLoadNg(), lifter.unit())));
+    Map<String, List<Method>> methods = running.stream().collect(Collectors.groupingBy(Progression::lift, Collectors.mapping(Progression::method, Collectors.toList())));
+    return new Athlete(lifter.sex(), lifter.birthYear() == null ? null : Integer.valueOf(clock.today().getYear() - lifter.birthYear()), lifter.dieting(),
+        lifter.strained(), level, maxes, heaviest, goals, methods);
+  }
+
+  private static Optional<Progression> towards(List<Progression> running, String lift) {
+    return running.stream().filter(p -> p.lift().equals(lift) && PEAKING.contains(p.method())).findFirst();
+  }
+
+  private static @Nullable Mass startMax(List<Progression> running, String lift, MassUnit unit) {
+    return towards(running, lift).map(p -> p.settings().get("startMax")).filter(Objects::nonNull).map(text -> Mass.of(text, unit)).orElse(null);
+  }
+
+  private static @Nullable LocalDate startOn(List<Progression> running, String lift) {
+    return towards(running, lift).map(Progression::startsOn).orElse(null);
+  }
+
+  private static int minutes(Day day) {
+    Map<Long, CountedLine> counted = counted(day);
+    return SessionTime.minutes(day.slots().stream().filter(slot -> counted.containsKey(slot.id()))
+        .map(slot -> new SessionTime.Line(counted.get(slot.id()), slot.groupNo() == null ? null : Long.valueOf(slot.groupNo()), day.groups().group(slot.groupNo()))).toList());
+  }
+
+  /** Silences a check or caution about a lift of a lifter; the reason stays on record. */
+  @Transactional
+  public void silence(long lifterId, String check, String lift, String reason, SignedIn who) {
+    boolean already = silences.findByLifterIdAndEndedIsNull(lifterId).stream().anyMatch(s -> s.checkKey().equals(check) && s.lift().equals(lift));
+    if (!already) {
+      silences.save(new Silence(lifterId, check, lift, reason, who.accountId(), clock.now()));
+    }
+  }
+
+  /** What is silenced of a lifter now: the check or caution, a slash, the lift. */
+  @Transactional(readOnly = true)
+  public Set<String> quiet(long lifterId) {
+    return quiet(silences.findByLifterIdAndEndedIsNull(lifterId));
+  }
+
+  /** The same of a record. */
+  public static Set<String> quiet(List<Silence> record) {
+    return record.stream().filter(Silence::holds).map(s -> s.checkKey() + "/" + s.lift()).collect(Collectors.toSet());
+  }
+
+  /** Lets it speak again. */
+  @Transactional
+  public long speak(long silenceId) {
+    Silence silence = silences.findById(silenceId).orElseThrow(NotFound::new);
+    silence.end(clock.now());
+    silences.save(silence);
+    return silence.lifterId();
+  }
+
+  /** What is and was silenced of a lifter, the newest first. */
+  @Transactional(readOnly = true)
+  public List<Silence> record(long lifterId) {
+    return silences.findByLifterIdOrderByIdDesc(lifterId, SHOWN_SILENCES);
+  }
+}

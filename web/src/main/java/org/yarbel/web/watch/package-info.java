@@ -1,0 +1,11 @@
+/**
+ * The checks of a week on the screens: what they find, what a club has set, and what a coach has silenced with a reason.
+ *
+ * <p>{@link org.yarbel.web.watch.WeekWatch} makes the core's week from the plan and asks the core's checks;
+ * {@link org.yarbel.web.watch.RecoveryPicture} draws how each lift comes back over the week. The Checks page lists every
+ * check with its source and the figures a club can set. It may use plan, program, log, lifter and club.
+ */
+@NullMarked
+package org.yarbel.web.watch;
+
+import org.jspecify.annotations.NullMarked;

@@ -22,6 +22,7 @@ alter table slot
   add column progression_id bigint,
   add column exposure       int,
   add column line_no        int,
+  add column planned_on     date,
   add column written        text check (length(written) <= 600),
   add column forecast       boolean not null default false,
   add column training_ng    bigint check (training_ng > 0),

@@ -159,7 +159,7 @@ document.body.addEventListener("dragstart", (event) => {
 // over the upper half of a line it goes before it, over the lower half behind it
 const place = (event) => {
   const slot = carried && event.target.closest?.(".slot[data-slot]");
-  if (!slot || slot.classList.contains("is-again") || slot.closest(".day") !== carried.closest(".day")) {
+  if (!slot || slot.classList.contains("is-again")) {
     return null;
   }
   const box = slot.getBoundingClientRect();
@@ -171,9 +171,22 @@ document.body.addEventListener("dragover", (event) => {
   if (at) {
     event.preventDefault();
     at.slot.classList.add(at.before ? "drop-before" : "drop-after");
+  } else if (elsewhere(event)) {
+    event.preventDefault();
   }
 });
+// over another day it goes to the end of that day
+const elsewhere = (event) => {
+  const day = carried && event.target.closest?.(".day");
+  return day && day !== carried.closest(".day") ? day : null;
+};
 document.body.addEventListener("drop", (event) => {
+  const day = elsewhere(event);
+  if (day) {
+    event.preventDefault();
+    htmx.ajax("POST", carried.dataset.move.replace(/move$/, "to"), { target: "#board", swap: "outerHTML", values: { to: day.id.slice(4) } });
+    return;
+  }
   const at = place(event);
   if (at) {
     event.preventDefault();
@@ -188,6 +201,37 @@ document.body.addEventListener("dragend", () => {
   carried?.closest(".slot")?.classList.remove("is-carried");
   carried = null;
   marks();
+});
+
+// Rows copied from a spreadsheet into a line of the board go to the page that takes tables.
+const SHEET_ROWS = "yarbel-rows";
+document.body.addEventListener("paste", (event) => {
+  const text = event.clipboardData?.getData("text/plain") ?? "";
+  const sheet = document.querySelector('.week-bar a[href*="/sheet"]');
+  if (sheet && text.includes("\t") && event.target.matches("input.work, input.lift")) {
+    event.preventDefault();
+    sessionStorage.setItem(SHEET_ROWS, text);
+    location.href = sheet.href;
+  }
+});
+const rows = document.getElementById("rows");
+if (rows && sessionStorage.getItem(SHEET_ROWS)) {
+  rows.value = rows.value || sessionStorage.getItem(SHEET_ROWS);
+  sessionStorage.removeItem(SHEET_ROWS);
+  rows.focus();
+}
+
+// Ctrl-Z and Ctrl-Y outside a field undo and do again on the board; inside a field they belong to its text.
+document.body.addEventListener("keydown", (event) => {
+  const key = event.key.toLowerCase();
+  if ((event.ctrlKey || event.metaKey) && (key === "z" || key === "y") && !event.target.matches("input, textarea, select")) {
+    const buttons = document.querySelectorAll(".steps button");
+    const button = buttons[key === "y" || event.shiftKey ? 1 : 0];
+    if (button && !button.disabled) {
+      event.preventDefault();
+      button.click();
+    }
+  }
 });
 
 // A signed-out phone keeps no cards; entries that were not sent yet stay until they are.

@@ -1,9 +1,13 @@
 package org.yarbel.core.plan;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Mass;
 
 /**
  * How a lift dips after a session and comes back: f(t) = −d·(1 − t/T)·e^(−t/T), t in days, d the session's load over the
@@ -59,6 +63,53 @@ public final class Recovery {
 
     public boolean lengthens() {
       return lengthens;
+    }
+
+    private static final int OLD = 40;
+    private static final int TALL_MM = 1850;
+    private static final int SHORT_MM = 1650;
+    private static final double HEAVY_KG = 105;
+    private static final double LIGHT_KG = 66;
+
+    /**
+     * What holds for a lifter and the way they lift; what is null is not known and changes nothing. Our own bounds: heavy
+     * from 105 kg, light to 66, tall from 185 cm, short to 165, older from 40 years.
+     *
+     * @param mostly the key of the variation that is trained most
+     */
+    public static Set<Modifier> of(@Nullable Mass bodyMass, @Nullable Integer heightMm, @Nullable Integer age, @Nullable Level level, boolean veryStrong,
+        boolean peaking, String mostly) {
+      Set<Modifier> all = EnumSet.noneOf(Modifier.class);
+      double kg = bodyMass == null ? Double.NaN : bodyMass.nanograms() / 1e12;
+      add(all, HEAVIER, kg >= HEAVY_KG);
+      add(all, LIGHTER, kg <= LIGHT_KG);
+      add(all, TALLER, heightMm != null && heightMm >= TALL_MM);
+      add(all, SHORTER, heightMm != null && heightMm <= SHORT_MM);
+      add(all, OLDER, age != null && age >= OLD);
+      add(all, ADVANCED, level == Level.ADVANCED);
+      add(all, NEWER, level == Level.BEGINNER);
+      add(all, STRONGER, veryStrong);
+      add(all, PEAKING, peaking);
+      Modifier technique = switch (mostly) {
+        case "sumo-deadlift" -> SUMO;
+        case "deadlift" -> CONVENTIONAL;
+        case "high-bar-squat" -> HIGH_BAR;
+        case "front-squat" -> FRONT;
+        case "squat" -> LOW_BAR;
+        case "wide-grip-bench" -> WIDE_GRIP;
+        case "close-grip-bench" -> CLOSE_GRIP;
+        default -> null;
+      };
+      if (technique != null) {
+        all.add(technique);
+      }
+      return all;
+    }
+
+    private static void add(Set<Modifier> all, Modifier modifier, boolean holds) {
+      if (holds) {
+        all.add(modifier);
+      }
     }
   }
 

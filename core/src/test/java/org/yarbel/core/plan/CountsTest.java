@@ -139,6 +139,9 @@ class CountsTest {
     // the product stays within 0.6 and 1.6
     EnumSet<Modifier> all = EnumSet.of(Modifier.HEAVIER, Modifier.TALLER, Modifier.STRONGER, Modifier.ADVANCED, Modifier.OLDER, Modifier.LOW_BAR, Modifier.PEAKING);
     assertThat(Recovery.days(Quality.FORCE, Movement.SQUAT, all)).isCloseTo(8, within(1e-12));
+    assertThat(Modifier.of(kg("60"), 1600, 45, org.yarbel.core.lift.Level.BEGINNER, false, true, "front-squat"))
+        .containsExactlyInAnyOrder(Modifier.LIGHTER, Modifier.SHORTER, Modifier.OLDER, Modifier.NEWER, Modifier.PEAKING, Modifier.FRONT);
+    assertThat(Modifier.of(null, null, null, null, true, false, "row")).containsExactly(Modifier.STRONGER);
     assertThat(Recovery.median(new double[] {3, 1, 2})).isEqualTo(2);
     assertThat(Recovery.median(new double[] {4, 1, 2, 3})).isEqualTo(2.5);
     assertThat(Recovery.median(new double[] {})).isZero();

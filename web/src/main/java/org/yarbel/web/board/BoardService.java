@@ -39,6 +39,7 @@ import org.yarbel.web.program.Programs;
 import org.yarbel.web.watch.Silence;
 import org.yarbel.web.watch.WeekWatch;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.plan.Deload;
 import org.yarbel.web.lifter.LiftNumbers;
 
 /** Reads a lifter's week: issued cards as they were issued, the rest worked out with the numbers of today. */
@@ -116,7 +117,7 @@ class BoardService {
 
   /** The days looked at, with those before them. */
   private record Loaded(LocalDate from, int count, LifterContext usual, Map<LocalDate, TrainingSession> sessions, Map<LocalDate, WeekWatch.Day> days,
-      Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.Day> before, List<BoardView.PlaceView> choice) {
+      Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.Day> before, List<BoardView.PlaceView> choice, @Nullable Deload easy) {
     List<WeekWatch.Day> watched() {
       return new ArrayList<>(days.values());
     }
@@ -157,7 +158,7 @@ class BoardService {
         days.put(session.day(), new WeekWatch.Day(session.day(), lines, session.groups(), context, resolved, trained));
       }
     }
-    return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter));
+    return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter), watch.easy(lifter.id(), from));
   }
 
   /** Lines of days behind, without their warm-ups: only their volume is asked for. */
@@ -172,13 +173,13 @@ class BoardService {
     for (LocalDate date = loaded.from(); date.isBefore(loaded.from().plusDays(loaded.count())); date = date.plusDays(1)) {
       TrainingSession session = loaded.sessions().get(date);
       WeekWatch.Day day = loaded.days().get(date);
-      List<BoardView.SlotView> lines = session == null || day == null ? List.of() : lines(lifter, session, day, loaded.views(), quiet);
+      List<BoardView.SlotView> lines = session == null || day == null ? List.of() : lines(lifter, session, day, loaded.views(), quiet, loaded.easy());
       days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : loaded.logged().getOrDefault(session.id(), 0L), lines, loaded.choice()));
     }
     return days;
   }
 
-  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, WeekWatch.Day day, Map<Long, LineView> worked, Set<String> quiet) {
+  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, WeekWatch.Day day, Map<Long, LineView> worked, Set<String> quiet, @Nullable Deload easy) {
     List<BoardView.SlotView> views = new ArrayList<>();
     LifterContext context = day.context();
     List<String> bars = context.kit().bars();
@@ -187,7 +188,7 @@ class BoardService {
       Lift lift = context.lift(slot.lift());
       List<Lift> line = context.lifts().line(lift);
       LineView view = worked.get(slot.id()).without(quiet, line.get(line.size() - 1).key());
-      views.add(BoardView.SlotView.of(slot, lift.name(), lifter.id(), session.day(), view, bars, session.groups(), above));
+      views.add(BoardView.SlotView.of(slot, lift.name(), lifter.id(), session.day(), view, bars, session.groups(), above, easy));
       above = slot;
     }
     return views;

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -83,23 +84,25 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
      * Where the line comes from.
      *
      * @param method whether a method wrote it
+     * @param ceiling what it stays under in an easy week; null in others
      * @param wrote what the method would write where somebody changed it; else null
      */
-    record From(boolean method, boolean forecast, @Nullable String wrote, @Nullable String remark) {}
+    record From(boolean method, boolean forecast, @Nullable String wrote, @Nullable String remark, @Nullable String ceiling) {}
 
     static SlotView of(Slot slot, String lift, long lifterId, LocalDate day, LineView line, List<String> bars, Groups groups,
-        @Nullable Slot above) {
+        @Nullable Slot above, @Nullable Deload easy) {
       Groups.Numbered own = groups.numbered(slot.groupNo()).orElse(null);
       Group group = groups.group(slot.groupNo());
       boolean first = own != null && group != null && (above == null || !slot.groupNo().equals(above.groupNo()));
       return new SlotView(slot.id(), lifterId, slot.sessionId(), day.toString(), slot.kind().name(), lift, slot.work(), slot.work(),
           slot.version(), line, DetailsForm.of(slot.details()), words(slot.details()), bars,
-          first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, from(slot), null, false, Map.of());
+          first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, from(slot, easy), null, false, Map.of());
     }
 
-    private static From from(Slot slot) {
+    private static From from(Slot slot, @Nullable Deload easy) {
       String written = slot.written();
-      return new From(slot.origin() != null, slot.forecast(), slot.edited() && written != null ? written.replace(" | ", " ") : null, slot.remark());
+      return new From(slot.origin() != null, slot.forecast(), slot.edited() && written != null ? written.replace(" | ", " ") : null, slot.remark(),
+          easy == null ? null : "Deload: " + easy.ceiling());
     }
 
     private static List<String> words(Details details) {

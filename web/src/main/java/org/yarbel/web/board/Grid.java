@@ -89,7 +89,7 @@ record Grid(List<Head> heads, List<DayRows> days) {
 
   private static Row row(List<@Nullable Placed> row) {
     Placed first = first(row);
-    boolean same = row.stream().allMatch(placed -> placed == null || placed.slot().work().equals(first.slot().work()));
+    boolean same = row.stream().filter(java.util.Objects::nonNull).count() > 1 && row.stream().allMatch(placed -> placed == null || placed.slot().work().equals(first.slot().work()));
     List<@Nullable Cell> cells = new ArrayList<>();
     row.forEach(placed -> cells.add(placed == null ? null : placed.cell()));
     return new Row(first.slot().kind().word(), first.cell().lift(), first.slot().lift(), same ? first.slot().work() : null, cells);

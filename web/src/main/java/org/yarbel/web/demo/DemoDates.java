@@ -15,6 +15,7 @@ final class DemoDates {
       "update lift_numbers set tested_on = tested_on + 7 * :weeks, goal_on = goal_on + 7 * :weeks, "
           + "estimate_on = estimate_on + 7 * :weeks, last_trained = last_trained + 7 * :weeks where club_id = :club",
       "update progression set starts_on = starts_on + 7 * :weeks, ends_on = ends_on + 7 * :weeks where club_id = :club",
+      "update slot set planned_on = planned_on + 7 * :weeks where club_id = :club and planned_on is not null",
       "update deload_week set monday = monday + 7 * :weeks where club_id = :club",
       "update weigh_in set day = day + 7 * :weeks where club_id = :club",
       "update complaint set since = since + 7 * :weeks, over_on = over_on + 7 * :weeks where club_id = :club",

@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.club.ClubRow;
@@ -28,6 +29,7 @@ public class Slot extends ClubRow {
   private @Nullable Long progressionId;
   private @Nullable Integer exposure;
   private @Nullable Integer lineNo;
+  private @Nullable LocalDate plannedOn;
   private @Nullable String written;
   private boolean forecast;
   private @Nullable Long trainingNg;
@@ -117,12 +119,13 @@ public class Slot extends ClubRow {
    *
    * @param exposure its number from 0; under 0 in an easy week that does not count
    * @param line the line of the exposure, from 0
+   * @param day it was written for; a coach may have moved it since
    */
-  public record Origin(long progressionId, int exposure, int line) {}
+  public record Origin(long progressionId, int exposure, int line, LocalDate day) {}
 
   /** Where it comes from; null for a line somebody wrote. */
   public @Nullable Origin origin() {
-    return progressionId == null || exposure == null || lineNo == null ? null : new Origin(progressionId, exposure, lineNo);
+    return progressionId == null || exposure == null || lineNo == null || plannedOn == null ? null : new Origin(progressionId, exposure, lineNo, plannedOn);
   }
 
   /** What its method wrote, or would write now; null without a method. */
@@ -155,6 +158,7 @@ public class Slot extends ClubRow {
     this.progressionId = from == null ? null : Long.valueOf(from.progressionId());
     this.exposure = from == null ? null : Integer.valueOf(from.exposure());
     this.lineNo = from == null ? null : Integer.valueOf(from.line());
+    this.plannedOn = from == null ? null : from.day();
     this.written = newWritten;
     this.forecast = ahead;
     this.trainingNg = training;

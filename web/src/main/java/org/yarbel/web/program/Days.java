@@ -212,6 +212,7 @@ public class Days {
   /** Puts a line into a session where its kind belongs: main work before assistance. Called inside {@link #change}. */
   void insert(TrainingSession session, Slot slot) {
     List<Slot> all = new ArrayList<>(lines(session));
+    all.remove(slot);
     int at = all.size();
     while (at > 0 && all.get(at - 1).kind().ordinal() > slot.kind().ordinal()) {
       at--;

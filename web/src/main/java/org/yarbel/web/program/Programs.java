@@ -226,11 +226,13 @@ public class Programs {
     private final Map<String, Slot> open = new LinkedHashMap<>();
     private final Set<String> closed = new HashSet<>();
     private final Set<Long> touched;
+    private final Map<Long, TrainingSession> bySlot;
 
     Writing(Lifter lifter, Progression progression, List<Slot> mine, Set<Long> begun, Map<Long, TrainingSession> bySlot, LocalDate from, Set<Long> touched) {
       this.lifter = lifter;
       this.progression = progression;
       this.touched = touched;
+      this.bySlot = bySlot;
       for (Slot slot : mine) {
         Slot.Origin origin = Objects.requireNonNull(slot.origin());
         String key = origin.exposure() + "." + origin.line();
@@ -259,7 +261,7 @@ public class Programs {
     }
 
     private @Nullable Integer write(Planned planned, int number, Exposure.Line line, @Nullable Integer groupNo) {
-      Slot.Origin origin = new Slot.Origin(progression.id(), planned.number(), number);
+      Slot.Origin origin = new Slot.Origin(progression.id(), planned.number(), number, planned.day());
       String key = origin.exposure() + "." + origin.line();
       Optional<String> work = Optional.of(normal(line.work()));
       if (planned.deload() != null && !planned.exposure().deload()) {
@@ -278,8 +280,11 @@ public class Programs {
         Integer group = line.group() == null ? null : groupNo != null ? groupNo : grouped(session, line.group());
         slot.place(0, group);
         days.insert(session, slot);
-      } else if (!slot.edited()) {
-        slot.write(slot.kind(), line.lift(), work.get(), slot.details());
+      } else {
+        followDay(slot, planned.day());
+        if (!slot.edited()) {
+          slot.write(slot.kind(), line.lift(), work.get(), slot.details());
+        }
       }
       say(slot, origin, line, work.get(), planned);
       slots.save(slot);
@@ -287,7 +292,25 @@ public class Programs {
       return slot.groupNo();
     }
 
+    /** An exposure that is put off takes its line along, unless somebody moved the line. */
+    private void followDay(Slot slot, LocalDate day) {
+      LocalDate written = Objects.requireNonNull(slot.origin()).day();
+      TrainingSession stands = Objects.requireNonNull(bySlot.get(slot.id()));
+      if (!written.equals(day) && stands.day().equals(written)) {
+        TrainingSession target = days.session(lifter, day);
+        touched.add(stands.id());
+        Integer group = slot.groupNo();
+        slot.moveTo(target.id(), 0);
+        if (group != null) {
+          stands.groups().numbered(group).ifPresent(numbered -> slot.place(0, target.groups().all().stream()
+              .filter(g -> g.group().equals(numbered.group()) && g.again() == null).map(Groups.Numbered::number).findFirst().orElseGet(() -> grouped(target, numbered.group()))));
+        }
+        days.insert(target, slot);
+      }
+    }
+
     private Integer grouped(TrainingSession session, Group group) {
+
       Groups groups = session.groups();
       int number = groups.free();
       session.arrange(groups.with(new Groups.Numbered(number, group, null)));
@@ -297,9 +320,10 @@ public class Programs {
 
     private void say(Slot slot, Slot.Origin origin, Exposure.Line line, String work, Planned planned) {
       Mass training = planned.exposure().training();
-      String remark = origin.line() > 0 ? "" : String.join(" ", planned.exposure().remarks());
+      String own = planned.exposure().deload() ? "The method's own easy week: " + Deload.HALF_LOAD.ceiling() + ". " : "";
+      String remark = origin.line() > 0 ? "" : own + String.join(" ", planned.exposure().remarks());
       slot.originate(origin, Slot.said(line.lift(), work), planned.exposure().forecast(), training == null ? null : training.nanograms(),
-          remark.isEmpty() ? null : remark.substring(0, Math.min(MOST_REMARK, remark.length())));
+          remark.isEmpty() ? null : remark.strip().substring(0, Math.min(MOST_REMARK, remark.strip().length())));
     }
 
     /** What the method writes no longer goes; what somebody edited stays as their own line. */

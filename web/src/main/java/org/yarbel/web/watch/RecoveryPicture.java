@@ -3,7 +3,6 @@ package org.yarbel.web.watch;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -11,7 +10,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
@@ -30,11 +28,6 @@ public record RecoveryPicture(List<Panel> panels) {
   private static final double SCALE = 38;
   private static final int STEPS_A_DAY = 4;
   private static final double EVENING = 0.7;
-  private static final int OLD = 40;
-  private static final int TALL_MM = 1850;
-  private static final int SHORT_MM = 1650;
-  private static final int HEAVY_KG = 105;
-  private static final int LIGHT_KG = 66;
 
   /** One line of a panel. */
   public record Curve(String quality, String css, String points, String atEnd) {}
@@ -80,7 +73,7 @@ public record RecoveryPicture(List<Panel> panels) {
         marks.add(new Mark(number(x(at)), day.getDayOfWeek().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH), number(session.depth())));
       }
     });
-    Set<Modifier> modifiers = modifiers(lifter, bodyMass, week, lift, lines);
+    Set<Modifier> modifiers = Modifier.of(bodyMass, lifter.heightMm(), week.athlete().age(), week.athlete().level(), week.athlete().veryStrong(lift.key()), week.peaking(), mostly(lift, lines));
     List<Curve> curves = new ArrayList<>();
     List<String> words = new ArrayList<>();
     for (Quality quality : Quality.values()) {
@@ -98,52 +91,10 @@ public record RecoveryPicture(List<Panel> panels) {
         String.join(", ", words), curves, marks, lift.name() + " over the week: " + (marks.isEmpty() ? "not trained" : marks.stream().map(m -> m.day() + " " + m.depth() + " of a usual hard session").collect(Collectors.joining(", ")))));
   }
 
-  private static Set<Modifier> modifiers(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
-    Set<Modifier> modifiers = EnumSet.noneOf(Modifier.class);
-    double kg = bodyMass == null ? 85 : bodyMass.nanograms() / 1e12;
-    if (kg >= HEAVY_KG) {
-      modifiers.add(Modifier.HEAVIER);
-    } else if (kg <= LIGHT_KG) {
-      modifiers.add(Modifier.LIGHTER);
-    }
-    Integer height = lifter.heightMm();
-    if (height != null && height >= TALL_MM) {
-      modifiers.add(Modifier.TALLER);
-    } else if (height != null && height <= SHORT_MM) {
-      modifiers.add(Modifier.SHORTER);
-    }
-    if (week.athlete().veryStrong(lift.key())) {
-      modifiers.add(Modifier.STRONGER);
-    }
-    if (week.athlete().level() == Level.ADVANCED) {
-      modifiers.add(Modifier.ADVANCED);
-    } else if (week.athlete().level() == Level.BEGINNER) {
-      modifiers.add(Modifier.NEWER);
-    }
-    if (week.athlete().age() != null && week.athlete().age() >= OLD) {
-      modifiers.add(Modifier.OLDER);
-    }
-    if (week.peaking()) {
-      modifiers.add(Modifier.PEAKING);
-    }
-    technique(lift, lines, modifiers);
-    return modifiers;
-  }
-
-  /** How the lift is mostly done says more: by its variation where that is what is trained. */
-  private static void technique(Lift lift, List<CountedLine> lines, Set<Modifier> modifiers) {
-    Map<String, Long> keys = lines.stream().filter(line -> line.kind().mainWork()).collect(Collectors.groupingBy(line -> line.lift().key(), Collectors.counting()));
-    String most = keys.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(lift.key());
-    switch (most) {
-      case "sumo-deadlift" -> modifiers.add(Modifier.SUMO);
-      case "deadlift" -> modifiers.add(Modifier.CONVENTIONAL);
-      case "high-bar-squat" -> modifiers.add(Modifier.HIGH_BAR);
-      case "front-squat" -> modifiers.add(Modifier.FRONT);
-      case "squat" -> modifiers.add(Modifier.LOW_BAR);
-      case "wide-grip-bench" -> modifiers.add(Modifier.WIDE_GRIP);
-      case "close-grip-bench" -> modifiers.add(Modifier.CLOSE_GRIP);
-      default -> { }
-    }
+  /** How the lift is mostly done: by its variation where that is what is trained. */
+  private static String mostly(Lift lift, List<CountedLine> lines) {
+    return lines.stream().filter(line -> line.kind().mainWork()).collect(Collectors.groupingBy(line -> line.lift().key(), Collectors.counting()))
+        .entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(lift.key());
   }
 
   private static double x(double day) {

@@ -27,6 +27,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.SessionTime;
 import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.progress.Method;
@@ -248,6 +249,12 @@ public class WeekWatch {
     if (!already) {
       silences.save(new Silence(lifterId, check, lift, reason, who.accountId(), clock.now()));
     }
+  }
+
+  /** How the week of a day is taken easy; null when it is not. */
+  @Transactional(readOnly = true)
+  public @Nullable Deload easy(long lifterId, LocalDate day) {
+    return deloads.findByLifterIdAndMonday(lifterId, Programs.monday(day)).map(DeloadWeek::kind).orElse(null);
   }
 
   /** What is silenced of a lifter now: the check or caution, a slash, the lift. */

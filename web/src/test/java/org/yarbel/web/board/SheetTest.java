@@ -1,0 +1,42 @@
+package org.yarbel.web.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.plan.SlotKind;
+
+class SheetTest {
+  private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
+
+  private static Sheet.Read read(String rows) {
+    return Sheet.read(rows.replace("\\t", "\t").replace("\\n", "\n"), MONDAY, Catalogue.standard());
+  }
+
+  @Test
+  void readsDaysByNameAndDate() {
+    Sheet.Read read = read("Day\\tPart\\tLift\\tWork\\nwed\\tMain\\tFront squat\\t3x5 @8\\n\\n2026-03-20\\tcool-down\\tbike\\t1x10\\tmore\\n");
+    assertThat(read.problems()).isEmpty();
+    assertThat(read.lines()).extracting(Batches.NewLine::day).containsExactly(MONDAY.plusDays(2), LocalDate.of(2026, 3, 20));
+    assertThat(read.lines()).extracting(Batches.NewLine::kind).containsExactly(SlotKind.MAIN, SlotKind.COOL_DOWN);
+    assertThat(read.lines()).extracting(Batches.NewLine::lift).containsExactly("front-squat", "bike");
+  }
+
+  @ParameterizedTest
+  @CsvSource(delimiter = '|', value = {
+      "Mon\\tmain\\tsquat             | Row 1 has 3 columns, but four are needed, with tabs between: day, part, lift, work.",
+      "squat 3x5                      | Row 1 has 1 column, but four are needed, with tabs between: day, part, lift, work.",
+      "soon\\tmain\\tsquat\\t3x5       | Row 1: the day 'soon' is neither a weekday of this week, such as Mon, nor a date such as 2026-03-02.",
+      "Mon\\tbig\\tsquat\\t3x5         | Row 1: the part 'big' is none of prepare, main, second, assistance, conditioning, cool-down.",
+      "Mon\\tmain\\tsquash\\t3x5       | Row 1: There is no lift 'squash'. Maybe squat?",
+      "Mon\\tmain\\tsquat\\t3x5 @11    | Row 1, work '3x5 @11': RPE must be from 6 to 10 inclusive but was 11.",
+      "Day\\tPart                      | There is no row to take: paste rows with four columns: day, part, lift, work.",
+  })
+  void saysWhatIsWrongWithARow(String rows, String sentence) {
+    assertThat(read(rows).problems()).containsExactly(sentence);
+    assertThat(read(rows).lines()).isEmpty();
+  }
+}

@@ -1,0 +1,151 @@
+package org.yarbel.web.program;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.yarbel.core.plan.Deload;
+import org.yarbel.web.support.Someone;
+import org.yarbel.web.support.TestApp;
+
+@ExtendWith(TestApp.class)
+class ProgramsTest {
+  private static final LocalDate MONDAY = TestApp.TODAY;
+
+  @Test
+  void writesFourWeeksAndKeepsWhatWasEdited(TestApp app) {
+    Someone lifter = Someone.called(app, "Perrin Holloway", Map.of("squat", "150"));
+    assertThat(lifter.method("Squat", "rpe-weeks", MONDAY, Map.of()).body()).contains("Written for the weeks to come");
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 @7");
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).containsExactly("squat 3x5 @9");
+    assertThat(lifter.on(MONDAY.plusWeeks(3))).containsExactly("squat 3x5 40% est");
+    assertThat(lifter.on(MONDAY.plusWeeks(4))).isEmpty();
+    long edited = lifter.slot(MONDAY.plusWeeks(1), "squat");
+    lifter.post("/slots/" + edited, Map.of("kind", "MAIN", "lift", "squat", "work", "2x5 @8", "version", "" + lifter.version(edited)));
+    long own = app.jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of("own", "" + own, "p.sets", "4"));
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 4x5 @7");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).as("the edit stands").containsExactly("squat 2x5 @8");
+    String week = lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body();
+    assertThat(week).contains("is-edited").contains("edited; the method says squat 4x5 @8");
+    assertThat(lifter.post("/slots/" + edited + "/as-written", Map.of()).body()).contains("As the method writes it: Squat 4x5 @8");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 4x5 @8");
+  }
+
+  @Test
+  void undoesAndRedoesAllThatAMethodWrote(TestApp app) {
+    Someone lifter = Someone.called(app, "Quillon Marsh", Map.of("squat", "150"));
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());
+    assertThat(lifter.post(lifter.at("/week/undo"), Map.of()).body()).contains("The days stand as before.");
+    assertThat(lifter.on(MONDAY)).isEmpty();
+    assertThat(lifter.post(lifter.at("/week/redo"), Map.of()).body()).contains("The change is done again.");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 3x5 @8");
+    assertThat(lifter.post(lifter.at("/week/redo"), Map.of()).body()).contains("There is nothing to do again.");
+  }
+
+  @Test
+  void aLineTakenOutIsNotWrittenAgain(TestApp app) {
+    Someone lifter = Someone.called(app, "Roswitha Penn", Map.of("squat", "150"));
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());
+    long slot = lifter.slot(MONDAY.plusWeeks(1), "squat");
+    lifter.post("/slots/" + slot + "/remove", Map.of("version", "" + lifter.version(slot)));
+    lifter.post(lifter.at("/deloads/rule"), Map.of("every", "", "kind", "HALF_LOAD"));
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).isEmpty();
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).containsExactly("squat 3x5 @9");
+  }
+
+  @Test
+  void writesTheNextExposureFromTheLogAndForecastsTheRest(TestApp app) {
+    Someone lifter = Someone.called(app, "Sorrel Vane", Map.of("squat", "100"));
+    lifter.method("Squat", "novice-linear", MONDAY, Map.of("p.load", "60", "p.sets", "1"));
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 1x5+ 60kg");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 1x5+ 62.5kg");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body()).contains("is-forecast");
+    log(lifter, MONDAY, 4);
+    // the minimum was missed: the same load again, and no forecast any more
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 1x5+ 60kg");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body()).doesNotContain("is-forecast").contains("The mark to beat at 60 kg: 4 reps");
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).containsExactly("squat 1x5+ 62.5kg");
+  }
+
+  private static void log(Someone lifter, LocalDate day, int reps) {
+    long session = lifter.app().jdbc().sql("select id from training_session where lifter_id = :l and day = :d").param("l", lifter.id()).param("d", day).query(Long.class).single();
+    String answer = lifter.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + lifter.slot(day, "squat"), "part", "1", "set", "1", "issue", "1",
+        "seen", "-1", "load", "60", "reps", "" + reps, "rpe", "")).body();
+    assertThat(lifter.app().jdbc().sql("select count(*) from logged_set where lifter_id = :l").param("l", lifter.id()).query(Integer.class).single()).as(answer).isEqualTo(1);
+  }
+
+  @Test
+  void keepsATrainingMaxThatTheWaveRaises(TestApp app) {
+    Someone lifter = Someone.called(app, "Tibalt Crowe", Map.of("bench", "120"));
+    lifter.method("Bench press", "plus-sets", MONDAY, Map.of());
+    // 90 % of 120
+    assertThat(app.jdbc().sql("select training_ng from lift_numbers where lifter_id = :l").param("l", lifter.id()).query(Long.class).single()).isEqualTo(108_000_000_000_000L);
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Training max 108 kg.").contains("87.5 ×3");
+  }
+
+  @Test
+  void anEasyWeekIsPlacedMovedAndTakenOut(TestApp app) {
+    Someone lifter = Someone.called(app, "Ulric Fenby", Map.of("squat", "150"));
+    lifter.method("Squat", "falling-backoffs", MONDAY, Map.of());
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 1x3 @8; 3x3 -10%");
+    String page = lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY.plusWeeks(1), "kind", "LIGHT_TECHNIQUE")).body();
+    assertThat(page).contains("Deload: light technique").contains("nothing over 70 % nor over RPE 6");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 3x3 60%");
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).as("the week after goes on where it stood").containsExactly("squat 1x3 @8; 3x3 -10%");
+    lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY.plusWeeks(1), "move", "-1"));
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x3 60%");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 1x3 @8; 4x3 -5%");
+    lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY, "move", "0"));
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 1x3 @8; 4x3 -5%");
+    lifter.post(lifter.at("/deloads/rule"), Map.of("every", "2", "kind", "DAYS_OFF"));
+    assertThat(app.jdbc().sql("select monday from deload_week where lifter_id = :l order by monday limit 2").param("l", lifter.id()).query(LocalDate.class).list())
+        .containsExactly(MONDAY.plusWeeks(2), MONDAY.plusWeeks(5));
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).isEmpty();
+    assertThat(lifter.post(lifter.at("/deloads/rule"), Map.of("every", "1", "kind", "DAYS_OFF")).body()).contains("must be from 2 to 16, or empty for none, but were &#39;1&#39;");
+  }
+
+  @Test
+  void plansByRpeWhereNoNumberIsKnown(TestApp app) {
+    Someone lifter = Someone.called(app, "Vesper Lowe", Map.of());
+    lifter.method("Squat", "blocks", MONDAY, Map.of());
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 cap @7");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("No max of the squat is known, so it is planned by RPE").contains("lifter picks");
+  }
+
+  @Test
+  void refusesDaysThatAreNotFreeAndLosesNothing(TestApp app) {
+    Someone lifter = Someone.called(app, "Wystan Bright", Map.of("squat", "150"));
+    app.jdbc().sql("update lifter set days_free = 2 where id = :l").param("l", lifter.id()).update();
+    var refused = lifter.method("Squat", "rpe-weeks", MONDAY, Map.of("p.sets", "7", "p.reps", "x"));
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("Monday is not free for Wystan Bright").contains("value=\"7\"").contains("The value of reps must be a whole number from 1 to 8 but was x.");
+    app.jdbc().sql("update lifter set days_free = 0 where id = :l").param("l", lifter.id()).update();
+    assertThat(lifter.method("Squat", "rpe-weeks", MONDAY, Map.of()).body()).contains("No day of the week is free for Wystan Bright");
+    assertThat(lifter.on(MONDAY)).isEmpty();
+  }
+
+  @Test
+  void endsAndGoesOn(TestApp app) {
+    Someone lifter = Someone.called(app, "Xanthe Rule", Map.of("squat", "150"));
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());
+    long own = app.jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    assertThat(lifter.post("/progressions/" + own + "/end", Map.of()).body()).contains("Ended");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).isEmpty();
+    lifter.post("/progressions/" + own + "/end", Map.of("on", "yes"));
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 3x5 @8");
+  }
+
+  @Test
+  void tellsEveryMethodInPlainWords(TestApp app) {
+    Someone lifter = Someone.called(app, "Yorick Sale", Map.of());
+    assertThat(lifter.coach().get("/methods").body()).contains("Step-down ladder").contains("Partials cycle");
+    assertThat(lifter.coach().get("/methods/ladder").body()).contains("For whom", "When to leave it", "Who would do otherwise", "the single set fails");
+    assertThat(lifter.coach().get("/methods/nothing").statusCode()).isEqualTo(404);
+    assertThat(lifter.coach().get(lifter.at("/progressions?lift=Squad&method=ladder")).body()).contains("There is no lift &#39;Squad&#39;");
+    assertThat(Deload.values()).allSatisfy(kind -> assertThat(lifter.coach().get(lifter.at("/progressions")).body()).contains(kind.meaning()));
+  }
+}

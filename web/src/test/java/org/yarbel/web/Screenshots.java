@@ -33,8 +33,14 @@ class Screenshots {
     picture(browser, "workbench");
     browser.open("/workbench/plates?loads=60+100+140+167.5+182.5+155&unit=kg");
     picture(browser, "workbench-plates");
-    browser.open("/lifters/" + app.lifter("Tamsin") + "/week");
+    browser.open("/lifters/" + app.lifter("Corwin") + "/week");
     picture(browser, "week-board");
+    browser.driver().executeScript("document.querySelector('.week-panel').scrollIntoView()");
+    picture(browser, "week-in-figures");
+    browser.open("/lifters/" + app.lifter("Ansel") + "/weeks");
+    picture(browser, "weeks-side-by-side");
+    browser.open("/lifters/" + app.lifter("Leopold") + "/progressions?lift=Bench%20press&method=plus-sets");
+    picture(browser, "methods");
     browser.open("/lifters/" + app.lifter("Brannoc") + "/week");
     browser.driver().executeScript("document.querySelector('.group-head').scrollIntoView({ block: 'center' })");
     picture(browser, "week-board-medley");

@@ -32,9 +32,9 @@ public record CountedLine(long id, LocalDate day, SlotKind kind, Lift lift, Lift
         resolved.sets().stream().map(set -> CountedSet.of(set, estimate, chart)).toList());
   }
 
-  /** Whether its sets are practice of the head of its family: the head itself or a close variant. */
+  /** Whether its sets are practice of what is contested: the head of its family, a close variant, an event of strongman. */
   public boolean mainOrClose() {
-    return lift.equals(head) || lift.close();
+    return lift.equals(head) || lift.close() || lift.contest() != Lift.Contest.NO;
   }
 
   /** Its work sets. */

@@ -7,10 +7,10 @@ package org.yarbel.core.plan;
  * some prints give 7 as the best number.
  */
 public enum Zone {
-  UNDER_70("under 70", 0, 18, 30, 24),
-  FROM_70("70–80", 70, 12, 24, 18),
-  FROM_80("80–90", 80, 10, 20, 15),
-  FROM_90("90 and over", 90, 4, 10, 4);
+  UNDER_70("under 70 %", 0, 18, 30, 24),
+  FROM_70("70–80 %", 70, 12, 24, 18),
+  FROM_80("80–90 %", 80, 10, 20, 15),
+  FROM_90("90 % and over", 90, 4, 10, 4);
 
   private static final double TOLERANCE = 1e-9;
 
@@ -39,7 +39,7 @@ public enum Zone {
     return zone;
   }
 
-  /** The words a person reads: {@code 70–80}. */
+  /** The words a person reads: {@code 70–80 %}. */
   public String word() {
     return word;
   }

@@ -19,6 +19,11 @@ final class Words {
     return rounded.scale() < 0 ? rounded.setScale(0, RoundingMode.UNNECESSARY).toPlainString() : rounded.toPlainString();
   }
 
+  /** A family by its key: {@code overhead press}. */
+  static String lift(String key) {
+    return key.replace('-', ' ');
+  }
+
   static String day(LocalDate day) {
     return day.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.ENGLISH);
   }

@@ -95,7 +95,7 @@ class BoardService {
     Set<String> quiet = WeekWatch.quiet(record);
     WeekWatch.Seen seen = watch.look(lifter, from, known, quiet, loaded.before(), loaded.watched());
     WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from), loaded.quick());
-    List<BoardView.DayView> days = days(lifter, loaded, today, quiet);
+    List<BoardView.DayView> days = days(lifter, loaded, today, quiet, seen.week().deload());
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
         BoardView.numbers(known, lifter, today), complaints.present(lifterId, SHOWN_PAINS).stream().map(Complaint::words).toList(), BoardView.week(from),
         from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, history.of(lifterId));
@@ -112,12 +112,12 @@ class BoardService {
   @Transactional(readOnly = true)
   BoardView.DayView day(long lifterId, LocalDate date) {
     Lifter lifter = lifter(lifterId);
-    return days(lifter, load(lifter, date, 1, 0), clock.today(), watch.quiet(lifterId)).get(0);
+    return days(lifter, load(lifter, date, 1, 0), clock.today(), watch.quiet(lifterId), watch.easy(lifterId, date)).get(0);
   }
 
   /** The days looked at, with those before them. */
   private record Loaded(LocalDate from, int count, LifterContext usual, Map<LocalDate, TrainingSession> sessions, Map<LocalDate, WeekWatch.Day> days,
-      Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.Day> before, List<BoardView.PlaceView> choice, @Nullable Deload easy) {
+      Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.Day> before, List<BoardView.PlaceView> choice) {
     List<WeekWatch.Day> watched() {
       return new ArrayList<>(days.values());
     }
@@ -158,7 +158,7 @@ class BoardService {
         days.put(session.day(), new WeekWatch.Day(session.day(), lines, session.groups(), context, resolved, trained));
       }
     }
-    return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter), watch.easy(lifter.id(), from));
+    return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter));
   }
 
   /** Lines of days behind, without their warm-ups: only their volume is asked for. */
@@ -168,12 +168,12 @@ class BoardService {
     return resolved;
   }
 
-  private static List<BoardView.DayView> days(Lifter lifter, Loaded loaded, LocalDate today, Set<String> quiet) {
+  private static List<BoardView.DayView> days(Lifter lifter, Loaded loaded, LocalDate today, Set<String> quiet, @Nullable Deload easy) {
     List<BoardView.DayView> days = new ArrayList<>();
     for (LocalDate date = loaded.from(); date.isBefore(loaded.from().plusDays(loaded.count())); date = date.plusDays(1)) {
       TrainingSession session = loaded.sessions().get(date);
       WeekWatch.Day day = loaded.days().get(date);
-      List<BoardView.SlotView> lines = session == null || day == null ? List.of() : lines(lifter, session, day, loaded.views(), quiet, loaded.easy());
+      List<BoardView.SlotView> lines = session == null || day == null ? List.of() : lines(lifter, session, day, loaded.views(), quiet, easy);
       days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : loaded.logged().getOrDefault(session.id(), 0L), lines, loaded.choice()));
     }
     return days;

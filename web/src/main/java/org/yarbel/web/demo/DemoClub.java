@@ -62,6 +62,9 @@ import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.core.plan.Deload;
+import org.yarbel.web.program.DeloadWeek;
+import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.program.ProgressionRepository;
@@ -88,6 +91,7 @@ class DemoClub {
   private final WeighInRepository weighIns;
   private final ComplaintRepository complaints;
   private final ProgressionRepository progressions;
+  private final DeloadWeekRepository deloads;
   private final Programs programs;
   private final Issuing issuing;
   private final Tracking tracking;
@@ -97,12 +101,13 @@ class DemoClub {
 
   DemoClub(Places places, Accounts accounts, LifterRepository lifters, LiftNumbersRepository numbers,
       TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, WeighInRepository weighIns,
-      ComplaintRepository complaints, ProgressionRepository progressions, Programs programs, Issuing issuing,
+      ComplaintRepository complaints, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs, Issuing issuing,
       Tracking tracking, GroupBoards groups, Library library, EntityManager entities) {
     this.groups = groups;
     this.library = library;
     this.entities = entities;
     this.progressions = progressions;
+    this.deloads = deloads;
     this.programs = programs;
     this.places = places;
     this.accounts = accounts;
@@ -171,6 +176,9 @@ class DemoClub {
       accounts.add(clubId, program.email() + DOMAIN, PASSWORD, program.name(), org.yarbel.web.account.Role.LIFTER, lifter.id());
       program.numbers().forEach(n -> numbers(lifter, n));
       program.methods().forEach(uses -> method(lifter, uses));
+      if (program.easyWeeksAgo() > 0) {
+        deloads.saveAndFlush(new DeloadWeek(lifter.id(), monday.minusWeeks(program.easyWeeksAgo()), Deload.HALF_LOAD));
+      }
       for (int week = -program.weeksBack(); week <= WEEKS_AHEAD; week++) {
         week(lifter, week);
         forget(lifter);

@@ -22,6 +22,10 @@ public interface TrainingSessionRepository extends JpaRepository<TrainingSession
 
   List<TrainingSession> findByLifterIdInAndDayBetween(Collection<Long> lifterIds, LocalDate from, LocalDate to);
 
+  /** The days a lifter has sessions on. */
+  @Query("select t.day from TrainingSession t where t.lifterId = :lifterId and t.day between :from and :to")
+  List<LocalDate> days(long lifterId, LocalDate from, LocalDate to);
+
   /** The next day each of these lifters trains, from a day on; lifters without one are left out. */
   @Query("""
       select t.lifterId as lifterId, min(t.day) as day from TrainingSession t

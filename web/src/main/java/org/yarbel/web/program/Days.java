@@ -148,7 +148,7 @@ public class Days {
     List<DayState> now = states(lifter.id(), days);
     for (int i = 0; i < now.size(); i++) {
       if (!now.get(i).sameAs(from.get(i))) {
-        return now.get(i).day() + " was changed again since: undo the later change first.";
+        return now.get(i).day() + " was changed again since, by a later change or by a method after a log: this one stays.";
       }
     }
     Set<Long> begun = new HashSet<>(begun(now.stream().flatMap(state -> state.lines().stream()).map(LineState::id).toList()));

@@ -2,6 +2,7 @@ package org.yarbel.web.program;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -16,10 +17,13 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
@@ -57,6 +61,7 @@ public class Programs {
   public static final int WEEKS_AHEAD = 4;
 
   private static final int MOST_REMARK = 600;
+  private static final int LOOKED_BACK = 20;
 
   private final ProgressionRepository progressions;
   private final DeloadWeekRepository deloads;
@@ -104,9 +109,9 @@ public class Programs {
     return all;
   }
 
-  /** After a set was logged: methods with memory write the next exposure anew. */
-  @EventListener
-  @Transactional
+  /** After a set was logged, and kept whatever comes of this: methods with memory write the next exposure anew. */
+  @TransactionalEventListener
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
   public void logged(LineLogged event) {
     Slot slot = slots.findById(event.slotId()).orElse(null);
     Slot.Origin origin = slot == null ? null : slot.origin();
@@ -364,15 +369,21 @@ public class Programs {
   @Transactional(readOnly = true)
   public Optional<LocalDate> lastEasyWeek(Lifter lifter, List<Progression> all, LocalDate before) {
     Optional<LocalDate> placed = deloads.findFirstByLifterIdAndMondayLessThanOrderByMondayDesc(lifter.id(), before).map(DeloadWeek::monday);
-    Optional<LocalDate> own = all.stream().filter(p -> p.method().rule().deloads()).map(p -> lastOwn(p, before)).flatMap(Optional::stream).max(Comparator.naturalOrder());
+    Optional<LocalDate> own = all.stream().map(p -> lastOwn(p, before)).flatMap(Optional::stream).max(Comparator.naturalOrder());
     return placed.isPresent() && own.isPresent() ? Optional.of(placed.get().isAfter(own.get()) ? placed.get() : own.get()) : placed.or(() -> own);
   }
 
   private static Optional<LocalDate> lastOwn(Progression progression, LocalDate before) {
-    int wave = 4;
-    long weeks = java.time.temporal.ChronoUnit.WEEKS.between(progression.startsOn(), before);
-    long last = weeks / wave * wave - 1;
-    return last < 0 ? Optional.empty() : Optional.of(progression.startsOn().plusWeeks(last));
+    return IntStream.rangeClosed(1, LOOKED_BACK).mapToObj(before::minusWeeks).filter(week -> ownEasyWeek(List.of(progression), week)).findFirst();
+  }
+
+  /** Whether a week is an easy one of a method's own. */
+  public static boolean ownEasyWeek(List<Progression> methods, LocalDate monday) {
+    return methods.stream().anyMatch(progression -> {
+      int week = (int) ChronoUnit.WEEKS.between(progression.startsOn(), monday);
+      Settings settings = Settings.check(progression.method(), progression.settings(), Catalogue.standard()).settings();
+      return week >= 0 && progression.method().rule().easy(settings, week);
+    });
   }
 
   /** What methods say of a week where they have nothing to do, such as a week off. */

@@ -3,7 +3,6 @@ package org.yarbel.web.watch;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -44,6 +43,7 @@ import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.program.DeloadWeek;
 import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.Programs;
@@ -58,6 +58,7 @@ public class WeekWatch {
   public static final int WEEKS_BACK = 5;
 
   private static final int PAST_WEEKS = 3;
+  private static final int LOOKED_BACK = 20;
   private static final Limit SHOWN_SILENCES = Limit.of(100);
   private static final Set<Method> PEAKING = Set.of(Method.GOAL_WAVE, Method.SHRINKING_JUMPS);
 
@@ -65,17 +66,17 @@ public class WeekWatch {
   private final Thresholds thresholds;
   private final ProgressionRepository progressions;
   private final DeloadWeekRepository deloads;
-  private final Programs programs;
+  private final TrainingSessionRepository sessions;
   private final LoggedSetRepository log;
   private final ClubClock clock;
 
-  WeekWatch(SilenceRepository silences, Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs,
+  WeekWatch(SilenceRepository silences, Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads, TrainingSessionRepository sessions,
       LoggedSetRepository log, ClubClock clock) {
     this.silences = silences;
     this.thresholds = thresholds;
     this.progressions = progressions;
     this.deloads = deloads;
-    this.programs = programs;
+    this.sessions = sessions;
     this.log = log;
     this.clock = clock;
   }
@@ -111,12 +112,12 @@ public class WeekWatch {
   public Seen look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, Set<String> quiet, List<Day> before, List<Day> days) {
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
     List<Progression> running = methods.stream().filter(p -> p.endsOn() == null || p.endsOn().isAfter(monday)).toList();
-    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WEEKS_BACK), monday).stream()
+    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(LOOKED_BACK), monday).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
     List<CountedLine> past = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today()))
         .flatMap(day -> counted(day).values().stream()).toList();
     WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, running, days, before), watched(days, methods), pastWeeks(past, monday, easy.keySet()),
-        lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, past), Optional.ofNullable(easy.get(monday)).map(DeloadWeek::kind).orElse(null),
+        lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, easy.keySet()), Optional.ofNullable(easy.get(monday)).map(DeloadWeek::kind).orElse(null),
         running.stream().anyMatch(p -> PEAKING.contains(p.method()) || p.method() == Method.BLOCKS && ChronoUnit.WEEKS.between(p.startsOn(), monday) >= 4), thresholds.values());
     List<Finding> all = Checks.look(week);
     Map<LocalDate, Integer> minutes = new TreeMap<>();
@@ -190,12 +191,15 @@ public class WeekWatch {
     return days.isEmpty() ? null : days.get(0);
   }
 
-  private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, List<CountedLine> past) {
-    LocalDate oldest = past.stream().map(CountedLine::day).min(Comparator.naturalOrder()).map(Programs::monday)
-        .or(() -> methods.stream().map(Progression::startsOn).min(Comparator.naturalOrder())).orElse(monday);
-    LocalDate started = methods.stream().map(Progression::startsOn).min(Comparator.naturalOrder()).filter(day -> day.isBefore(oldest)).orElse(oldest);
-    return (int) Math.max(0, programs.lastEasyWeek(lifter, methods, monday).map(easy -> ChronoUnit.WEEKS.between(easy, monday) - 1)
-        .orElseGet(() -> ChronoUnit.WEEKS.between(started, monday)));
+  /** Weeks with training running up to a Monday, back to an easy one or one without any. */
+  private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, Set<LocalDate> easy) {
+    LocalDate from = monday.minusWeeks(LOOKED_BACK);
+    Set<LocalDate> trained = sessions.days(lifter.id(), from, monday.minusDays(1)).stream().map(Programs::monday).collect(Collectors.toSet());
+    int weeks = 0;
+    for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week) && !Programs.ownEasyWeek(methods, week); week = week.minusWeeks(1)) {
+      weeks++;
+    }
+    return weeks;
   }
 
   private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Progression> running, List<Day> days, List<Day> before) {
@@ -217,8 +221,10 @@ public class WeekWatch {
         goals.put(own.lift(), new Athlete.Goal(goal, own.goalOn(), startMax(running, own.lift(), lifter.unit()), startOn(running, own.lift())));
       }
     }
-    Map<String, Mass> heaviest = main.isEmpty() ? Map.of() : log.heaviest(lifter.id(), main).stream()
+    Map<String, Mass> heaviest = main.isEmpty() ? new HashMap<>() : log.heaviest(lifter.id(), main).stream()
         .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift, row -> Mass.ofNanograms(row.getLoadNg(), lifter.unit())));
+    numbers.stream().filter(own -> main.contains(own.lift()) && own.tested() != null)
+        .forEach(own -> heaviest.merge(own.lift(), own.tested(), (one, other) -> one.compareTo(other) > 0 ? one : other));
     Map<String, List<Method>> methods = running.stream().collect(Collectors.groupingBy(Progression::lift, Collectors.mapping(Progression::method, Collectors.toList())));
     return new Athlete(lifter.sex(), lifter.birthYear() == null ? null : Integer.valueOf(clock.today().getYear() - lifter.birthYear()), lifter.dieting(),
         lifter.strained(), level, maxes, heaviest, goals, methods);

@@ -119,6 +119,19 @@ class WeekBoardTest {
   }
 
   @Test
+  void countsTheWeeksSinceADeload(TestApp app) {
+    Someone lifter = Someone.called(app, "Morwenna Hyde", NUMBERS);
+    for (int week = 0; week <= 7; week++) {
+      lifter.add(MONDAY.minusWeeks(week), "MAIN", "squat", "3x5 70%");
+    }
+    // an intermediate is due after six
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("This is week 8 without a deload");
+    app.jdbc().sql("insert into deload_week (id, club_id, lifter_id, monday, kind) select nextval('yarbel_id'), club_id, id, :m, 'HALF_LOAD' from lifter where id = :l")
+        .param("m", MONDAY.minusWeeks(4)).param("l", lifter.id()).update();
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).doesNotContain("without a deload;");
+  }
+
+  @Test
   void showsWeeksSideBySideAndTakesACell(TestApp app) {
     Someone lifter = Someone.called(app, "Isolt Grange", NUMBERS);
     assertThat(lifter.coach().get(lifter.at("/weeks?of=" + MONDAY)).body()).contains("Nothing is written in these weeks");

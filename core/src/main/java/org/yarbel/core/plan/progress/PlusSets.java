@@ -26,8 +26,8 @@ final class PlusSets implements Rule {
   }
 
   @Override
-  public boolean deloads() {
-    return true;
+  public boolean easy(Settings settings, int week) {
+    return week % WAVE == REPS.length;
   }
 
   @Override
@@ -44,7 +44,7 @@ final class PlusSets implements Rule {
     int sets = brief.settings().count("sets");
     String opening = line(sets, percents, 0);
     String work = week < REPS.length ? line(sets, percents, week) : Deload.HALF_LOAD.applied(opening, brief.chart()).orElse(opening);
-    return new Exposure(List.of(Exposure.main(brief, work)), ahead > 0, week == REPS.length, standing.training(),
+    return new Exposure(List.of(Exposure.main(brief, work)), ahead > 0, easy(brief.settings(), week), standing.training(),
         List.of("Training max " + Percents.text(standing.training().amountIn(brief.unit(), 1).doubleValue()) + " " + brief.unit() + ". " + standing.why()));
   }
 

@@ -15,8 +15,14 @@ final class RpeWeeks implements Rule {
   }
 
   @Override
-  public boolean deloads() {
-    return true;
+  public boolean easy(Settings settings, int week) {
+    return week % (hard(settings) + 1) == hard(settings);
+  }
+
+  /** How many weeks rise before the easy one. */
+  private static int hard(Settings settings) {
+    double from = Percents.toHalf(settings.number("from"));
+    return (int) (Math.max(from, Percents.toHalf(settings.number("to"))) - from) + 1;
   }
 
   @Override
@@ -26,10 +32,9 @@ final class RpeWeeks implements Rule {
     }
     double from = Percents.toHalf(brief.settings().number("from"));
     double to = Math.max(from, Percents.toHalf(brief.settings().number("to")));
-    int hard = (int) (to - from) + 1;
-    int week = brief.week(number) % (hard + 1);
+    int week = brief.week(number) % (hard(brief.settings()) + 1);
     String first = work(brief, from);
-    return week < hard ? Exposure.of(brief, work(brief, Math.min(from + week, to)))
+    return !easy(brief.settings(), week) ? Exposure.of(brief, work(brief, Math.min(from + week, to)))
         : new Exposure(List.of(Exposure.main(brief, Deload.HALF_LOAD.applied(first, brief.chart()).orElse(first))), false, true, null, List.of());
   }
 

@@ -12,8 +12,8 @@ public interface Rule {
     return false;
   }
 
-  /** Whether it writes easy weeks of its own. */
-  default boolean deloads() {
+  /** Whether a week, from 0, is an easy one of its own. */
+  default boolean easy(Settings settings, int week) {
     return false;
   }
 

@@ -135,6 +135,14 @@ class RulesTest {
   }
 
   @Test
+  void tellWhichWeeksAreTheirOwnEasyOnes() {
+    assertThat(java.util.stream.IntStream.range(0, 9).filter(w -> Method.PLUS_SETS.rule().easy(Settings.defaults(Method.PLUS_SETS), w))).containsExactly(3, 7);
+    Settings longer = Settings.check(Method.RPE_WEEKS, Map.of("from", "6", "to", "9"), LIFTS).settings();
+    assertThat(java.util.stream.IntStream.range(0, 10).filter(w -> Method.RPE_WEEKS.rule().easy(longer, w))).containsExactly(4, 9);
+    assertThat(Method.BLOCKS.rule().easy(Settings.defaults(Method.BLOCKS), 3)).isFalse();
+  }
+
+  @Test
   void settingsTakeNamesAndDecimalCommas() {
     Settings.Checked checked = Settings.check(Method.ROTATION, Map.of("variations", "Front squat, box-squat", "hold", " 1 "), LIFTS);
     assertThat(checked.errors()).isEmpty();

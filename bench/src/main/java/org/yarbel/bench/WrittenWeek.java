@@ -3,6 +3,7 @@ package org.yarbel.bench;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -59,7 +60,8 @@ public class WrittenWeek {
   private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
   private static final List<Method> METHODS = List.of(Method.GOAL_WAVE, Method.RPE_WEEKS, Method.PLUS_SETS, Method.FALLING_BACKOFFS);
   private static final List<String> MAIN = List.of("squat", "bench", "deadlift", "bench");
-  private static final List<String> BESIDE = List.of("second front-squat 3x5 70% of squat", "second close-grip-bench 4x6 65% of bench", "assistance row 4x8", "assistance leg-curl 3x10-12");
+  private static final List<String> BESIDE = List.of("second front-squat 3x5 70% of squat", "second close-grip-bench 4x6 65% of bench",
+      "assistance row 4x8", "assistance leg-curl 3x10-12");
 
   private final Loadables kilograms = Loadables.of(Kit.standard(MassUnit.KG));
   private final List<WeekTotals> past = new ArrayList<>();
@@ -92,20 +94,24 @@ public class WrittenWeek {
       }
       for (String beside : BESIDE.subList(0, 3)) {
         String[] words = beside.split(" ", 3);
-        lines.add(line(lines.size(), day, place++, SlotKind.valueOf(words[0].toUpperCase(java.util.Locale.ROOT)), words[1], words[2], numbers, others));
+        lines.add(line(lines.size(), day, place++, SlotKind.valueOf(words[0].toUpperCase(Locale.ROOT)), words[1], words[2], numbers, others));
       }
     }
-    Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.ADVANCED, Map.of("squat", max, "bench", max, "deadlift", max), Map.of("squat", max.scaled(0.95)),
-        Map.of("squat", new Athlete.Goal(max.scaled(1.05), MONDAY.plusWeeks(8), max, MONDAY.minusWeeks(2))), Map.of("squat", List.of(Method.GOAL_WAVE)));
+    Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.ADVANCED, Map.of("squat", max, "bench", max, "deadlift", max),
+        Map.of("squat", max.scaled(0.95)),
+        Map.of("squat", new Athlete.Goal(max.scaled(1.05), MONDAY.plusWeeks(8), max, MONDAY.minusWeeks(2))), Map.of("squat",
+            List.of(Method.GOAL_WAVE)));
     return new WatchedWeek(MONDAY, athlete, lines, past, Map.of("deadlift", MONDAY.minusDays(3)), 4, null, true, Threshold.Values.USUAL);
   }
 
   private WatchedLine line(int id, int day, int place, SlotKind kind, String key, String work, MaxNumbers numbers, Map<String, MaxNumbers> others) {
     Lift lift = LIFTS.ofKey(key).orElseThrow();
     ParsedLine parsed = WorkLine.parse(work);
-    ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, lift.powerlift() ? numbers : MaxNumbers.NONE, others, null, kilograms, MassUnit.KG,
+    ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, lift.powerlift() ? numbers
+        : MaxNumbers.NONE, others, null, kilograms, MassUnit.KG,
         EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), WarmUp.SHRINKING, Level.ADVANCED));
     Mass max = lift.powerlift() ? numbers.estimated() : null;
-    return new WatchedLine(CountedLine.of(id, MONDAY.plusDays(day), kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(), max, Level.ADVANCED, null, false, null, place);
+    return new WatchedLine(CountedLine.of(id, MONDAY.plusDays(day), kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(),
+        max, Level.ADVANCED, null, false, null, place);
   }
 }

@@ -23,7 +23,8 @@ class KeystrokeLoad {
   private static final int WEEKS = 104;
   private static final int WARM = 400;
   private static final int COUNTED = 2_000;
-  private static final List<String> TYPED = List.of("3", "3x5", "3x5 8", "3x5 82%", "1x1 @8; 4x4 -15%", "3x5+ 85% tm", "cluster 3x5 92% gap 20s", "10x2 55% rest 45s chains 20kg", "5x5 @1", "max 1; 1xAMRAP 80% top");
+  private static final List<String> TYPED = List.of("3", "3x5", "3x5 8", "3x5 82%", "1x1 @8; 4x4 -15%", "3x5+ 85% tm",
+      "cluster 3x5 92% gap 20s", "10x2 55% rest 45s chains 20kg", "5x5 @1", "max 1; 1xAMRAP 80% top");
 
   @Test
   void ofTwoHundredLiftersWithTwoYearsOfLogs(TestApp app) {
@@ -34,7 +35,8 @@ class KeystrokeLoad {
     measure("a keystroke on the board", WARM, COUNTED, i -> coach.post("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/week/line?day=" + day,
         Map.of("lift", "squat", "work", TYPED.get(i % TYPED.size()), "kind", "MAIN", "caret", "3"), "HX-Request", "true"));
     measure("the week board", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/week"));
-    measure("sums and findings drawn anew", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/week/panel?of=" + TestApp.TODAY, "HX-Request", "true"));
+    measure("sums and findings drawn anew", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size())
+        + "/week/panel?of=" + TestApp.TODAY, "HX-Request", "true"));
     measure("weeks side by side", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/weeks"));
     measure("the Floor", WARM / 8, COUNTED / 20, i -> coach.get("/"));
   }
@@ -50,7 +52,8 @@ class KeystrokeLoad {
       micros[i] = (System.nanoTime() - from) / 1000;
     }
     Arrays.sort(micros);
-    System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms, p99 %.1f ms%n", what, micros[counted / 2] / 1e3, micros[counted * 95 / 100] / 1e3, micros[counted * 99 / 100] / 1e3);
+    System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms, p99 %.1f ms%n", what, micros[counted / 2] / 1e3,
+        micros[counted * 95 / 100] / 1e3, micros[counted * 99 / 100] / 1e3);
   }
 
   /** Lifters like one of the demo, each with four sessions a week of three lines and twelve sets. */
@@ -62,9 +65,12 @@ class KeystrokeLoad {
     }
     jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, estimate_ng, sd_ng, estimate_on, last_trained, version) "
         + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
-        + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like").param("like", like).update();
-    jdbc.sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), " + club + ", l.id, :monday - 7 * w + d, 0 "
-        + "from lifter l cross join generate_series(-3, " + WEEKS + ") w cross join unnest(array[0, 2, 4, 5]) d where l.name like 'Load %'").param("monday", TestApp.TODAY).update();
+        + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like")
+            .param("like", like).update();
+    jdbc.sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), " + club
+        + ", l.id, :monday - 7 * w + d, 0 "
+        + "from lifter l cross join generate_series(-3, " + WEEKS + ") w cross join unnest(array[0, 2, 4, 5]) d where l.name like 'Load %'")
+            .param("monday", TestApp.TODAY).update();
     jdbc.sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), t.club_id, t.id, p, case p when 1 then 'MAIN' else 'ASSISTANCE' end, "
         + "case p when 1 then (array['squat', 'bench', 'deadlift'])[1 + t.id % 3] when 2 then 'front-squat' else 'row' end, case p when 1 then '4x5 75%' when 2 then '4x5 60% of squat' else '4x8' end, 0 "
         + "from training_session t join lifter l on l.id = t.lifter_id and l.name like 'Load %' cross join generate_series(1, 3) p").update();

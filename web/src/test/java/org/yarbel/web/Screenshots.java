@@ -54,7 +54,8 @@ class Screenshots {
     browser.desk().open("/sessions/" + session + "/card");
     picture(browser, "card-desk");
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
-    browser.driver().executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 711, "height", 300, "deviceScaleFactor", 1, "mobile", false));
+    browser.driver().executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 711, "height", 300, "deviceScaleFactor", 1,
+        "mobile", false));
     picture(browser, "card-paper");
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));
     long singles = app.session("Tamsin", TestApp.TODAY.plusDays(2));

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
@@ -140,7 +141,8 @@ public enum Deload {
     if (load == null && (part.rpe() != null || part.work() instanceof Work.Max)) {
       double rpe = part.rpe() == null ? 10 : part.rpe().middle();
       OptionalDouble share = chart.fraction(least(closed), rpe);
-      return new Part(closed, share.isEmpty() ? null : new Load.Percent(half(BigDecimal.valueOf(100 * share.getAsDouble())), null, Basis.ESTIMATED, null), null, options);
+      return new Part(closed, share.isEmpty() ? null : new Load.Percent(half(BigDecimal.valueOf(100 * share.getAsDouble())), null,
+          Basis.ESTIMATED, null), null, options);
     }
     return new Part(closed, load != null && load.needsTop() ? null : load, null, options);
   }
@@ -194,7 +196,7 @@ public enum Deload {
         case MAX -> new Work.SetsOfReps(1, new Reps.Exactly(1));
         default -> work;
       };
-      rpe = part.work() instanceof Work.Max ? new RpeTarget(org.yarbel.core.effort.Rpe.of(8), null) : rpe;
+      rpe = part.work() instanceof Work.Max ? new RpeTarget(Rpe.of(8), null) : rpe;
     }
     return new Part(work, part.load(), rpe, part.options());
   }

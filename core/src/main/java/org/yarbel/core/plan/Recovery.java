@@ -3,6 +3,7 @@ package org.yarbel.core.plan;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
@@ -58,7 +59,7 @@ public final class Recovery {
 
     /** The words a person reads: {@code low bar}. */
     public String word() {
-      return name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
+      return name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     public boolean lengthens() {
@@ -77,7 +78,8 @@ public final class Recovery {
      *
      * @param mostly the key of the variation that is trained most
      */
-    public static Set<Modifier> of(@Nullable Mass bodyMass, @Nullable Integer heightMm, @Nullable Integer age, @Nullable Level level, boolean veryStrong,
+    public static Set<Modifier> of(@Nullable Mass bodyMass, @Nullable Integer heightMm, @Nullable Integer age, @Nullable Level level,
+        boolean veryStrong,
         boolean peaking, String mostly) {
       Set<Modifier> all = EnumSet.noneOf(Modifier.class);
       double kg = bodyMass == null ? Double.NaN : bodyMass.nanograms() / 1e12;

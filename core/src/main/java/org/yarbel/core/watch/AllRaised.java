@@ -33,13 +33,16 @@ final class AllRaised implements Check {
     }
     List<Finding> findings = new ArrayList<>();
     for (WeekTotals.OfLift now : week.totals().lifts()) {
-      List<WeekTotals.OfLift> before = week.past().stream().flatMap(past -> past.lifts().stream()).filter(past -> past.lift().equals(now.lift())).toList();
+      List<WeekTotals.OfLift> before = week.past().stream().flatMap(past -> past.lifts().stream()).filter(past -> past.lift()
+          .equals(now.lift())).toList();
       double sets = before.stream().mapToDouble(WeekTotals.OfLift::hardSets).average().orElse(Double.NaN);
       double top = before.stream().mapToDouble(WeekTotals.OfLift::topPercent).average().orElse(Double.NaN);
       double days = before.stream().mapToDouble(WeekTotals.OfLift::days).average().orElse(Double.NaN);
       if (now.hardSets() > VOLUME * sets && now.topPercent() > top + POINTS && now.days() > days + DAYS) {
-        findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": hard sets (" + now.hardSets() + " after " + Words.number(sets) + "), top load ("
-            + Words.number(now.topPercent()) + " % after " + Words.number(top) + ") and days (" + now.days() + " after " + Words.number(days) + ") all rise. Raise two at most."));
+        findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": hard sets (" + now.hardSets() + " after "
+            + Words.number(sets) + "), top load ("
+            + Words.number(now.topPercent()) + " % after " + Words.number(top) + ") and days (" + now.days() + " after "
+                + Words.number(days) + ") all rise. Raise two at most."));
       }
     }
     return findings;

@@ -25,7 +25,8 @@ final class AssistanceOutnumbers implements Check {
 
     WeekTotals totals = week.totals();
     return week.peaking() && totals.assistanceReps() > totals.mainReps() && totals.mainReps() > 0
-        ? List.of(of(Severity.DOUBT, "", Math.round(totals.mainReps()) + " reps of main lifts and close variants of " + Math.round(totals.mainReps() + totals.assistanceReps())
+        ? List.of(of(Severity.DOUBT, "", Math.round(totals.mainReps()) + " reps of main lifts and close variants of "
+            + Math.round(totals.mainReps() + totals.assistanceReps())
             + " (" + Math.round(totals.mainShare()) + " %) in a strength or peak block: the rest is assistance."))
         : List.of();
   }

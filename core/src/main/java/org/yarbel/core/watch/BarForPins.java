@@ -34,11 +34,13 @@ final class BarForPins implements Check {
       boolean pins = line.counted().lift().variation().traits().containsKey(Variation.Trait.PINS);
       boolean chains = line.work().parts().stream().anyMatch(part -> part.option(Option.Chains.class).isPresent());
       if ((pins || chains) && !line.bar().pinsAllowed()) {
-        findings.add(at(Severity.STOP, line.counted(), "The " + line.bar().name() + " is not marked for " + (pins ? "pins" : "chains") + ": choose another bar under More.", null));
+        findings.add(at(Severity.STOP, line.counted(), "The " + line.bar().name() + " is not marked for " + (pins ? "pins" : "chains")
+            + ": choose another bar under More.", null));
       }
       Movement movement = line.counted().lift().movement();
       if (!line.bar().fitsSafeties() && (movement == Movement.SQUAT || movement == Movement.BENCH) && line.counted().hard()) {
-        findings.add(at(Severity.STOP, line.counted(), "The " + line.bar().name() + " does not fit the safeties, and this is hard: another bar, or spotters on both sides.", null));
+        findings.add(at(Severity.STOP, line.counted(), "The " + line.bar()
+            .name() + " does not fit the safeties, and this is hard: another bar, or spotters on both sides.", null));
       }
     }
     return findings;

@@ -38,7 +38,8 @@ final class BelievableGoal implements Check {
         double gain = (goal.max().nanograms() - max.nanograms()) / 1e12;
         double believable = Math.min(MOST_KG, MOST_SHARE * max.nanograms() / 1e12) * weeks / WEEKS;
         if (gain > believable) {
-          findings.add(of(Severity.DOUBT, lift, "The goal of " + goal.max().text() + " in the " + Words.lift(lift) + " is " + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the estimate with "
+          findings.add(of(Severity.DOUBT, lift, "The goal of " + goal.max().text() + " in the " + Words.lift(lift) + " is "
+              + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the estimate with "
               + Math.round(weeks) + " weeks to go; " + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
         }
       }

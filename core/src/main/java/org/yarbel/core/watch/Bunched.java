@@ -35,7 +35,8 @@ final class Bunched implements Check {
     boolean running = ChronoUnit.DAYS.between(first, last) == days.size() - 1;
     long off = 7 - days.size();
     return running && off >= week.of(Threshold.DAYS_OFF)
-        ? List.of(of(Severity.NOTE, "", "All " + days.size() + " sessions stand on days running, " + Words.day(first) + " to " + Words.day(last) + ", then " + off + " days off: spread them."))
+        ? List.of(of(Severity.NOTE, "", "All " + days.size() + " sessions stand on days running, " + Words.day(first) + " to "
+            + Words.day(last) + ", then " + off + " days off: spread them."))
         : List.of();
   }
 }

@@ -7,9 +7,12 @@ import java.util.Optional;
 
 /** All the checks there are, in the order a coach would ask them. */
 public final class Checks {
-  private static final List<Check> ALL = List.of(new Clearance(), new MethodForLevel(), new BarForPins(), new OutOfReach(), new NotLoadable(), new ToFailure(),
-      new PercentAgainstRpe(), new LatePercentage(), new UnderCeiling(), new ZoneLimit(), new ConsecutiveDays(), new SquatThenDeadlift(), new HardDaysRunning(),
-      new ManyHardDays(), new Bunched(), new Seldom(), new AllRaised(), new VolumeRise(), new AssistanceOutnumbers(), new MainShare(), new DeloadDue(),
+  private static final List<Check> ALL = List.of(new Clearance(), new MethodForLevel(), new BarForPins(), new OutOfReach(),
+      new NotLoadable(), new ToFailure(),
+      new PercentAgainstRpe(), new LatePercentage(), new UnderCeiling(), new ZoneLimit(), new ConsecutiveDays(), new SquatThenDeadlift(),
+          new HardDaysRunning(),
+      new ManyHardDays(), new Bunched(), new Seldom(), new AllRaised(), new VolumeRise(), new AssistanceOutnumbers(), new MainShare(),
+          new DeloadDue(),
       new BelievableGoal(), new GoalOffCourse(), new LastHeavyDay(), new MethodForLife(), new Milestone(), new NoNumbers());
 
   private Checks() {}

@@ -30,8 +30,10 @@ final class Clearance implements Check {
     if (age == null || age >= OF_AGE) {
       return List.of();
     }
-    return week.lines().stream().map(WatchedLine::counted).filter(line -> line.kind().mainWork() && (line.topRpe() >= LIMIT || line.work().stream().anyMatch(set -> set.set().role() == Role.MAX || set.set().role() == Role.NEGATIVE)))
-        .findFirst().map(line -> List.of(at(Severity.STOP, line, "The lifter is " + age + ": work at the limit wants a clinician's clearance, a guardian's word and somebody watching.", null)))
+    return week.lines().stream().map(WatchedLine::counted).filter(line -> line.kind().mainWork() && (line.topRpe() >= LIMIT || line.work()
+        .stream().anyMatch(set -> set.set().role() == Role.MAX || set.set().role() == Role.NEGATIVE)))
+        .findFirst().map(line -> List.of(at(Severity.STOP, line, "The lifter is " + age
+            + ": work at the limit wants a clinician's clearance, a guardian's word and somebody watching.", null)))
         .orElse(List.of());
   }
 }

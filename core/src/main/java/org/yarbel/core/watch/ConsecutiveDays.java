@@ -28,7 +28,8 @@ final class ConsecutiveDays implements Check {
     for (LocalDate day : week.byDay().keySet()) {
       for (String lift : week.hardLifts(day)) {
         if (week.hardLifts(day.minusDays(1)).contains(lift)) {
-          findings.add(on(Severity.DOUBT, day, lift, "The " + Words.lift(lift) + " is hard on " + Words.day(day.minusDays(1)) + " and again on " + Words.day(day)
+          findings.add(on(Severity.DOUBT, day, lift, "The " + Words.lift(lift) + " is hard on " + Words.day(day.minusDays(1))
+              + " and again on " + Words.day(day)
               + ": move one, or make it light (nothing over 70 % nor RPE 6)."));
         }
       }

@@ -36,8 +36,10 @@ final class GoalOffCourse implements Check {
       double line = goal.startMax().nanograms() + Math.min(Math.max(way, 0), 1) * (goal.max().nanograms() - goal.startMax().nanograms());
       double behind = 100 * (1 - max.nanograms() / line);
       if (behind >= week.of(Threshold.GOAL_BEHIND)) {
-        findings.add(of(Severity.DOUBT, lift, "The estimate of the " + Words.lift(lift) + " is " + Words.number(behind) + " % behind the line to " + goal.max().text()
-            + ". When it stays so for two exposures, 2.5 % less is a goal to train for: " + Words.number(goal.max().amountIn(goal.max().unit(), 2).doubleValue() * 0.975) + " " + goal.max().unit() + "."));
+        findings.add(of(Severity.DOUBT, lift, "The estimate of the " + Words.lift(lift) + " is " + Words.number(behind)
+            + " % behind the line to " + goal.max().text()
+            + ". When it stays so for two exposures, 2.5 % less is a goal to train for: " + Words.number(goal.max().amountIn(goal.max()
+                .unit(), 2).doubleValue() * 0.975) + " " + goal.max().unit() + "."));
       }
     });
     return findings;

@@ -29,7 +29,8 @@ final class HardDaysRunning implements Check {
     for (int i = 1; i < hard.size(); i++) {
       running = hard.get(i).equals(hard.get(i - 1).plusDays(1)) ? running + 1 : 1;
       if (running == bound) {
-        return List.of(on(Severity.DOUBT, hard.get(i), "", bound + " hard days running, " + Words.day(hard.get(i - bound + 1)) + " to " + Words.day(hard.get(i)) + ": put an easy or free day between."));
+        return List.of(on(Severity.DOUBT, hard.get(i), "", bound + " hard days running, " + Words.day(hard.get(i - bound + 1)) + " to "
+            + Words.day(hard.get(i)) + ": put an easy or free day between."));
       }
     }
     return List.of();

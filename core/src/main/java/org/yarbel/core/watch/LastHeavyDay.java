@@ -40,7 +40,8 @@ final class LastHeavyDay implements Check {
       }
       long days = ChronoUnit.DAYS.between(counted.day(), goal.on());
       if (days > 0 && days < DAYS.get(lift)) {
-        findings.add(at(Severity.DOUBT, counted, Words.number(counted.topPercent()) + " % " + days + (days == 1 ? " day" : " days") + " before the contest: the last heavy " + Words.lift(lift) + " is "
+        findings.add(at(Severity.DOUBT, counted, Words.number(counted.topPercent()) + " % " + days + (days == 1 ? " day" : " days")
+            + " before the contest: the last heavy " + Words.lift(lift) + " is "
             + WINDOW.get(lift) + " days out.", null));
       }
     }

@@ -31,7 +31,8 @@ final class LatePercentage implements Check {
   public List<Finding> look(WatchedWeek week) {
 
     List<Finding> findings = new ArrayList<>();
-    week.byDay().values().forEach(lines -> lines.stream().filter(line -> line.place() >= FROM_PLACE).forEach(line -> look(week, lines, line, findings)));
+    week.byDay().values().forEach(lines -> lines.stream().filter(line -> line.place() >= FROM_PLACE)
+        .forEach(line -> look(week, lines, line, findings)));
     return findings;
   }
 
@@ -47,8 +48,10 @@ final class LatePercentage implements Check {
       Part part = line.work().parts().get(i);
       if (part.load() instanceof Load.Percent percent && percent.to() == null && part.rpe() == null) {
         double to = percent.from().doubleValue() * LIGHTER;
-        findings.add(at(Severity.NOTE, line.counted(), "It comes after " + before + " hard sets of the same muscles: a percentage of a fresh max is too much there. "
-            + "Write an RPE, or 3–5 % less.", new Finding.Mend(Words.with(line.work(), i, new Part(part.work(), Words.share(percent, to), null, part.options())),
+        findings.add(at(Severity.NOTE, line.counted(), "It comes after " + before
+            + " hard sets of the same muscles: a percentage of a fresh max is too much there. "
+            + "Write an RPE, or 3–5 % less.", new Finding.Mend(Words.with(line.work(), i, new Part(part.work(), Words.share(percent, to),
+                null, part.options())),
             Words.number(Words.halfBelow(to).doubleValue()) + " % in place of " + percent.from() + " %")));
         return;
       }

@@ -27,7 +27,8 @@ final class MainShare implements Check {
 
     WeekTotals totals = week.totals();
     boolean already = week.peaking() && totals.assistanceReps() > totals.mainReps();
-    return !already && totals.mainReps() > 0 && totals.mainReps() + totals.assistanceReps() >= FEW_REPS && totals.mainShare() < week.of(Threshold.MAIN_SHARE)
+    return !already && totals.mainReps() > 0 && totals.mainReps() + totals.assistanceReps() >= FEW_REPS
+        && totals.mainShare() < week.of(Threshold.MAIN_SHARE)
         ? List.of(of(Severity.NOTE, "", "Main lifts and close variants are " + Math.round(totals.mainShare()) + " % of the reps ("
             + Math.round(totals.mainReps()) + " of " + Math.round(totals.mainReps() + totals.assistanceReps()) + ")."))
         : List.of();

@@ -39,7 +39,8 @@ final class MethodForLevel implements Check {
           default -> "";
         };
         if (!what.isEmpty()) {
-          findings.add(at(Severity.STOP, line.counted(), what + (what.endsWith("s") ? " are" : " is") + " not for beginners in a lift: the skill breaks before the muscle does. Plain sets.", null));
+          findings.add(at(Severity.STOP, line.counted(), what + (what.endsWith("s") ? " are" : " is")
+              + " not for beginners in a lift: the skill breaks before the muscle does. Plain sets.", null));
           break;
         }
       }

@@ -30,14 +30,17 @@ final class MethodForLife implements Check {
     List<Finding> findings = new ArrayList<>();
     new TreeMap<>(week.athlete().methods()).forEach((lift, methods) -> {
       if (week.athlete().dieting() && methods.contains(Method.HIGH_FREQUENCY)) {
-        findings.add(of(Severity.DOUBT, lift, "Dieting and the " + Words.lift(lift) + " at high frequency: what feeds recovery is missing. Fewer days."));
+        findings.add(of(Severity.DOUBT, lift, "Dieting and the " + Words.lift(lift)
+            + " at high frequency: what feeds recovery is missing. Fewer days."));
       }
       if (week.athlete().dieting() && methods.contains(Method.GOAL_WAVE)) {
         findings.add(of(Severity.DOUBT, lift, "Dieting and a wave to a goal in the " + lift + ": gains are not to be planned on."));
       }
-      Optional<WatchedLine> beginner = week.lines().stream().filter(line -> line.counted().head().key().equals(lift) && line.level() == Level.BEGINNER).findFirst();
+      Optional<WatchedLine> beginner = week.lines().stream().filter(line -> line.counted().head().key()
+          .equals(lift) && line.level() == Level.BEGINNER).findFirst();
       if (beginner.isPresent() && methods.contains(Method.HIGH_FREQUENCY)) {
-        findings.add(of(Severity.DOUBT, lift, "The " + Words.lift(lift) + " is not learned yet: at high frequency only with somebody watching, or the mistake is practised."));
+        findings.add(of(Severity.DOUBT, lift, "The " + Words.lift(lift)
+            + " is not learned yet: at high frequency only with somebody watching, or the mistake is practised."));
       }
       if (beginner.isPresent() && methods.contains(Method.ROTATION)) {
         findings.add(of(Severity.STOP, lift, "Rotating maxes are not for a beginner in the " + lift + "."));

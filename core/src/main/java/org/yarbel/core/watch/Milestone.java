@@ -44,8 +44,10 @@ final class Milestone implements Check {
       Optional<Mass> top = counted.work().stream().map(set -> set.set().load()).filter(Objects::nonNull).max(Comparator.naturalOrder());
       if (counted.lift().powerlift() && ever != null && top.isPresent() && top.get().compareTo(ever) > 0) {
         first(top.get(), ever).filter(mark -> said.add(counted.lift().key() + mark)).ifPresent(mark ->
-            findings.add(at(Severity.NOTE, counted, top.get().text() + " is the first time at " + mark + ". Round numbers unsettle some: the way around goes from just under to about "
-                + Words.number(Math.round(mark * AROUND / top.get().unit().usualStep().doubleValue()) * top.get().unit().usualStep().doubleValue()) + " " + top.get().unit() + ".", null)));
+            findings.add(at(Severity.NOTE, counted, top.get().text() + " is the first time at " + mark
+                + ". Round numbers unsettle some: the way around goes from just under to about "
+                + Words.number(Math.round(mark * AROUND / top.get().unit().usualStep().doubleValue()) * top.get().unit().usualStep()
+                    .doubleValue()) + " " + top.get().unit() + ".", null)));
       }
     }
     return findings;

@@ -1,6 +1,5 @@
 package org.yarbel.core.watch;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -28,13 +27,7 @@ final class NotLoadable implements Check {
   @Override
   public List<Finding> look(WatchedWeek week) {
 
-    List<Finding> findings = new ArrayList<>();
-    for (WatchedLine line : week.lines()) {
-      for (int i = 0; i < line.work().parts().size(); i++) {
-        look(line, i).ifPresent(findings::add);
-      }
-    }
-    return findings;
+    return Check.inParts(week, this::look);
   }
 
   private Optional<Finding> look(WatchedLine line, int index) {
@@ -42,9 +35,11 @@ final class NotLoadable implements Check {
     if (!(part.load() instanceof Load.OfMass written)) {
       return Optional.empty();
     }
-    return line.counted().sets().stream().map(CountedSet::set).filter(set -> set.part() == index + 1 && set.load() != null && !set.logged()).findFirst()
+    return line.counted().sets().stream().map(CountedSet::set).filter(set -> set.part() == index + 1 && set.load() != null && !set.logged())
+        .findFirst()
         .filter(set -> !Objects.requireNonNull(set.load()).hits(written.mass()))
-        .map(set -> at(Severity.DOUBT, line.counted(), "Nothing here makes " + written.mass().text() + ": " + Objects.requireNonNull(set.load()).text() + " is the nearest.",
+        .map(set -> at(Severity.DOUBT, line.counted(), "Nothing here makes " + written.mass()
+            .text() + ": " + Objects.requireNonNull(set.load()).text() + " is the nearest.",
             new Finding.Mend(Words.with(line.work(), index, new Part(part.work(), new Load.OfMass(set.load()), part.rpe(), part.options())),
                 set.load().text() + " in place of " + written.mass().text())));
   }

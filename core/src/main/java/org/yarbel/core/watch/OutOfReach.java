@@ -33,14 +33,18 @@ final class OutOfReach implements Check {
     for (WatchedLine line : week.lines()) {
       CountedLine counted = line.counted();
       boolean written = line.work().parts().stream().anyMatch(part -> part.load() instanceof Load.OfMass || part.load() instanceof Load.Percent);
-      if (!written || !counted.kind().mainWork() || !counted.lift().onBar() || counted.lift().variation().partial() || line.work().parts().stream().anyMatch(Part::changesLoadOnTheWay)) {
+      if (!written || !counted.kind().mainWork() || !counted.lift().onBar() || counted.lift().variation().partial() || line.work().parts()
+          .stream().anyMatch(Part::changesLoadOnTheWay)) {
         continue;
       }
-      double top = counted.work().stream().filter(set -> set.set().tellsOfMax() && !set.set().logged()).mapToDouble(CountedSet::percent).max().orElse(Double.NaN);
+      double top = counted.work().stream().filter(set -> set.set().tellsOfMax() && !set.set().logged()).mapToDouble(CountedSet::percent)
+          .max().orElse(Double.NaN);
       if (top >= week.of(Threshold.OUT_OF_REACH)) {
-        findings.add(at(Severity.STOP, counted, Words.number(top) + " % of today's estimate: nobody lifts that for sets. The numbers changed since it was written, or it was meant otherwise.", null));
+        findings.add(at(Severity.STOP, counted, Words.number(top)
+            + " % of today's estimate: nobody lifts that for sets. The numbers changed since it was written, or it was meant otherwise.", null));
       } else if (top < NOTHING) {
-        findings.add(at(Severity.DOUBT, counted, Words.number(top) + " % of today's estimate is nothing: was another lift meant, or another number?", null));
+        findings.add(at(Severity.DOUBT, counted, Words.number(top)
+            + " % of today's estimate is nothing: was another lift meant, or another number?", null));
       }
     }
     return findings;

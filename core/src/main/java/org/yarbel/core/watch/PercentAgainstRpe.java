@@ -1,6 +1,5 @@
 package org.yarbel.core.watch;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -24,22 +23,17 @@ final class PercentAgainstRpe implements Check {
 
   @Override
   public String source() {
-    return OURS + " The chart after Helms et al. 2016.";
+    return CHART;
   }
 
   @Override
   public List<Finding> look(WatchedWeek week) {
 
-    List<Finding> findings = new ArrayList<>();
-    for (WatchedLine line : week.lines()) {
-      for (int i = 0; i < line.work().parts().size(); i++) {
-        Part part = line.work().parts().get(i);
-        if (part.rpe() != null && part.load() instanceof Load.Percent percent && !part.changesLoadOnTheWay()) {
-          look(week, line, i, part, percent).ifPresent(findings::add);
-        }
-      }
-    }
-    return findings;
+    return Check.inParts(week, (line, index) -> {
+      Part part = line.work().parts().get(index);
+      return part.rpe() != null && part.load() instanceof Load.Percent percent && !part.changesLoadOnTheWay()
+          ? look(week, line, index, part, percent) : Optional.empty();
+    });
   }
 
   private Optional<Finding> look(WatchedWeek week, WatchedLine line, int index, Part part, Load.Percent percent) {
@@ -65,6 +59,7 @@ final class PercentAgainstRpe implements Check {
           Words.number(Words.halfBelow(to).doubleValue()) + " % in place of " + percent.from() + " %, which goes with RPE " + Words.number(target));
     }
     return Optional.of(at(Severity.DOUBT, counted, Words.number(set.percent()) + " % for " + Words.number(set.reps()) + " is about RPE "
-        + (predicted > 10 ? "10 and beyond" : predicted < 5 ? "under 5" : Words.number(predicted)) + ", but RPE " + Words.number(target) + " is written.", mend));
+        + (predicted > 10 ? "10 and beyond" : predicted < 5 ? "under 5" : Words.number(predicted)) + ", but RPE " + Words.number(target)
+            + " is written.", mend));
   }
 }

@@ -37,7 +37,8 @@ final class Seldom implements Check {
     new TreeMap<>(week.lastTrained()).forEach((lift, day) -> {
       long since = ChronoUnit.DAYS.between(day, week.monday().plusDays(6));
       if (week.athlete().maxes().containsKey(lift) && !trained.contains(lift) && since <= LONG_AGO && !week.athlete().veryStrong(lift)) {
-        findings.add(of(Severity.NOTE, lift, "The " + Words.lift(lift) + " does not stand in this week; by Sunday it was last trained " + since + " days ago. Once a week keeps it."));
+        findings.add(of(Severity.NOTE, lift, "The " + Words.lift(lift) + " does not stand in this week; by Sunday it was last trained "
+            + since + " days ago. Once a week keeps it."));
       }
     });
     return findings;

@@ -1,5 +1,7 @@
 package org.yarbel.core.watch;
 
+import java.util.Locale;
+
 /** How much a finding matters. */
 public enum Severity {
   /** Good to know. */
@@ -11,6 +13,6 @@ public enum Severity {
 
   /** The word a person reads: {@code doubt}. */
   public String word() {
-    return name().toLowerCase(java.util.Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT);
   }
 }

@@ -33,7 +33,8 @@ final class SquatThenDeadlift implements Check {
       for (String lift : week.hardLifts(day)) {
         Optional<String> other = BOTH.stream().filter(key -> BOTH.contains(lift) && !key.equals(lift)).findFirst();
         if (other.isPresent() && week.hardLifts(day.minusDays(1)).contains(other.get())) {
-          findings.add(on(Severity.NOTE, day, lift, "The " + Words.lift(lift) + " is hard on " + Words.day(day) + ", the " + other.get() + " the day before: the back has one night between."));
+          findings.add(on(Severity.NOTE, day, lift, "The " + Words.lift(lift) + " is hard on " + Words.day(day) + ", the " + other.get()
+              + " the day before: the back has one night between."));
         }
       }
     }

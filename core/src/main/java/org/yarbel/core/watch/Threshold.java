@@ -1,6 +1,7 @@
 package org.yarbel.core.watch;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
@@ -69,7 +70,7 @@ public enum Threshold {
     public Values {
       EnumMap<Threshold, Double> copy = new EnumMap<>(Threshold.class);
       copy.putAll(set);
-      set = java.util.Collections.unmodifiableMap(copy);
+      set = Collections.unmodifiableMap(copy);
     }
 
     public double of(Threshold threshold) {

@@ -1,6 +1,5 @@
 package org.yarbel.core.watch;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -33,30 +32,26 @@ final class ToFailure implements Check {
 
   @Override
   public String source() {
-    return OURS + " The chart after Helms et al. 2016.";
+    return CHART;
   }
 
   @Override
   public List<Finding> look(WatchedWeek week) {
 
-    List<Finding> findings = new ArrayList<>();
-    for (WatchedLine line : week.lines()) {
-      for (int part = 0; part < line.work().parts().size(); part++) {
-        look(week, line, part).ifPresent(findings::add);
-      }
-    }
-    return findings;
+    return Check.inParts(week, (line, part) -> look(week, line, part));
   }
 
   private Optional<Finding> look(WatchedWeek week, WatchedLine line, int index) {
     Part part = line.work().parts().get(index);
     boolean strict = slow(part) || part.option(Option.Rest.class).filter(rest -> rest.seconds() < SHORT_REST).isPresent();
     double bound = week.of(strict ? Threshold.FAILURE_RPE_SHORT : Threshold.FAILURE_RPE);
-    if (line.counted().lift().variation().partial() || part.work().kind() != WorkKind.SETS && part.work().kind() != WorkKind.EMOM || part.rpe() != null || part.changesLoadOnTheWay()) {
+    if (line.counted().lift().variation().partial() || part.work().kind() != WorkKind.SETS && part.work()
+        .kind() != WorkKind.EMOM || part.rpe() != null || part.changesLoadOnTheWay()) {
       return Optional.empty();
     }
     CountedLine counted = line.counted();
-    return counted.sets().stream().filter(set -> set.set().part() == index + 1 && closed(set.set()) && set.rpe() >= bound - TOLERANCE && !set.set().logged()
+    return counted.sets().stream().filter(set -> set.set().part() == index + 1 && closed(set.set()) && set.rpe() >= bound - TOLERANCE
+        && !set.set().logged()
             && !(set.reps() == 1 && set.percent() <= 100)).findFirst()
         .map(set -> at(Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep" : " reps") + " at " + Words.number(set.percent())
             + " % of the estimate come to RPE " + (set.rpe() > 10.05 ? "10 and beyond" : Words.number(set.rpe())) + " by the chart"
@@ -68,7 +63,8 @@ final class ToFailure implements Check {
   }
 
   private static boolean slow(Part part) {
-    return part.option(Option.Tempo.class).filter(tempo -> tempo.figures().stream().mapToInt(f -> f == null ? 0 : f).sum() >= SLOW_SECONDS).isPresent();
+    return part.option(Option.Tempo.class).filter(tempo -> tempo.figures().stream().mapToInt(f -> f == null ? 0 : f).sum() >= SLOW_SECONDS)
+        .isPresent();
   }
 
   private static Finding.@Nullable Mend mend(WatchedLine line, int index, CountedSet set) {
@@ -79,6 +75,7 @@ final class ToFailure implements Check {
     }
     double to = percent.from().doubleValue() * 100 * share.getAsDouble() / set.percent();
     Part lighter = new Part(part.work(), Words.share(percent, to), null, part.options());
-    return new Finding.Mend(Words.with(line.work(), index, lighter), Words.number(Words.halfBelow(to).doubleValue()) + " % in place of " + percent.from() + " %: one rep in reserve");
+    return new Finding.Mend(Words.with(line.work(), index, lighter), Words.number(Words.halfBelow(to)
+        .doubleValue()) + " % in place of " + percent.from() + " %: one rep in reserve");
   }
 }

@@ -35,8 +35,10 @@ final class UnderCeiling implements Check {
       boolean over = deload.ceilingPercent() != null && counted.topPercent() > deload.ceilingPercent()
           || deload.ceilingRpe() != null && counted.topRpe() > deload.ceilingRpe() || deload == Deload.DAYS_OFF;
       if (over && counted.kind().counts()) {
-        findings.add(at(Severity.DOUBT, counted, "A deload, " + deload.word() + ": " + deload.ceiling() + "; this goes to " + Words.number(counted.topPercent()) + " %, RPE "
-            + Words.number(Math.max(counted.topRpe(), 0)) + ".", deload.applied(line.work().toString(), counted.chart()).filter(work -> !work.equals(line.work().toString()))
+        findings.add(at(Severity.DOUBT, counted, "A deload, " + deload.word() + ": " + deload.ceiling() + "; this goes to "
+            + Words.number(counted.topPercent()) + " %, RPE "
+            + Words.number(Math.max(counted.topRpe(), 0)) + ".", deload.applied(line.work().toString(), counted.chart())
+                .filter(work -> !work.equals(line.work().toString()))
             .map(work -> new Finding.Mend(work, "the line as it is done at " + deload.word())).orElse(null)));
       }
     }

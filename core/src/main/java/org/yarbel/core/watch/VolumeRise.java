@@ -31,10 +31,12 @@ final class VolumeRise implements Check {
     }
     List<Finding> findings = new ArrayList<>();
     for (WeekTotals.OfLift now : week.totals().lifts()) {
-      double mean = week.past().stream().mapToDouble(past -> past.lifts().stream().filter(l -> l.lift().equals(now.lift())).mapToDouble(WeekTotals.OfLift::hardSets).sum()).average().orElse(0);
+      double mean = week.past().stream().mapToDouble(past -> past.lifts().stream().filter(l -> l.lift().equals(now.lift()))
+          .mapToDouble(WeekTotals.OfLift::hardSets).sum()).average().orElse(0);
       double rise = mean == 0 ? 0 : 100 * (now.hardSets() / mean - 1);
       if (now.hardSets() >= FEW && rise > week.of(Threshold.VOLUME_RISE)) {
-        findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets after " + Words.number(mean) + " on average of the last "
+        findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets after "
+            + Words.number(mean) + " on average of the last "
             + week.past().size() + (week.past().size() == 1 ? " week" : " weeks") + " without a deload, " + Math.round(rise) + " % more."));
       }
     }

@@ -63,7 +63,8 @@ public record WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> l
   }
 
   private static boolean nearLimit(List<CountedLine> family) {
-    List<CountedLine> main = family.stream().filter(line -> line.kind().mainWork() && line.work().stream().allMatch(set -> set.set().tellsOfMax())).toList();
+    List<CountedLine> main = family.stream().filter(line -> line.kind().mainWork() && line.work().stream().allMatch(set -> set.set()
+        .tellsOfMax())).toList();
     Map<Zone, Double> zones = WeekTotals.zones(main);
     return zones.entrySet().stream().anyMatch(zone -> zone.getKey() != Zone.UNDER_70 && zone.getValue() >= HARD_SHARE_OF_ZONE * zone.getKey().most());
   }

@@ -4,6 +4,8 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.Part;
@@ -30,7 +32,7 @@ final class Words {
 
   /** The line with one part in another form. */
   static String with(WorkLine line, int index, Part part) {
-    java.util.List<Part> parts = new java.util.ArrayList<>(line.parts());
+    List<Part> parts = new ArrayList<>(line.parts());
     parts.set(index, part);
     return new WorkLine(parts).toString();
   }

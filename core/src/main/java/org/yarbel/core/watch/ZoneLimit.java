@@ -40,8 +40,10 @@ final class ZoneLimit implements Check {
       families.forEach((lift, family) -> WeekTotals.zones(family.stream().map(WatchedLine::counted).toList()).forEach((zone, reps) -> {
         String design = design(family);
         if (reps > zone.most() && zone != Zone.UNDER_70 && said.add(design.isEmpty() ? lift + zone : design)) {
-          findings.add(on(design.isEmpty() ? Severity.DOUBT : Severity.NOTE, day, lift, family.get(0).counted().head().name() + " on " + Words.day(day) + ": " + Math.round(reps)
-              + " reps at " + zone.word() + ", where a session bears " + zone.fewest() + "–" + zone.most() + " (best " + zone.best() + ")." + design));
+          findings.add(on(design.isEmpty() ? Severity.DOUBT : Severity.NOTE, day, lift, family.get(0).counted().head()
+              .name() + " on " + Words.day(day) + ": " + Math.round(reps)
+              + " reps at " + zone.word() + ", where a session bears " + zone.fewest() + "–" + zone.most() + " (best " + zone.best() + ")."
+                  + design));
         }
       }));
     });
@@ -50,7 +52,8 @@ final class ZoneLimit implements Check {
 
   /** What exceeds the table by design is said once a week; the rest once of a lift and a zone. */
   private static String design(List<WatchedLine> family) {
-    boolean dense = family.stream().flatMap(line -> line.counted().work().stream()).map(set -> set.set().role()).anyMatch(role -> role == Role.CLUSTER || role == Role.DENSITY);
+    boolean dense = family.stream().flatMap(line -> line.counted().work().stream()).map(set -> set.set().role())
+        .anyMatch(role -> role == Role.CLUSTER || role == Role.DENSITY);
     boolean novice = family.stream().anyMatch(line -> line.method() == Method.NOVICE_LINEAR);
     return dense ? " Clusters and density work exceed it by design." : novice ? " Sets of five on the novice line exceed it by design." : "";
   }

@@ -41,8 +41,10 @@ class CountsTest {
   private static CountedLine line(long id, SlotKind kind, String key, String work) {
     Lift lift = Catalogue.standard().ofKey(key).orElseThrow();
     MaxNumbers numbers = new MaxNumbers(null, kg("200"), null, null);
-    return CountedLine.of(id, DAY, kind, lift, Resolver.resolve(new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED, lift.powerlift() ? numbers : MaxNumbers.NONE,
-        Map.of("squat", numbers), null, LOADABLES, MassUnit.KG, EffortChart.HOUSE, lift.movement(), false, List.of(), id == 9 ? WarmUp.SHRINKING : null, null)),
+    return CountedLine.of(id, DAY, kind, lift, Resolver.resolve(new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED, lift.powerlift()
+        ? numbers : MaxNumbers.NONE,
+        Map.of("squat", numbers), null, LOADABLES, MassUnit.KG, EffortChart.HOUSE, lift.movement(), false, List.of(), id == 9
+            ? WarmUp.SHRINKING : null, null)),
         lift.powerlift() ? kg("200") : null, EffortChart.HOUSE, Catalogue.standard());
   }
 
@@ -68,7 +70,8 @@ class CountsTest {
 
   @Test
   void sumsUpAWeek() {
-    WeekTotals totals = WeekTotals.of(List.of(line(1, SlotKind.MAIN, "squat", "5x5 75%"), line(2, SlotKind.SECOND, "paused-squat", "3x5 70% of squat"),
+    WeekTotals totals = WeekTotals.of(List.of(line(1, SlotKind.MAIN, "squat", "5x5 75%"), line(2, SlotKind.SECOND, "paused-squat",
+        "3x5 70% of squat"),
         line(3, SlotKind.ASSISTANCE, "leg-curl", "3x10"), line(4, SlotKind.PREPARE, "bike", "1x10")));
     WeekTotals.OfLift squat = totals.lifts().get(0);
     assertThat(squat.lift().key()).isEqualTo("squat");
@@ -98,9 +101,11 @@ class CountsTest {
     CountedLine ramped = line(9, SlotKind.MAIN, "squat", "5x5 75%");
     assertThat(SessionTime.minutes(List.of(new SessionTime.Line(ramped, null, null)))).isEqualTo(Math.round((820 + 60 * ramped.ramp().size()) / 60f));
     // 2 min and ten minutes on the clock
-    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "density 10 90% in 10:00"), null, null)))).isEqualTo(12);
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "density 10 90% in 10:00"), null, null))))
+        .isEqualTo(12);
     // a tempo of 5 s a rep: 2 min, 3 x 4 x 5 s, two written rests of a minute
-    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "3x4 60% rest 60s tempo 3-1-1-0"), null, null)))).isEqualTo(5);
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "3x4 60% rest 60s tempo 3-1-1-0"), null,
+        null)))).isEqualTo(5);
   }
 
   @ParameterizedTest
@@ -137,7 +142,8 @@ class CountsTest {
     assertThat(Recovery.days(Quality.MUSCLE, Movement.BENCH, EnumSet.of(Modifier.OLDER))).isCloseTo(2.5 * 0.7 * 1.1, within(1e-12));
     assertThat(Recovery.days(Quality.TECHNIQUE, Movement.SQUAT, EnumSet.of(Modifier.LIGHTER, Modifier.SHORTER))).isCloseTo(0.81, within(1e-12));
     // the product stays within 0.6 and 1.6
-    EnumSet<Modifier> all = EnumSet.of(Modifier.HEAVIER, Modifier.TALLER, Modifier.STRONGER, Modifier.ADVANCED, Modifier.OLDER, Modifier.LOW_BAR, Modifier.PEAKING);
+    EnumSet<Modifier> all = EnumSet.of(Modifier.HEAVIER, Modifier.TALLER, Modifier.STRONGER, Modifier.ADVANCED, Modifier.OLDER,
+        Modifier.LOW_BAR, Modifier.PEAKING);
     assertThat(Recovery.days(Quality.FORCE, Movement.SQUAT, all)).isCloseTo(8, within(1e-12));
     assertThat(Modifier.of(kg("60"), 1600, 45, org.yarbel.core.lift.Level.BEGINNER, false, true, "front-squat"))
         .containsExactlyInAnyOrder(Modifier.LIGHTER, Modifier.SHORTER, Modifier.OLDER, Modifier.NEWER, Modifier.PEAKING, Modifier.FRONT);

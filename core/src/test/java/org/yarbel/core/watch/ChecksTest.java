@@ -5,6 +5,7 @@ import static org.yarbel.core.watch.Weeks.MONDAY;
 import static org.yarbel.core.watch.Weeks.kg;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -38,14 +39,15 @@ class ChecksTest {
 
   @Test
   void leavesAnOrdinaryWeekAlone() {
-    assertThat(Checks.look(weeks.of("Mon main squat 3x5 @7", "Wed main bench 3x5 @7", "Fri main deadlift 3x5 @7", "Fri assistance row 3x8"))).isEmpty();
+    assertThat(Checks.look(weeks.of("Mon main squat 3x5 @7", "Wed main bench 3x5 @7", "Fri main deadlift 3x5 @7",
+        "Fri assistance row 3x8"))).isEmpty();
   }
 
   @Test
   void putsWhatMattersMostFirst() {
     weeks.level = Level.BEGINNER;
     List<Finding> findings = Checks.look(weeks.of("Mon main squat max 1", "Tue main squat 3x5 @9"));
-    assertThat(findings).extracting(Finding::severity).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+    assertThat(findings).extracting(Finding::severity).isSortedAccordingTo(Comparator.reverseOrder());
     assertThat(findings.get(0).severity()).isEqualTo(Severity.STOP);
   }
 
@@ -97,7 +99,8 @@ class ChecksTest {
     assertThat(weeks.find("consecutive-days", "Mon main squat 3x3 88%", "Tue main squat 3x3 60%")).isEmpty();
     assertThat(said("squat-then-deadlift", "Mon main squat 3x3 88%", "Tue main deadlift 3x3 88%")).contains("the squat the day before");
     assertThat(weeks.find("squat-then-deadlift", "Mon main squat 3x3 88%", "Wed main deadlift 3x3 88%")).isEmpty();
-    assertThat(said("hard-days-running", "Mon main squat 3x3 88%", "Tue main bench 3x3 88%", "Wed main deadlift 3x3 88%")).startsWith("3 hard days running, Monday to Wednesday");
+    assertThat(said("hard-days-running", "Mon main squat 3x3 88%", "Tue main bench 3x3 88%", "Wed main deadlift 3x3 88%"))
+        .startsWith("3 hard days running, Monday to Wednesday");
     assertThat(weeks.find("hard-days-running", "Mon main squat 3x3 88%", "Tue main bench 3x3 60%", "Wed main deadlift 3x3 88%")).isEmpty();
   }
 
@@ -110,10 +113,12 @@ class ChecksTest {
 
   @Test
   void seesHowTheWeekIsSpread() {
-    String[] six = {"Mon main squat 3x3 88%", "Tue main bench 3x3 88%", "Wed main deadlift 3x3 88%", "Thu main squat 3x3 88%", "Fri main bench 3x3 88%", "Sat main deadlift 3x3 88%"};
+    String[] six = {"Mon main squat 3x3 88%", "Tue main bench 3x3 88%", "Wed main deadlift 3x3 88%", "Thu main squat 3x3 88%",
+        "Fri main bench 3x3 88%", "Sat main deadlift 3x3 88%"};
     assertThat(said("many-hard-days", six)).startsWith("6 hard days");
     assertThat(weeks.find("many-hard-days", six[0], six[1], six[2], six[3], six[4])).isEmpty();
-    assertThat(said("bunched", "Mon main squat 3x3 60%", "Tue main bench 3x3 60%", "Wed main deadlift 3x3 60%")).contains("Monday to Wednesday, then 4 days off");
+    assertThat(said("bunched", "Mon main squat 3x3 60%", "Tue main bench 3x3 60%", "Wed main deadlift 3x3 60%"))
+        .contains("Monday to Wednesday, then 4 days off");
     assertThat(weeks.find("bunched", "Mon main squat 3x3 60%", "Wed main bench 3x3 60%", "Fri main deadlift 3x3 60%")).isEmpty();
   }
 
@@ -140,7 +145,8 @@ class ChecksTest {
     for (int i = 0; i < 3; i++) {
       weeks.past.add(weeks.totals("Mon main squat 4x5 75%", "Thu main squat 4x5 70%"));
     }
-    assertThat(said("volume-rise", "Mon main squat 5x5 75%", "Thu main squat 5x5 70%")).isEqualTo("Squat: 10 hard sets after 8 on average of the last 3 weeks without a deload, 25 % more.");
+    assertThat(said("volume-rise", "Mon main squat 5x5 75%", "Thu main squat 5x5 70%"))
+        .isEqualTo("Squat: 10 hard sets after 8 on average of the last 3 weeks without a deload, 25 % more.");
     assertThat(weeks.find("volume-rise", "Mon main squat 5x5 75%", "Thu main squat 4x5 70%")).isEmpty();
     assertThat(said("all-raised", "Mon main squat 4x5 78%", "Wed main squat 3x5 70%", "Fri main squat 3x5 70%")).contains("all rise");
     assertThat(weeks.find("all-raised", "Mon main squat 4x5 75%", "Wed main squat 3x5 70%", "Fri main squat 3x5 70%")).isEmpty();
@@ -242,7 +248,8 @@ class ChecksTest {
     weeks.methods.put("bench", List.of(Method.HIGH_FREQUENCY));
     weeks.methods.put("squat", List.of(Method.GOAL_WAVE));
     weeks.methods.put("deadlift", List.of(Method.GOAL_WAVE));
-    assertThat(said("method-for-life", "Mon main squat 3x5 @7")).contains("Dieting and the bench at high frequency").contains("Dieting and a wave to a goal in the squat")
+    assertThat(said("method-for-life", "Mon main squat 3x5 @7")).contains("Dieting and the bench at high frequency")
+        .contains("Dieting and a wave to a goal in the squat")
         .contains("Two waves to a goal at once");
   }
 

@@ -81,7 +81,8 @@ final class Weeks {
     for (String text : lines) {
       String[] words = text.split(" ", 4);
       LocalDate day = MONDAY.plusDays(day(words[0]).getValue() - 1L);
-      watched.add(line(watched.size() + 1, day, SlotKind.valueOf(words[1].toUpperCase(Locale.ROOT)), words[2], words[3], places.merge(words[0], 1, Integer::sum)));
+      watched.add(line(watched.size() + 1, day, SlotKind.valueOf(words[1].toUpperCase(Locale.ROOT)), words[2], words[3],
+          places.merge(words[0], 1, Integer::sum)));
     }
     return watched;
   }
@@ -101,9 +102,11 @@ final class Weeks {
     ParsedLine parsed = WorkLine.parse(work);
     Map<String, MaxNumbers> others = new HashMap<>();
     maxes.forEach((other, mass) -> others.put(other, numbers(other, mass)));
-    ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, max == null ? MaxNumbers.NONE : numbers(key, max), others, null, LOADABLES,
+    ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, max == null ? MaxNumbers.NONE
+        : numbers(key, max), others, null, LOADABLES,
         MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), null, level));
-    return new WatchedLine(CountedLine.of(id, day, kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(), max, level, null, false, bar, place);
+    return new WatchedLine(CountedLine.of(id, day, kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(), max, level, null,
+        false, bar, place);
   }
 
   private MaxNumbers numbers(String key, Mass max) {

@@ -14,9 +14,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSession;
 
 /** The order of a session's lines and their groups. Every answer is the day, with what was done and a way back. */

@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.Change;
@@ -20,7 +22,6 @@ import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
@@ -325,7 +326,7 @@ class Arranging {
     return stand(change, change.undone(), change.before(), change.after(), Change::redo, "The session is arranged so again.");
   }
 
-  private String stand(Change change, boolean possible, @Nullable String now, @Nullable String then, java.util.function.Consumer<Change> mark, String said) {
+  private String stand(Change change, boolean possible, @Nullable String now, @Nullable String then, Consumer<Change> mark, String said) {
     TrainingSession session = session(change.subjectId());
     if (!possible || !text(session).equals(now)) {
       return "That session was changed again since: undo the later change first.";

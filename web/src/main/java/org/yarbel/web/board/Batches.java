@@ -99,7 +99,8 @@ public class Batches {
         put(target, there.size() + 1, copied(slot, day), null);
       }
     }));
-    return "Filled down " + (weeks - kept[0]) + (weeks - kept[0] == 1 ? " week." : " weeks.") + (kept[0] == 0 ? "" : " " + kept[0] + " begun or full ones stay.");
+    return "Filled down " + (weeks - kept[0]) + (weeks - kept[0] == 1 ? " week." : " weeks.") + (kept[0] == 0 ? "" : " " + kept[0]
+        + " begun or full ones stay.");
   }
 
   /** Copies all lines of a day to another. */
@@ -113,8 +114,10 @@ public class Batches {
   List<NewLine> copied(Lifter lifter, Map<LocalDate, LocalDate> to) {
     List<NewLine> lines = new ArrayList<>();
     for (Map.Entry<LocalDate, LocalDate> pair : new TreeMap<>(to).entrySet()) {
-      sessions.findByLifterIdAndDay(lifter.id(), pair.getKey()).ifPresent(session -> days.lines(session).stream().filter(slot -> slot.linkOf() == null)
-          .forEach(slot -> lines.add(new NewLine(pair.getValue(), slot.kind(), slot.lift(), slot.work(), slot.details(), session.groups().group(slot.groupNo())))));
+      sessions.findByLifterIdAndDay(lifter.id(), pair.getKey()).ifPresent(session -> days.lines(session).stream()
+          .filter(slot -> slot.linkOf() == null)
+          .forEach(slot -> lines.add(new NewLine(pair.getValue(), slot.kind(), slot.lift(), slot.work(), slot.details(), session.groups()
+              .group(slot.groupNo())))));
     }
     return lines;
   }

@@ -11,8 +11,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.plan.Group;
-import org.yarbel.web.club.Lifts;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.web.club.Lifts;
 
 /** The pieces of the board that changes are answered with; for htmx the piece alone, else the week it is in. */
 @Component

@@ -19,12 +19,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.core.plan.SlotKind;
 
 /** The Week board: its page, and the pieces of it that htmx asks for. Both come from the same templates. */
 @Controller
@@ -147,7 +147,8 @@ class BoardController {
     PlanService.Outcome outcome = plan.remove(id, version, who);
     if (outcome instanceof PlanService.Outcome.Done done) {
       return answers.day(lifterId, day, htmx, response, HttpStatus.OK,
-          Map.of("undo", done.changeId(), "said", "Taken out: " + lifts.catalogue().ofKey(slot.lift()).map(Lift::name).orElse(slot.lift()) + " " + slot.work()));
+          Map.of("undo", done.changeId(), "said", "Taken out: " + lifts.catalogue().ofKey(slot.lift()).map(Lift::name)
+              .orElse(slot.lift()) + " " + slot.work()));
     }
     String why = outcome instanceof PlanService.Outcome.Begun
         ? "It stays: sets of this line are logged, and only what lies ahead can change."

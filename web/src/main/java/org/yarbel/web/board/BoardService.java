@@ -13,13 +13,16 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.Deload;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.ComplaintRepository;
+import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterPlace;
@@ -27,7 +30,6 @@ import org.yarbel.web.lifter.LifterPlaceRepository;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
@@ -38,9 +40,6 @@ import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.watch.Silence;
 import org.yarbel.web.watch.WeekWatch;
-import org.yarbel.core.card.ResolvedLine;
-import org.yarbel.core.plan.Deload;
-import org.yarbel.web.lifter.LiftNumbers;
 
 /** Reads a lifter's week: issued cards as they were issued, the rest worked out with the numbers of today. */
 @Service
@@ -63,7 +62,8 @@ class BoardService {
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, History history, ClubClock clock) {
+      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, History history,
+          ClubClock clock) {
     this.watch = watch;
     this.history = history;
     this.lifters = lifters;
@@ -94,10 +94,12 @@ class BoardService {
     List<Silence> record = watch.record(lifterId);
     Set<String> quiet = WeekWatch.quiet(record);
     WeekWatch.Seen seen = watch.look(lifter, from, known, quiet, loaded.before(), loaded.watched());
-    WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from), loaded.quick());
+    WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from),
+        loaded.quick());
     List<BoardView.DayView> days = days(lifter, loaded, today, quiet, seen.week().deload());
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
-        BoardView.numbers(known, lifter, today), complaints.present(lifterId, SHOWN_PAINS).stream().map(Complaint::words).toList(), BoardView.week(from),
+        BoardView.numbers(known, lifter, today), complaints.present(lifterId, SHOWN_PAINS).stream().map(Complaint::words)
+            .toList(), BoardView.week(from),
         from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, history.of(lifterId));
   }
 
@@ -164,7 +166,8 @@ class BoardService {
   /** Lines of days behind, without their warm-ups: only their volume is asked for. */
   private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines) {
     Map<Long, ResolvedLine> resolved = new HashMap<>();
-    lines.forEach(slot -> context.withoutRamp(context.lift(slot.lift()), slot.work(), slot.details()).ifPresent(line -> resolved.put(slot.id(), line)));
+    lines.forEach(slot -> context.withoutRamp(context.lift(slot.lift()), slot.work(), slot.details())
+        .ifPresent(line -> resolved.put(slot.id(), line)));
     return resolved;
   }
 
@@ -174,12 +177,14 @@ class BoardService {
       TrainingSession session = loaded.sessions().get(date);
       WeekWatch.Day day = loaded.days().get(date);
       List<BoardView.SlotView> lines = session == null || day == null ? List.of() : lines(lifter, session, day, loaded.views(), quiet, easy);
-      days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : loaded.logged().getOrDefault(session.id(), 0L), lines, loaded.choice()));
+      days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : loaded.logged()
+          .getOrDefault(session.id(), 0L), lines, loaded.choice()));
     }
     return days;
   }
 
-  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, WeekWatch.Day day, Map<Long, LineView> worked, Set<String> quiet, @Nullable Deload easy) {
+  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, WeekWatch.Day day, Map<Long, LineView> worked,
+      Set<String> quiet, @Nullable Deload easy) {
     List<BoardView.SlotView> views = new ArrayList<>();
     LifterContext context = day.context();
     List<String> bars = context.kit().bars();

@@ -12,13 +12,13 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSession;
 
 /**
@@ -96,7 +96,8 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
       boolean first = own != null && group != null && (above == null || !slot.groupNo().equals(above.groupNo()));
       return new SlotView(slot.id(), lifterId, slot.sessionId(), day.toString(), slot.kind().name(), lift, slot.work(), slot.work(),
           slot.version(), line, DetailsForm.of(slot.details()), words(slot.details()), bars,
-          first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, from(slot, easy), null, false, Map.of());
+          first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, from(slot, easy),
+              null, false, Map.of());
     }
 
     private static From from(Slot slot, @Nullable Deload easy) {

@@ -1,11 +1,16 @@
 package org.yarbel.web.board;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.web.plan.Slot;
@@ -36,9 +41,11 @@ record Grid(List<Head> heads, List<DayRows> days) {
   record Row(String kind, String lift, String key, @Nullable String shared, List<@Nullable Cell> cells) {}
 
   /** A line in its column. */
-  record Cell(long id, int version, String work, String loads, boolean forecast, boolean edited, boolean begun, String lift, @Nullable String note, List<String> problems, int minded) {
+  record Cell(long id, int version, String work, String loads, boolean forecast, boolean edited, boolean begun, String lift,
+      @Nullable String note, List<String> problems, int minded) {
     static Cell of(Slot slot, String lift, LineView view, boolean begun) {
-      return new Cell(slot.id(), slot.version(), slot.work(), String.join(" · ", view.loads()), slot.forecast(), slot.edited(), begun, lift, null, view.problems(),
+      return new Cell(slot.id(), slot.version(), slot.work(), String.join(" · ", view.loads()), slot.forecast(), slot.edited(), begun, lift,
+          null, view.problems(),
           (int) view.cautions().stream().filter(LineView.Minded::hurts).count());
     }
 
@@ -62,12 +69,13 @@ record Grid(List<Head> heads, List<DayRows> days) {
       int weekday = placed.day().getDayOfWeek().getValue();
       String base = placed.slot().kind().ordinal() + "/" + placed.slot().lift();
       int nth = seen.merge(placed.column() + "/" + weekday + "/" + base, 1, Integer::sum);
-      List<@Nullable Placed> row = days.computeIfAbsent(weekday, w -> new LinkedHashMap<>()).computeIfAbsent(base + "/" + nth, key -> blank(heads.size()));
+      List<@Nullable Placed> row = days.computeIfAbsent(weekday, w -> new LinkedHashMap<>())
+          .computeIfAbsent(base + "/" + nth, key -> blank(heads.size()));
       row.set(placed.column(), placed);
     }
     List<DayRows> rows = new ArrayList<>();
-    days.forEach((weekday, lines) -> rows.add(new DayRows(weekday, java.time.DayOfWeek.of(weekday).getDisplayName(java.time.format.TextStyle.FULL, java.util.Locale.ENGLISH),
-        lines.values().stream().sorted(java.util.Comparator.comparingInt(Grid::kind)).map(Grid::row).toList())));
+    days.forEach((weekday, lines) -> rows.add(new DayRows(weekday, DayOfWeek.of(weekday).getDisplayName(TextStyle.FULL, Locale.ENGLISH),
+        lines.values().stream().sorted(Comparator.comparingInt(Grid::kind)).map(Grid::row).toList())));
     return new Grid(heads, rows);
   }
 
@@ -80,7 +88,7 @@ record Grid(List<Head> heads, List<DayRows> days) {
   }
 
   private static Placed first(List<@Nullable Placed> row) {
-    return row.stream().filter(java.util.Objects::nonNull).findFirst().orElseThrow();
+    return row.stream().filter(Objects::nonNull).findFirst().orElseThrow();
   }
 
   private static int kind(List<@Nullable Placed> row) {
@@ -89,7 +97,8 @@ record Grid(List<Head> heads, List<DayRows> days) {
 
   private static Row row(List<@Nullable Placed> row) {
     Placed first = first(row);
-    boolean same = row.stream().filter(java.util.Objects::nonNull).count() > 1 && row.stream().allMatch(placed -> placed == null || placed.slot().work().equals(first.slot().work()));
+    boolean same = row.stream().filter(Objects::nonNull).count() > 1 && row.stream().allMatch(placed -> placed == null || placed.slot()
+        .work().equals(first.slot().work()));
     List<@Nullable Cell> cells = new ArrayList<>();
     row.forEach(placed -> cells.add(placed == null ? null : placed.cell()));
     return new Row(first.slot().kind().word(), first.cell().lift(), first.slot().lift(), same ? first.slot().work() : null, cells);

@@ -3,6 +3,7 @@ package org.yarbel.web.board;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -77,13 +78,15 @@ class GridController {
         return answer(cell(board.stored(id), lift, typed).saying("Saved.", board.stored(id).work(), List.of()), HttpStatus.OK);
       }
       if (outcome instanceof PlanService.Outcome.Begun begun) {
-        return answer(cell(begun.now(), lift, typed).saying(null, work, List.of("Sets of it are logged: it stays " + begun.now().work() + ".")), HttpStatus.CONFLICT);
+        return answer(cell(begun.now(), lift, typed).saying(null, work, List.of("Sets of it are logged: it stays " + begun.now()
+            .work() + ".")), HttpStatus.CONFLICT);
       }
     } catch (OptimisticLockingFailureException meanwhile) {
       // answered below like any other change meanwhile
     }
     Slot now = board.stored(id);
-    return answer(cell(now, lift, typed).saying(null, work, List.of("Meanwhile it was changed to " + now.work() + ". Yours is still here; save again to replace it.")), HttpStatus.CONFLICT);
+    return answer(cell(now, lift, typed).saying(null, work, List.of("Meanwhile it was changed to " + now.work()
+        + ". Yours is still here; save again to replace it.")), HttpStatus.CONFLICT);
   }
 
   private static Grid.Cell cell(Slot slot, Lift lift, LineView view) {
@@ -98,13 +101,14 @@ class GridController {
   @PostMapping("/slots/{id}/across")
   String across(@PathVariable long id, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Slot slot = board.stored(id);
-    long weeks = java.time.temporal.ChronoUnit.WEEKS.between(Programs.monday(board.dayOf(slot)), Programs.monday(of).plusWeeks(WEEKS - 1L));
+    long weeks = ChronoUnit.WEEKS.between(Programs.monday(board.dayOf(slot)), Programs.monday(of).plusWeeks(WEEKS - 1L));
     flash.addFlashAttribute("said", weeks < 1 ? "It stands in the last week shown." : batches.fillDown(slot, (int) Math.min(weeks, WEEKS), who));
     return "redirect:/lifters/" + board.lifterOf(slot).id() + "/weeks?of=" + of;
   }
 
   @GetMapping("/lifters/{id}/sheet")
-  String sheet(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @ModelAttribute("said") @Nullable String said, Model model) {
+  String sheet(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @ModelAttribute("said") @Nullable String said,
+      Model model) {
     show(model, board.lifter(id), Programs.monday(of == null ? clock.today() : of), "", List.of(), false);
     return "board/sheet";
   }
@@ -124,8 +128,10 @@ class GridController {
 
   /** Takes rows from a spreadsheet; nothing is written while a row cannot be read. */
   @PostMapping("/lifters/{id}/sheet")
-  String paste(@PathVariable long id, @RequestParam LocalDate of, @RequestParam(defaultValue = "") String rows, @RequestParam(defaultValue = "") String replace,
-      @RequestParam(defaultValue = "") String stamp, @AuthenticationPrincipal SignedIn who, Model model, RedirectAttributes flash, HttpServletResponse response) {
+  String paste(@PathVariable long id, @RequestParam LocalDate of, @RequestParam(defaultValue = "") String rows,
+      @RequestParam(defaultValue = "") String replace,
+      @RequestParam(defaultValue = "") String stamp, @AuthenticationPrincipal SignedIn who, Model model, RedirectAttributes flash,
+          HttpServletResponse response) {
     Lifter lifter = board.lifter(id);
     LocalDate monday = Programs.monday(of);
     Sheet.Read read = Sheet.read(rows, monday, lifts.catalogue());
@@ -136,7 +142,8 @@ class GridController {
     }
     if (!replace.isEmpty() && !stamp.equals(Sheet.stamp(board.week(id, monday)))) {
       response.setStatus(HttpStatus.CONFLICT.value());
-      show(model, lifter, monday, rows, List.of("Meanwhile somebody changed this week: look at it above, then take the rows again. Yours are still below."), true);
+      show(model, lifter, monday, rows,
+          List.of("Meanwhile somebody changed this week: look at it above, then take the rows again. Yours are still below."), true);
       return "board/sheet";
     }
     int written = replace.isEmpty() ? batches.add(lifter, read.lines(), who) : batches.replace(lifter, read.lines(), who);

@@ -2,7 +2,9 @@ package org.yarbel.web.board;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -13,6 +15,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.WeekTotals;
@@ -40,7 +43,8 @@ public class GridService {
   private final DeloadWeekRepository deloads;
   private final Issuing issuing;
 
-  GridService(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, LifterContexts contexts, DeloadWeekRepository deloads, Issuing issuing) {
+  GridService(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, LifterContexts contexts,
+      DeloadWeekRepository deloads, Issuing issuing) {
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
@@ -53,10 +57,12 @@ public class GridService {
   @Transactional(readOnly = true)
   Grid weeks(Lifter lifter, LocalDate monday, int count) {
     LocalDate end = monday.plusWeeks(count).minusDays(1);
-    Map<LocalDate, String> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday, end).stream().collect(Collectors.toMap(w -> w.monday(), w -> "deload, " + w.kind().word()));
+    Map<LocalDate, String> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday, end).stream()
+        .collect(Collectors.toMap(w -> w.monday(), w -> "deload, " + w.kind().word()));
     Map<Integer, List<CountedLine>> counted = new HashMap<>();
-    List<Grid.Placed> placed = placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, end), Map.of(lifter.id(), contexts.of(lifter, null)),
-        session -> (int) java.time.temporal.ChronoUnit.WEEKS.between(monday, session.day()), counted);
+    List<Grid.Placed> placed = placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, end), Map.of(lifter.id(),
+        contexts.of(lifter, null)),
+        session -> (int) ChronoUnit.WEEKS.between(monday, session.day()), counted);
     List<Grid.Head> heads = new ArrayList<>();
     for (int week = 0; week < count; week++) {
       LocalDate from = monday.plusWeeks(week);
@@ -74,10 +80,11 @@ public class GridService {
   @Transactional(readOnly = true)
   Grid group(List<Lifter> lifters, LocalDate monday) {
     List<Long> ids = lifters.stream().map(Lifter::id).toList();
-    Map<Long, String> easy = deloads.findByLifterIdInAndMonday(ids, monday).stream().collect(Collectors.toMap(w -> w.lifterId(), w -> "deload, " + w.kind().word()));
+    Map<Long, String> easy = deloads.findByLifterIdInAndMonday(ids, monday).stream().collect(Collectors.toMap(w -> w.lifterId(),
+        w -> "deload, " + w.kind().word()));
     Map<Integer, List<CountedLine>> counted = new HashMap<>();
     List<TrainingSession> all = new ArrayList<>(sessions.findByLifterIdInAndDayBetween(ids, monday, monday.plusDays(6)));
-    all.sort(java.util.Comparator.comparing(TrainingSession::day).thenComparing(session -> ids.indexOf(session.lifterId())));
+    all.sort(Comparator.comparing(TrainingSession::day).thenComparing(session -> ids.indexOf(session.lifterId())));
     List<Grid.Placed> placed = placed(all, contexts.of(lifters, Map.of()), session -> ids.indexOf(session.lifterId()), counted);
     List<Grid.Head> heads = new ArrayList<>();
     for (Lifter lifter : lifters) {
@@ -100,7 +107,8 @@ public class GridService {
     int of(TrainingSession session);
   }
 
-  private List<Grid.Placed> placed(List<TrainingSession> all, Map<Long, LifterContext> known, Column column, Map<Integer, List<CountedLine>> counted) {
+  private List<Grid.Placed> placed(List<TrainingSession> all, Map<Long, LifterContext> known, Column column, Map<Integer,
+      List<CountedLine>> counted) {
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
     Map<Long, CardDocument.Line> issued = issuing.issuedLines(ids);
@@ -116,7 +124,7 @@ public class GridService {
         ResolvedLine line = resolved.get(slot.id());
         if (line != null) {
           counted.computeIfAbsent(column.of(session), c -> new ArrayList<>()).add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line,
-              context.numbers(lift).estimated(), org.yarbel.core.effort.EffortChart.HOUSE, context.lifts()));
+              context.numbers(lift).estimated(), EffortChart.HOUSE, context.lifts()));
         }
       });
     }

@@ -33,7 +33,8 @@ public class GroupBoards {
   private final Batches batches;
   private final Days days;
 
-  GroupBoards(LifterGroupRepository groups, LifterGroupMemberRepository members, LifterRepository lifters, PlanService plan, Batches batches, Days days) {
+  GroupBoards(LifterGroupRepository groups, LifterGroupMemberRepository members, LifterRepository lifters, PlanService plan,
+      Batches batches, Days days) {
     this.groups = groups;
     this.members = members;
     this.lifters = lifters;
@@ -52,7 +53,8 @@ public class GroupBoards {
     Map<Long, List<String>> byGroup = new HashMap<>();
     members.findAll().forEach(member -> byGroup.computeIfAbsent(member.groupId(), id -> new ArrayList<>()).add(names.get(member.lifterId())));
     byGroup.values().forEach(list -> list.sort(Comparator.naturalOrder()));
-    return groups.findAllByOrderByName().stream().map(group -> new Listed(group.id(), group.name(), byGroup.getOrDefault(group.id(), List.of()))).toList();
+    return groups.findAllByOrderByName().stream().map(group -> new Listed(group.id(), group.name(), byGroup.getOrDefault(group.id(),
+        List.of()))).toList();
   }
 
   LifterGroup group(long id) {

@@ -1,5 +1,6 @@
 package org.yarbel.web.board;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
@@ -7,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.http.HttpStatus;
@@ -68,7 +68,8 @@ class GroupController {
   }
 
   @PostMapping("/groups")
-  String save(@RequestParam(required = false) @Nullable Long edit, @RequestParam(defaultValue = "") String name, @RequestParam(name = "member", required = false) @Nullable List<Long> member,
+  String save(@RequestParam(required = false) @Nullable Long edit, @RequestParam(defaultValue = "") String name,
+      @RequestParam(name = "member", required = false) @Nullable List<Long> member,
       Model model, RedirectAttributes flash, HttpServletResponse response) {
     Set<Long> ticked = member == null ? Set.of() : new HashSet<>(member);
     Optional<String> wrong = groups.save(edit, name, ticked);
@@ -102,7 +103,8 @@ class GroupController {
 
   /** Writes a line for everybody of the group, or changes one that stands the same for several. */
   @PostMapping("/groups/{id}/lines")
-  String line(@PathVariable long id, @RequestParam Map<String, String> all, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, Model model,
+  String line(@PathVariable long id, @RequestParam Map<String, String> all, @RequestParam LocalDate of,
+      @AuthenticationPrincipal SignedIn who, Model model,
       RedirectAttributes flash, HttpServletResponse response) {
     LocalDate monday = Programs.monday(of);
     Optional<Lift> lift = lifts.catalogue().named(all.getOrDefault("lift", ""));

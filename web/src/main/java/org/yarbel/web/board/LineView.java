@@ -59,7 +59,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
    *
    * @param resolved takes the lines that could be worked out, by slot
    */
-  static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued, Map<Long, ResolvedLine> resolved) {
+  static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued, Map<Long,
+      ResolvedLine> resolved) {
     Map<Long, LifterContext.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
         : context.session(slots, groups);
     Map<Slot, LineView> lines = new LinkedHashMap<>();
@@ -112,7 +113,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   /** The same with what could come next at the caret. */
   LineView typing(String work, int caret) {
     int at = Math.min(Math.max(caret, 0), work.length());
-    boolean inFigure = at > 0 && !Character.isLetter(work.charAt(at - 1)) && !Character.isWhitespace(work.charAt(at - 1)) && work.charAt(at - 1) != ';';
+    boolean inFigure = at > 0 && !Character.isLetter(work.charAt(at - 1)) && !Character.isWhitespace(work.charAt(at - 1))
+        && work.charAt(at - 1) != ';';
     if (inFigure) {
       return this;
     }

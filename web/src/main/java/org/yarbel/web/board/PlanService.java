@@ -8,18 +8,18 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.card.Issuing;
-import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
@@ -218,7 +218,8 @@ public class PlanService {
 
   /** The line a change was about; one that was put back by an undo has another id and the same words. */
   private @Nullable Slot lineOf(Change change, @Nullable Said before) {
-    return slots.findById(change.subjectId()).orElseGet(() -> before == null ? null : slots.findBySessionIdOrderByPositionAscIdAsc(before.sessionId()).stream()
+    return slots.findById(change.subjectId())
+        .orElseGet(() -> before == null ? null : slots.findBySessionIdOrderByPositionAscIdAsc(before.sessionId()).stream()
         .filter(slot -> slot.lift().equals(before.lift()) && slot.work().equals(before.work())).reduce((first, second) -> second).orElse(null));
   }
 
@@ -250,7 +251,8 @@ public class PlanService {
   }
 
   private Change change(long changeId) {
-    return changes.findById(changeId).filter(c -> c.subject().equals("slot") || c.subject().equals(Arranging.SUBJECT) || c.subject().equals(Days.SUBJECT))
+    return changes.findById(changeId).filter(c -> c.subject().equals("slot") || c.subject().equals(Arranging.SUBJECT) || c.subject()
+        .equals(Days.SUBJECT))
         .orElseThrow(NotFound::new);
   }
 

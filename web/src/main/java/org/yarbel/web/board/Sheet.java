@@ -54,7 +54,8 @@ final class Sheet {
       }
       List<String> cells = Arrays.stream(rows[i].split("\t", -1)).map(Sheet::unquoted).toList();
       if (cells.size() < NEEDED) {
-        problems.add("Row " + (i + 1) + " has " + cells.size() + (cells.size() == 1 ? " column" : " columns") + ", but four are needed, with tabs between: day, part, lift, work.");
+        problems.add("Row " + (i + 1) + " has " + cells.size() + (cells.size() == 1 ? " column" : " columns")
+            + ", but four are needed, with tabs between: day, part, lift, work.");
       } else {
         row(i + 1, cells, monday, lifts, lines, problems);
       }
@@ -73,7 +74,8 @@ final class Sheet {
     Optional<SlotKind> kind = Arrays.stream(SlotKind.values()).filter(k -> k.word().equalsIgnoreCase(cells.get(1))).findFirst();
     Optional<Lift> lift = lifts.named(cells.get(2));
     if (day.isEmpty()) {
-      problems.add("Row " + number + ": the day '" + cells.get(0) + "' is neither a weekday of this week, such as Mon, nor a date such as " + monday + ".");
+      problems.add("Row " + number + ": the day '" + cells.get(0) + "' is neither a weekday of this week, such as Mon, nor a date such as "
+          + monday + ".");
     } else if (kind.isEmpty()) {
       problems.add("Row " + number + ": the part '" + cells.get(1) + "' is none of prepare, main, second, assistance, conditioning, cool-down.");
     } else if (lift.isEmpty()) {

@@ -1,12 +1,13 @@
 package org.yarbel.web.board;
 
+import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
-import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -17,7 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.Caution;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.watch.Checks;
 import org.yarbel.web.account.SignedIn;
@@ -58,7 +59,8 @@ class WeekController {
   }
 
   @PostMapping("/lifters/{id}/week/undo")
-  String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
     flash.addFlashAttribute("said", history.undo(board.lifter(id).id(), who));
     return week(id, of);
   }
@@ -75,7 +77,8 @@ class WeekController {
 
   /** Takes the text a check proposes for a line. */
   @PostMapping("/slots/{id}/mend")
-  ModelAndView mend(@PathVariable long id, @RequestParam String work, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+  ModelAndView mend(@PathVariable long id, @RequestParam String work, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
+      HttpServletResponse response) {
     return written(board.stored(id), work, "Mended: ", who, htmx, response);
   }
 
@@ -94,7 +97,8 @@ class WeekController {
     String key = back ? Optional.ofNullable(slot.written()).map(text -> text.substring(0, text.indexOf(" | "))).orElse(slot.lift()) : slot.lift();
     Lift lift = lifts.catalogue().ofKey(key).orElseThrow(NotFound::new);
     if (board.line(lifterId, day, slot.id(), lift, work, null).wrong()) {
-      return answers.day(lifterId, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("said", "It stays: that text cannot be worked out for this lifter any more."));
+      return answers.day(lifterId, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("said",
+          "It stays: that text cannot be worked out for this lifter any more."));
     }
     PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), slot.kind(), lift, work, null, who);
     if (outcome instanceof PlanService.Outcome.Done done) {
@@ -119,20 +123,23 @@ class WeekController {
       HttpServletResponse response) {
     Slot slot = board.stored(id);
     LocalDate day = board.dayOf(slot);
-    String said = weeks.matches("[1-9]|1[0-6]") ? batches.fillDown(slot, Integer.parseInt(weeks), who) : "Nothing filled: the weeks must be from 1 to 16 but were '" + weeks + "'.";
+    String said = weeks.matches("[1-9]|1[0-6]") ? batches.fillDown(slot, Integer.parseInt(weeks), who)
+        : "Nothing filled: the weeks must be from 1 to 16 but were '" + weeks + "'.";
     return days(board.lifterOf(slot).id(), day, said, htmx, response);
   }
 
   private ModelAndView days(long lifterId, LocalDate day, String said, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader("Vary", "HX-Request");
-    ModelAndView answer = new ModelAndView(htmx.isHtmxRequest() ? "board/page :: days" : "board/page", Map.of("board", board.week(lifterId, day), "boardSaid", said));
+    ModelAndView answer = new ModelAndView(htmx.isHtmxRequest() ? "board/page :: days" : "board/page", Map.of("board", board.week(lifterId,
+        day), "boardSaid", said));
     answer.addAllObjects(answers.choices());
     return answer;
   }
 
   /** Copies a day's lines to another day. */
   @PostMapping("/lifters/{id}/days/{day}/copy")
-  String copyDay(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(required = false) @Nullable LocalDate to, @AuthenticationPrincipal SignedIn who,
+  String copyDay(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(required = false) @Nullable LocalDate to,
+      @AuthenticationPrincipal SignedIn who,
       RedirectAttributes flash) {
     Lifter lifter = board.lifter(id);
     flash.addFlashAttribute("said", to == null ? "Nothing copied: choose a day first." : batches.copyDay(lifter, day, to, who));
@@ -148,10 +155,11 @@ class WeekController {
 
   /** Silences a check or a caution for a lifter; the reason stays on record. */
   @PostMapping("/lifters/{id}/silences")
-  String silence(@PathVariable long id, @RequestParam String check, @RequestParam(defaultValue = "") String lift, @RequestParam(defaultValue = "") String reason,
+  String silence(@PathVariable long id, @RequestParam String check, @RequestParam(defaultValue = "") String lift,
+      @RequestParam(defaultValue = "") String reason,
       @RequestParam(required = false) @Nullable LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = board.lifter(id);
-    boolean known = Checks.ofKey(check).isPresent() || org.yarbel.core.card.Caution.Kind.ofCode(check).isPresent();
+    boolean known = Checks.ofKey(check).isPresent() || Caution.Kind.ofCode(check).isPresent();
     if (!known || !lift.isEmpty() && lifts.catalogue().ofKey(lift).isEmpty()) {
       throw new NotFound();
     }

@@ -33,7 +33,8 @@ import org.yarbel.web.watch.WeekWatch;
  * @param ofWeek findings about the whole week
  * @param quiet remarks of methods that have nothing to do this week
  */
-record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts, List<MuscleRow> muscles,
+record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts,
+    List<MuscleRow> muscles,
     Sums sums, Map<String, String> minutes, RecoveryPicture recovery, List<MethodView> methods, List<String> quiet, List<SilenceView> silences) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -87,8 +88,10 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
     return new WeekPanel(kind == null ? null : new Easy(kind.name(), kind.word(), kind.meaning(), kind.ceiling()), margins,
         seen.findings().stream().filter(f -> f.day() == null).map(f -> view(f, seen, quick)).toList(), counts(seen.findings()),
         totals.lifts().stream().filter(l -> l.hardSets() > 0 || l.reps() > 0).map(WeekPanel::lift).toList(), muscles(totals),
-        new Sums(totals.hardSets(), number(totals.tonnes(), 1), Long.toString(Math.round(totals.mainShare())), hours(seen.minutes().values().stream().mapToInt(Integer::intValue).sum())),
-        seen.minutes().entrySet().stream().filter(e -> e.getValue() > 0).collect(Collectors.toMap(e -> e.getKey().toString(), e -> hours(e.getValue()))),
+        new Sums(totals.hardSets(), number(totals.tonnes(), 1), Long.toString(Math.round(totals.mainShare())), hours(seen.minutes().values()
+            .stream().mapToInt(Integer::intValue).sum())),
+        seen.minutes().entrySet().stream().filter(e -> e.getValue() > 0).collect(Collectors.toMap(e -> e.getKey()
+            .toString(), e -> hours(e.getValue()))),
         RecoveryPicture.of(lifter, context.bodyMass(), seen),
         seen.methods().stream().map(p -> method(p, context)).toList(), quiet, record.stream().map(WeekPanel::silence).toList());
   }
@@ -98,7 +101,8 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
     Long slot = found.line();
     String before = mend == null || slot == null ? "" : seen.week().lines().stream().filter(l -> l.counted().id() == slot).findFirst()
         .map(l -> String.join(" · ", LineView.loads(l.counted().resolved()))).orElse("");
-    return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot, found.lift(), mend == null ? null : mend.work(),
+    return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot, found.lift(), mend == null ? null
+        : mend.work(),
         mend == null ? null : mend.words(), before, mend == null || slot == null ? "" : quick.loads(slot, mend.work()));
   }
 
@@ -113,13 +117,15 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
       double reps = lift.zones().getOrDefault(zone, 0.0);
       zones.add(reps == 0 ? "" : Long.toString(Math.round(reps)));
     }
-    return new LiftRow(lift.lift().name(), lift.hardSets(), Long.toString(Math.round(lift.reps())), lift.tonnes() < 0.05 ? "" : number(lift.tonnes(), 1),
+    return new LiftRow(lift.lift().name(), lift.hardSets(), Long.toString(Math.round(lift.reps())), lift.tonnes() < 0.05 ? ""
+        : number(lift.tonnes(), 1),
         lift.topPercent() == 0 ? "" : Math.round(lift.topPercent()) + " %", lift.days(), zones);
   }
 
   private static List<MuscleRow> muscles(WeekTotals totals) {
     double most = totals.muscles().values().stream().mapToDouble(Double::doubleValue).max().orElse(1);
-    return totals.muscles().entrySet().stream().filter(e -> e.getValue() > 0).sorted(Map.Entry.<Muscle, Double>comparingByValue(Comparator.reverseOrder()))
+    return totals.muscles().entrySet().stream().filter(e -> e.getValue() > 0).sorted(Map.Entry.<Muscle,
+        Double>comparingByValue(Comparator.reverseOrder()))
         .map(e -> new MuscleRow(e.getKey().word(), number(e.getValue(), 1), Math.round(100 * e.getValue() / most))).toList();
   }
 
@@ -130,7 +136,8 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   private static SilenceView silence(Silence silence) {
     String what = Checks.ofKey(silence.checkKey()).map(check -> check.title()).orElse("caution: " + silence.checkKey().replace('-', ' '));
     String until = silence.ended() == null ? "" : " to " + DAY.format(silence.ended().atOffset(ZoneOffset.UTC));
-    return new SilenceView(silence.id(), what, silence.lift(), silence.reason(), DAY.format(silence.since().atOffset(ZoneOffset.UTC)) + until, silence.holds());
+    return new SilenceView(silence.id(), what, silence.lift(), silence.reason(), DAY.format(silence.since()
+        .atOffset(ZoneOffset.UTC)) + until, silence.holds());
   }
 
   /** The findings of a day; a template asks by its text. */

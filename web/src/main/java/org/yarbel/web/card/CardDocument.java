@@ -29,11 +29,11 @@ import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SetOrder;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.core.plan.SlotKind;
 
 /**
  * What an issued card holds: everything a phone needs to show and log the session without a network, and everything

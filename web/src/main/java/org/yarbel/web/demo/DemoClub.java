@@ -13,13 +13,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
@@ -31,9 +32,12 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.sim.SimulatedLifter;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.sim.SimulatedLifter;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
 import org.yarbel.web.account.Accounts;
@@ -42,11 +46,11 @@ import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.library.Library;
 import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.ComplaintRepository;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
-import org.yarbel.web.library.Library;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.lifter.WeighIn;
@@ -62,15 +66,11 @@ import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
-import org.yarbel.core.plan.Deload;
 import org.yarbel.web.program.DeloadWeek;
 import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.program.ProgressionRepository;
-import org.yarbel.core.card.MaxNumbers;
-import org.yarbel.core.plan.SlotKind;
-import org.yarbel.core.plan.progress.Method;
 
 /** Fills the demo club: plans for two weeks to come, and logs of the weeks behind from simulated lifters. */
 @Service
@@ -367,7 +367,8 @@ class DemoClub {
       LoggedSetRow row = new LoggedSetRow(lifter.id(), session.id(), slot.id(), at, slot.lift(), session.day());
       Rpe rpe = outcome.rpe();
       row.write(new Entry(new UUID(random.nextLong(), random.nextLong()), slot.id(), at, 1, -1, load, outcome.reps(), rpe, flagged,
-          seconds(asked), centimetres(asked)), false, asked, session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L).toInstant(ZoneOffset.UTC));
+          seconds(asked), centimetres(asked)), false, asked, session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L)
+              .toInstant(ZoneOffset.UTC));
       log.save(row);
       history.computeIfAbsent(slot.lift(), key -> new ArrayList<>()).add(row.observation());
       if (outcome.reps() > 0) {

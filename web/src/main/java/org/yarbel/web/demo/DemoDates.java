@@ -32,7 +32,8 @@ final class DemoDates {
     record Batch(long id, String before, String after) {}
     jdbc.sql("select id, before, after from change where club_id = :club and subject = 'days'").param("club", clubId).query(Batch.class).list()
         .forEach(batch -> jdbc.sql("update change set before = :before, after = :after where club_id = :club and id = :id")
-            .param("before", moved(batch.before(), weeks)).param("after", moved(batch.after(), weeks)).param("club", clubId).param("id", batch.id()).update());
+            .param("before", moved(batch.before(), weeks)).param("after", moved(batch.after(), weeks)).param("club", clubId)
+                .param("id", batch.id()).update());
   }
 
   /** The same document with every day in it moved: the only texts of that shape are days. */

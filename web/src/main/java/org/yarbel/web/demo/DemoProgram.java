@@ -22,7 +22,6 @@ import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.web.plan.Details;
-import org.yarbel.core.plan.SlotKind;
 
 /**
  * The made-up lifters of the demo and what is planned for them. All of it is invented.
@@ -143,8 +142,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     Plan plan = (day, week) -> switch (day) {
       case MONDAY -> List.of(prepare("suitcase-carry", "carry 2x20m 24kg"), main("log-press", "build 3 @8; 3x5 -15%"),
           second("front-squat", "5x3 75%"), assist("farmers-hold", "hold 3x30s 90kg"));
-      case WEDNESDAY -> List.of(main("axle-deadlift", "emom 8x2 72%"), second("eighteen-inch-deadlift", "3x3 108% of deadlift"),
-          assist("sandbag-carry", "carry 3x30m 90kg rest 2:00"));
+      case WEDNESDAY -> List.of(main("axle-deadlift", "emom 8x2 72%"), second("eighteen-inch-deadlift", "3x3 108% of deadlift"));
       case SATURDAY -> List.of(main("yoke-walk", "carry 1x20m " + (200 + 10 * Math.min(week + 4, 6)) + "kg").in(MEDLEY),
           main("farmers-walk", "carry 1x20m 105kg turns 1").in(MEDLEY), main("stone-load", "series 80/100/115/130kg").in(MEDLEY),
           second("log-press", "timed 1x60s 85kg"), new Line(SlotKind.CONDITIONING, "sledge-push", "carry 4x30m 100kg rest 90s").with(leftOut()));
@@ -194,7 +192,8 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 13, "", 0, "68", 0.35),
             new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "135", 13, "", 0, "137", 0.4)),
         Map.of("row", "50", "leg-curl", "30", "plank", "10", "chin-up", "5"),
-        List.of(Uses.of("squat", Method.RPE_WEEKS, 9, MONDAY), Uses.of("bench", Method.RPE_WEEKS, 9, WEDNESDAY), Uses.of("deadlift", Method.RPE_WEEKS, 9, FRIDAY)), plan);
+        List.of(Uses.of("squat", Method.RPE_WEEKS, 9, MONDAY), Uses.of("bench", Method.RPE_WEEKS, 9, WEDNESDAY), Uses.of("deadlift",
+            Method.RPE_WEEKS, 9, FRIDAY)), plan);
   }
 
   /** A novice in the third week of a straight line. */
@@ -233,7 +232,8 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "265", 20, "", 0, "267", 0.08),
             new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "455", 20, "", 0, "452", 0.1)),
         Map.of("row", "135", "back-extension", "45", "leg-curl", "90", "overhead-press", "115"),
-        List.of(Uses.of("squat", Method.LADDER, 9, TUESDAY), Uses.of("bench", Method.LADDER, 9, THURSDAY), Uses.of("deadlift", Method.LADDER, 9, SATURDAY)), plan);
+        List.of(Uses.of("squat", Method.LADDER, 9, TUESDAY), Uses.of("bench", Method.LADDER, 9, THURSDAY), Uses.of("deadlift",
+            Method.LADDER, 9, SATURDAY)), plan);
   }
 
   /** A junior who lifts often and never hard. */
@@ -248,7 +248,8 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "47.5", 11, "", 0, "48", 0.5),
             new Numbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "95", 11, "", 0, "97", 0.6)),
         Map.of("chin-up", "0", "plank", "0"),
-        List.of(Uses.of("squat", Method.HIGH_FREQUENCY, 9, MONDAY, WEDNESDAY, FRIDAY), Uses.of("bench", Method.HIGH_FREQUENCY, 9, MONDAY, WEDNESDAY, FRIDAY, SATURDAY)), plan);
+        List.of(Uses.of("squat", Method.HIGH_FREQUENCY, 9, MONDAY, WEDNESDAY, FRIDAY), Uses.of("bench", Method.HIGH_FREQUENCY, 9, MONDAY,
+            WEDNESDAY, FRIDAY, SATURDAY)), plan);
   }
 
   /** Night shifts and a sore knee. */
@@ -296,7 +297,8 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "157.5", 12, "", 0, "159", 0.15),
             new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "280", 12, "", 0, "283", 0.15)),
         Map.of("leg-curl", "60", "row", "90", "lateral-raise", "12.5", "shrug", "120", "hanging-leg-raise", "0"),
-        List.of(Uses.of("squat", Method.BLOCKS, 9, MONDAY, FRIDAY), Uses.of("bench", Method.BLOCKS, 9, WEDNESDAY, SATURDAY), Uses.of("deadlift", Method.BLOCKS, 9, TUESDAY)), plan);
+        List.of(Uses.of("squat", Method.BLOCKS, 9, MONDAY, FRIDAY), Uses.of("bench", Method.BLOCKS, 9, WEDNESDAY, SATURDAY),
+            Uses.of("deadlift", Method.BLOCKS, 9, TUESDAY)), plan);
   }
 
   /** Strongwoman with cycles: singles against the clock, clusters, partials. */
@@ -311,8 +313,10 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 10, "", 0, "166", 0.2),
             new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 10, "", 0, "197", 0.2)),
         Map.of("chest-supported-row", "20"),
-        List.of(Uses.of("log-press", Method.DENSITY, 3, MONDAY), Uses.of("squat", Method.CLUSTER, 3, THURSDAY), Uses.of("deadlift", Method.PARTIALS, 3, TUESDAY),
-            Uses.of("stone-load", Method.EVENT_WEEKS, 9, SATURDAY).with(Map.of("mass", "115")), Uses.of("farmers-walk", Method.EVENT_WEEKS, 9, SATURDAY).with(Map.of("mass", "85", "every", "2"))), plan);
+        List.of(Uses.of("log-press", Method.DENSITY, 3, MONDAY), Uses.of("squat", Method.CLUSTER, 3, THURSDAY), Uses.of("deadlift",
+            Method.PARTIALS, 3, TUESDAY),
+            Uses.of("stone-load", Method.EVENT_WEEKS, 9, SATURDAY).with(Map.of("mass", "115")), Uses.of("farmers-walk", Method.EVENT_WEEKS,
+                9, SATURDAY).with(Map.of("mass", "85", "every", "2"))), plan);
   }
 
   /** Losing weight, and wants to bench every day. */

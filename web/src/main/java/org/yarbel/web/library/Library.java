@@ -1,10 +1,14 @@
 package org.yarbel.web.library;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -39,7 +43,8 @@ public class Library {
   private final Batches batches;
   private final Lifts lifts;
 
-  Library(TemplateRepository templates, TemplateFormat format, TrainingSessionRepository sessions, SlotRepository slots, Batches batches, Lifts lifts) {
+  Library(TemplateRepository templates, TemplateFormat format, TrainingSessionRepository sessions, SlotRepository slots, Batches batches,
+      Lifts lifts) {
     this.templates = templates;
     this.format = format;
     this.sessions = sessions;
@@ -73,7 +78,8 @@ public class Library {
   @Transactional
   Optional<String> keep(Lifter lifter, LocalDate from, int days, Template.Scope scope, String name) {
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, from.plusDays(days - 1L));
-    Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList()).stream().collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList()).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
     if (lines.isEmpty()) {
       return Optional.of("Nothing is written there to keep.");
     }
@@ -81,7 +87,8 @@ public class Library {
     Set<String> keys = new TreeSet<>();
     for (int week = 0; week < (days + 6) / 7; week++) {
       LocalDate monday = from.plusWeeks(week);
-      weeks.add(new TemplateDocument.Week(all.stream().filter(s -> !s.day().isBefore(monday) && s.day().isBefore(monday.plusWeeks(1)) && lines.containsKey(s.id()))
+      weeks.add(new TemplateDocument.Week(all.stream().filter(s -> !s.day().isBefore(monday) && s.day()
+          .isBefore(monday.plusWeeks(1)) && lines.containsKey(s.id()))
           .map(s -> day(s, lines.get(s.id()), keys)).toList()));
     }
     return store(new TemplateDocument(TemplateDocument.FORMAT, TemplateDocument.VERSION, name.strip(), null, scope.word(), names(keys), weeks));
@@ -96,11 +103,14 @@ public class Library {
   private static TemplateDocument.Day day(TrainingSession session, List<Slot> lines, Set<String> keys) {
     Groups groups = session.groups();
     List<Slot> own = lines.stream().filter(slot -> slot.linkOf() == null).toList();
-    List<TemplateDocument.GroupOf> used = own.stream().map(Slot::groupNo).filter(java.util.Objects::nonNull).distinct().filter(number -> groups.group(number) != null)
+    List<TemplateDocument.GroupOf> used = own.stream().map(Slot::groupNo).filter(Objects::nonNull).distinct()
+        .filter(number -> groups.group(number) != null)
         .map(number -> TemplateDocument.GroupOf.of(number, groups.group(number))).toList();
     own.forEach(slot -> keys.add(slot.lift()));
-    return new TemplateDocument.Day(session.day().getDayOfWeek().getValue(), used.isEmpty() ? null : used, own.stream().map(slot -> new TemplateDocument.Line(slot.kind().word(),
-        slot.lift(), slot.work(), slot.groupNo(), slot.details().optional() ? Boolean.TRUE : null, slot.details().reason(), slot.details().cues(), slot.details().mind())).toList());
+    return new TemplateDocument.Day(session.day().getDayOfWeek().getValue(), used.isEmpty() ? null : used, own.stream()
+        .map(slot -> new TemplateDocument.Line(slot.kind().word(),
+        slot.lift(), slot.work(), slot.groupNo(), slot.details().optional() ? Boolean.TRUE : null, slot.details().reason(), slot.details()
+            .cues(), slot.details().mind())).toList());
   }
 
   /** Keeps a template under its name; a sentence when it cannot. */
@@ -113,7 +123,7 @@ public class Library {
     if (templates.findByName(name).isPresent()) {
       return Optional.of("There is a template '" + name + "' already: choose another name.");
     }
-    templates.save(new Template(name, Template.Scope.valueOf(document.scope().toUpperCase(java.util.Locale.ROOT)), format.write(document)));
+    templates.save(new Template(name, Template.Scope.valueOf(document.scope().toUpperCase(Locale.ROOT)), format.write(document)));
     return Optional.empty();
   }
 
@@ -135,14 +145,16 @@ public class Library {
   @Transactional
   int use(Template template, Lifter lifter, LocalDate from, boolean replace, SignedIn who) {
     TemplateDocument document = format.stored(template.document());
-    LocalDate monday = from.with(java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY));
+    LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     List<Batches.NewLine> lines = new ArrayList<>();
     for (int week = 0; week < document.weeks().size(); week++) {
       for (TemplateDocument.Day day : document.weeks().get(week).days()) {
         LocalDate on = template.scope() == Template.Scope.SESSION ? from : monday.plusWeeks(week).plusDays(day.day() - 1L);
-        Map<Integer, Group> groups = day.groups() == null ? Map.of() : day.groups().stream().collect(Collectors.toMap(TemplateDocument.GroupOf::number, TemplateDocument.GroupOf::group));
+        Map<Integer, Group> groups = day.groups() == null ? Map.of() : day.groups().stream()
+            .collect(Collectors.toMap(TemplateDocument.GroupOf::number, TemplateDocument.GroupOf::group));
         day.lines().forEach(line -> lines.add(new Batches.NewLine(on, line.kind(), line.lift(), line.work(),
-            new Details(Boolean.TRUE.equals(line.optional()), null, null, null, null, line.reason(), line.cues(), line.mind(), null), line.group() == null ? null : groups.get(line.group()))));
+            new Details(Boolean.TRUE.equals(line.optional()), null, null, null, null, line.reason(), line.cues(), line.mind(), null),
+                line.group() == null ? null : groups.get(line.group()))));
       }
     }
     return replace ? batches.replace(lifter, lines, who) : batches.add(lifter, lines, who);

@@ -3,13 +3,16 @@ package org.yarbel.web.library;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.Resource;
 import org.springframework.data.domain.Limit;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -62,7 +65,8 @@ class LibraryController {
   public record For(String value, String name, boolean chosen) {}
 
   @GetMapping("/library")
-  String page(@RequestParam(required = false) @Nullable Long lifter, @RequestParam(required = false) @Nullable Long group, @RequestParam(required = false) @Nullable LocalDate of, Model model) {
+  String page(@RequestParam(required = false) @Nullable Long lifter, @RequestParam(required = false) @Nullable Long group,
+      @RequestParam(required = false) @Nullable LocalDate of, Model model) {
     show(model, lifter != null ? "lifter-" + lifter : group != null ? "group-" + group : "", of == null ? clock.today() : of);
     return "library/page";
   }
@@ -87,18 +91,21 @@ class LibraryController {
   @PostMapping("/lifters/{id}/days/{day}/keep")
   String keepDay(@PathVariable long id, @PathVariable LocalDate day, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
-    String name = lifter.name().split(" ")[0] + ", " + day.getDayOfWeek().getDisplayName(java.time.format.TextStyle.FULL, java.util.Locale.ENGLISH) + " " + day;
+    String name = lifter.name().split(" ")[0] + ", " + day.getDayOfWeek().getDisplayName(java.time.format.TextStyle.FULL,
+        java.util.Locale.ENGLISH) + " " + day;
     flash.addFlashAttribute("said", library.keep(lifter, day, 1, Template.Scope.SESSION, name).orElse("Kept as '" + name + "'."));
     return "redirect:/library?lifter=" + id + "&of=" + day;
   }
 
   /** Keeps weeks of a lifter. */
   @PostMapping("/library/keep")
-  String keep(@RequestParam String from, @RequestParam LocalDate of, @RequestParam(defaultValue = "") String weeks, @RequestParam(defaultValue = "") String name, RedirectAttributes flash) {
+  String keep(@RequestParam String from, @RequestParam LocalDate of, @RequestParam(defaultValue = "") String weeks,
+      @RequestParam(defaultValue = "") String name, RedirectAttributes flash) {
     Optional<Lifter> lifter = one(from);
     int count = weeks.matches("\\d{1,2}") ? Integer.parseInt(weeks) : 0;
-    String wrong = lifter.isEmpty() ? "Choose one lifter, not a group, whose weeks are kept." : count < 1 || count > Library.MOST_WEEKS ? "The weeks must be from 1 to " + Library.MOST_WEEKS + " but were '" + weeks + "'." : null;
-    LocalDate monday = of.with(java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY));
+    String wrong = lifter.isEmpty() ? "Choose one lifter, not a group, whose weeks are kept." : count < 1 || count > Library.MOST_WEEKS
+        ? "The weeks must be from 1 to " + Library.MOST_WEEKS + " but were '" + weeks + "'." : null;
+    LocalDate monday = of.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     flash.addFlashAttribute("said", wrong != null ? "Not kept: " + wrong : library.keepWeeks(lifter.orElseThrow(), monday, count, name)
         .map(why -> "Not kept: " + why).orElse("Kept as '" + name.strip() + "'."));
     flash.addFlashAttribute("name", name);
@@ -107,10 +114,12 @@ class LibraryController {
 
   /** Writes a template into the days of a lifter or a group. */
   @PostMapping("/library/{id}/use")
-  String use(@PathVariable long id, @RequestParam(name = "for", defaultValue = "") String whom, @RequestParam LocalDate of, @RequestParam(defaultValue = "") String replace,
+  String use(@PathVariable long id, @RequestParam(name = "for", defaultValue = "") String whom, @RequestParam LocalDate of,
+      @RequestParam(defaultValue = "") String replace,
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Template template = library.template(id);
-    List<Lifter> all = one(whom).map(List::of).orElseGet(() -> whom.matches("group-\\d{1,18}") ? groups.lifters(Long.parseLong(whom.substring(6))) : List.of());
+    List<Lifter> all = one(whom).map(List::of).orElseGet(() -> whom.matches("group-\\d{1,18}")
+        ? groups.lifters(Long.parseLong(whom.substring(6))) : List.of());
     if (all.isEmpty()) {
       flash.addFlashAttribute("said", "Nothing written: choose a lifter or a group first.");
       return "redirect:/library?of=" + of;
@@ -119,7 +128,8 @@ class LibraryController {
     for (Lifter lifter : all) {
       lines += library.use(template, lifter, of, !replace.isEmpty(), who);
     }
-    flash.addFlashAttribute("said", lines + " lines written" + (all.size() > 1 ? " for " + all.size() + " lifters" : "") + " from '" + template.name() + "'. Undo on the board takes them out.");
+    flash.addFlashAttribute("said", lines + " lines written" + (all.size() > 1 ? " for " + all.size() + " lifters" : "") + " from '"
+        + template.name() + "'. Undo on the board takes them out.");
     return all.size() == 1 ? "redirect:/lifters/" + all.get(0).id() + "/week?of=" + of : "redirect:/groups/" + whom.substring(6) + "/week?of=" + of;
   }
 
@@ -141,13 +151,15 @@ class LibraryController {
 
   /** The format, for whoever makes such files. */
   @GetMapping("/library/schema")
-  ResponseEntity<org.springframework.core.io.Resource> schema() {
-    return ResponseEntity.ok().contentType(new MediaType("application", "schema+json")).body(new org.springframework.core.io.ClassPathResource("formats/template.schema.json"));
+  ResponseEntity<Resource> schema() {
+    return ResponseEntity.ok().contentType(new MediaType("application", "schema+json"))
+        .body(new org.springframework.core.io.ClassPathResource("formats/template.schema.json"));
   }
 
   /** Takes a template from a file or its text; lifts the club lacks are mapped once. */
   @PostMapping("/library/import")
-  String take(@RequestParam(required = false) @Nullable MultipartFile file, @RequestParam(defaultValue = "") String text, @RequestParam(defaultValue = "") String name,
+  String take(@RequestParam(required = false) @Nullable MultipartFile file, @RequestParam(defaultValue = "") String text,
+      @RequestParam(defaultValue = "") String name,
       @RequestParam Map<String, String> all, Model model, RedirectAttributes flash, HttpServletResponse response) throws IOException {
     String content = file != null && !file.isEmpty() ? new String(file.getBytes(), StandardCharsets.UTF_8) : text;
     TemplateFormat.Read read = format.read(content);

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
+import java.util.Locale;
 import org.yarbel.web.club.ClubRow;
 
 /** A session, week or block that the club keeps to use again. */
@@ -33,7 +34,7 @@ class Template extends ClubRow {
     BLOCK;
 
     public String word() {
-      return name().toLowerCase(java.util.Locale.ROOT);
+      return name().toLowerCase(Locale.ROOT);
     }
   }
 

@@ -15,7 +15,8 @@ import org.yarbel.core.plan.SlotKind;
 
 /** A template as it is stored and exchanged: {@code docs/formats/template.schema.json}. */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-record TemplateDocument(String format, int version, String name, @Nullable String about, String scope, @Nullable Map<String, String> lifts, List<Week> weeks) {
+record TemplateDocument(String format, int version, String name, @Nullable String about, String scope, @Nullable Map<String, String> lifts,
+    List<Week> weeks) {
   static final String FORMAT = "yarbel-template";
   static final int VERSION = 1;
 
@@ -28,7 +29,8 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
 
   /** Lines done by turns. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  record GroupOf(int number, String kind, @Nullable Integer rounds, @Nullable Integer restBetween, @Nullable Integer restRounds, @Nullable Integer limit) {
+  record GroupOf(int number, String kind, @Nullable Integer rounds, @Nullable Integer restBetween, @Nullable Integer restRounds,
+      @Nullable Integer limit) {
     static GroupOf of(int number, Group group) {
       return new GroupOf(number, group.kind().word().replace(' ', '-'), group.rounds(), group.restBetween(), group.restRounds(), group.limit());
     }
@@ -40,7 +42,8 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
 
   /** A line. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  record Line(String part, String lift, String work, @Nullable Integer group, @Nullable Boolean optional, @Nullable String reason, @Nullable String cues,
+  record Line(String part, String lift, String work, @Nullable Integer group, @Nullable Boolean optional, @Nullable String reason,
+      @Nullable String cues,
       @Nullable String mind) {
     SlotKind kind() {
       return SlotKind.valueOf(part.toUpperCase(Locale.ROOT).replace('-', '_'));
@@ -64,7 +67,8 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
     List<Week> all = new ArrayList<>();
     for (Week week : weeks) {
       all.add(new Week(week.days().stream().map(day -> new Day(day.day(), day.groups(), day.lines().stream().map(line -> new Line(line.part(),
-          mapped.getOrDefault(line.lift(), line.lift()), work(line.work(), mapped), line.group(), line.optional(), line.reason(), line.cues(), line.mind())).toList())).toList()));
+          mapped.getOrDefault(line.lift(), line.lift()), work(line.work(), mapped), line.group(), line.optional(), line.reason(),
+              line.cues(), line.mind())).toList())).toList()));
     }
     return new TemplateDocument(format, version, name, about, scope, new TreeMap<>(names), all);
   }

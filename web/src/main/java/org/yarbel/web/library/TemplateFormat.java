@@ -52,7 +52,8 @@ class TemplateFormat {
     try {
       json.readTree(text);
     } catch (JacksonException notJson) {
-      return new Read(null, List.of("That is no JSON" + (notJson.getLocation() == null ? "." : ": it breaks off in line " + notJson.getLocation().getLineNr() + ", column "
+      return new Read(null, List.of("That is no JSON" + (notJson.getLocation() == null ? "." : ": it breaks off in line "
+          + notJson.getLocation().getLineNr() + ", column "
           + notJson.getLocation().getColumnNr() + ".")));
     }
     Set<String> problems = new LinkedHashSet<>();
@@ -69,7 +70,8 @@ class TemplateFormat {
           try {
             WorkLine.parse(line.work());
           } catch (NotationException notation) {
-            wrong.add("Week " + (w + 1) + ", day " + day.day() + ", " + line.lift() + ", work '" + line.work() + "': " + notation.problems().get(0).message());
+            wrong.add("Week " + (w + 1) + ", day " + day.day() + ", " + line.lift() + ", work '" + line.work() + "': " + notation.problems()
+                .get(0).message());
           }
         }
       }

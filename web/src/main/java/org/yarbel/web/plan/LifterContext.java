@@ -232,7 +232,8 @@ public record LifterContext(
     List<Warmth.Taken> taken = new ArrayList<>();
     for (Slot slot : slots) {
       Lift lift = lift(slot.lift());
-      Worked line = training(lift, slot.trainingNg()).work(lift, slot.work(), slot.details(), rounds(groups.group(slot.groupNo())), Warmth.of(lift, taken, lifts));
+      Worked line = training(lift, slot.trainingNg()).work(lift, slot.work(), slot.details(), rounds(groups.group(slot.groupNo())),
+          Warmth.of(lift, taken, lifts));
       worked.put(slot.id(), line);
       taken(lift, line).ifPresent(taken::add);
     }

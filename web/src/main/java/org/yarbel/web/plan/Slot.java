@@ -125,7 +125,8 @@ public class Slot extends ClubRow {
 
   /** Where it comes from; null for a line somebody wrote. */
   public @Nullable Origin origin() {
-    return progressionId == null || exposure == null || lineNo == null || plannedOn == null ? null : new Origin(progressionId, exposure, lineNo, plannedOn);
+    return progressionId == null || exposure == null || lineNo == null || plannedOn == null ? null
+        : new Origin(progressionId, exposure, lineNo, plannedOn);
   }
 
   /** What its method wrote, or would write now; null without a method. */

@@ -12,7 +12,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -63,7 +65,8 @@ public class Days {
   }
 
   /** A line of a day as it stands; its id and the place of the line it follows are told apart from what it says. */
-  private record LineState(@Nullable Long id, SlotKind kind, String lift, String work, Details details, @Nullable Integer groupNo, @Nullable Integer follows,
+  private record LineState(@Nullable Long id, SlotKind kind, String lift, String work, Details details, @Nullable Integer groupNo,
+      @Nullable Integer follows,
       Slot.@Nullable Origin origin, @Nullable String written, boolean forecast, @Nullable Long trainingNg, @Nullable String remark) {
     LineState said() {
       return new LineState(null, kind, lift, work, details, groupNo, follows, null, null, false, null, null);
@@ -73,7 +76,8 @@ public class Days {
   /** A day as it stands. */
   private record DayState(String day, @Nullable Long placeId, String groups, List<LineState> lines) {
     boolean sameAs(DayState other) {
-      return day.equals(other.day) && groups.equals(other.groups) && lines.stream().map(LineState::said).toList().equals(other.lines.stream().map(LineState::said).toList());
+      return day.equals(other.day) && groups.equals(other.groups) && lines.stream().map(LineState::said).toList()
+          .equals(other.lines.stream().map(LineState::said).toList());
     }
   }
 
@@ -97,12 +101,19 @@ public class Days {
     if (same(before, after)) {
       return Optional.empty();
     }
-    issueAnew(lifter, days);
-    return Optional.of(changes.save(Change.ofDays(who.accountId(), clock.now(), lifter.id(), json.writeValueAsString(before), json.writeValueAsString(after))).id());
+    issueAnew(lifter, changed(before, after));
+    return Optional.of(changes.save(Change.ofDays(who.accountId(), clock.now(), lifter.id(), json.writeValueAsString(before),
+        json.writeValueAsString(after))).id());
   }
 
   private static boolean same(List<DayState> one, List<DayState> other) {
-    return one.size() == other.size() && java.util.stream.IntStream.range(0, one.size()).allMatch(i -> one.get(i).sameAs(other.get(i)));
+    return changed(one, other).isEmpty();
+  }
+
+  /** The days that are not as they were; lists of the same days. */
+  private static List<LocalDate> changed(List<DayState> before, List<DayState> after) {
+    return IntStream.range(0, before.size()).filter(i -> !before.get(i).sameAs(after.get(i))).mapToObj(i -> LocalDate.parse(before.get(i)
+        .day())).toList();
   }
 
   private void issueAnew(Lifter lifter, Collection<LocalDate> days) {
@@ -110,7 +121,8 @@ public class Days {
   }
 
   private List<DayState> states(long lifterId, Collection<LocalDate> days) {
-    Map<LocalDate, TrainingSession> byDay = sessions.findByLifterIdAndDayIn(lifterId, days).stream().collect(Collectors.toMap(TrainingSession::day, s -> s));
+    Map<LocalDate, TrainingSession> byDay = sessions.findByLifterIdAndDayIn(lifterId, days).stream()
+        .collect(Collectors.toMap(TrainingSession::day, s -> s));
     Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(byDay.values().stream().map(TrainingSession::id).toList()).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
     List<DayState> states = new ArrayList<>();
@@ -125,7 +137,8 @@ public class Days {
   private static List<LineState> lines(List<Slot> all) {
     List<Long> ids = all.stream().map(Slot::id).toList();
     return all.stream().map(slot -> new LineState(slot.id(), slot.kind(), slot.lift(), slot.work(), slot.details(), slot.groupNo(),
-        slot.linkOf() == null ? null : Integer.valueOf(ids.indexOf(slot.linkOf())), slot.origin(), slot.written(), slot.forecast(), slot.trainingNg(), slot.remark())).toList();
+        slot.linkOf() == null ? null : Integer.valueOf(ids.indexOf(slot.linkOf())), slot.origin(), slot.written(), slot.forecast(),
+            slot.trainingNg(), slot.remark())).toList();
   }
 
   /** Puts days back as they stood before a change; a sentence says what was done, or why not. */
@@ -140,7 +153,7 @@ public class Days {
     return apply(change, Objects.requireNonNull(change.before()), Objects.requireNonNull(change.after()), "The change is done again.", Change::redo);
   }
 
-  private String apply(Change change, String fromText, String toText, String said, java.util.function.Consumer<Change> mark) {
+  private String apply(Change change, String fromText, String toText, String said, Consumer<Change> mark) {
     List<DayState> from = List.of(json.readValue(fromText, DayState[].class));
     List<DayState> to = List.of(json.readValue(toText, DayState[].class));
     Lifter lifter = lifters.findById(change.lifterId()).orElseThrow(NotFound::new);
@@ -161,7 +174,7 @@ public class Days {
     restore(lifter, now, to);
     slots.flush();
     mark.accept(change);
-    issueAnew(lifter, days);
+    issueAnew(lifter, changed(now, to));
     return said;
   }
 

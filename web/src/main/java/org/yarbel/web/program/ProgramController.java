@@ -5,11 +5,13 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -17,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.ExtendedModelMap;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -24,6 +27,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Deload;
@@ -53,7 +57,8 @@ class ProgramController {
   private final Lifts lifts;
   private final ClubClock clock;
 
-  ProgramController(ProgressionRepository progressions, LifterRepository lifters, LifterContexts contexts, Programs programs, Easy easy, Lifts lifts, ClubClock clock) {
+  ProgramController(ProgressionRepository progressions, LifterRepository lifters, LifterContexts contexts, Programs programs, Easy easy,
+      Lifts lifts, ClubClock clock) {
     this.progressions = progressions;
     this.lifters = lifters;
     this.contexts = contexts;
@@ -73,7 +78,8 @@ class ProgramController {
   public record DayBox(String name, String word, boolean ticked, boolean free) {}
 
   /** The form of one method. */
-  public record Form(@Nullable Long id, String lift, String method, String title, String starts, List<DayBox> days, String turn, List<Field> fields, Map<String, String> errors) {
+  public record Form(@Nullable Long id, String lift, String method, String title, String starts, List<DayBox> days, String turn,
+      List<Field> fields, Map<String, String> errors) {
     public @Nullable String error(String field) {
       return errors.get(field);
     }
@@ -92,7 +98,8 @@ class ProgramController {
       if (named.isEmpty()) {
         model.addAttribute("liftError", lifts.catalogue().unknown(lift));
       } else {
-        form = new Form(null, named.get().name(), chosen.key(), chosen.title(), Programs.monday(clock.today()).toString(), days(lifter, lifter.daysFree(), false), Progression.Turn.EVERY.name(),
+        form = new Form(null, named.get().name(), chosen.key(), chosen.title(), Programs.monday(clock.today())
+            .toString(), days(lifter, lifter.daysFree(), false), Progression.Turn.EVERY.name(),
             fields(chosen, Map.of(), Map.of()), Map.of());
       }
     }
@@ -114,7 +121,8 @@ class ProgramController {
     model.addAttribute("kinds", Deload.values());
     model.addAttribute("every", lifter.deloadEvery());
     model.addAttribute("kind", lifter.deloadKind());
-    Level level = context.known().values().stream().map(LifterContext.Known::level).filter(java.util.Objects::nonNull).max(java.util.Comparator.naturalOrder()).orElse(null);
+    Level level = context.known().values().stream().map(LifterContext.Known::level).filter(Objects::nonNull).max(Comparator.naturalOrder())
+        .orElse(null);
     Deload.Interval interval = Deload.Interval.of(level, lifter.strained());
     model.addAttribute("interval", interval.least() + "–" + interval.most());
     model.addAttribute("noDays", lifter.daysFree().isEmpty());
@@ -124,25 +132,30 @@ class ProgramController {
     Map<String, String> usual = Settings.defaults(p.method()).texts();
     String set = p.method().rule().parameters().stream().filter(q -> !p.settings().getOrDefault(q.key(), q.fallback()).equals(usual.get(q.key())))
         .map(q -> q.words() + " " + p.settings().get(q.key())).collect(Collectors.joining("; "));
-    String days = p.days().stream().map(d -> d.getDisplayName(TextStyle.SHORT, Locale.ENGLISH)).collect(Collectors.joining(" ")) + (p.turn() == Progression.Turn.EVERY ? "" : ", " + p.turn().words());
-    return new Row(p.id(), context.lift(p.lift()).name(), p.method().title(), p.method().key(), days, DAY.format(p.startsOn()), p.endsOn() == null ? null : DAY.format(p.endsOn()), set, p.method().rule().memory());
+    String days = p.days().stream().map(d -> d.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
+        .collect(Collectors.joining(" ")) + (p.turn() == Progression.Turn.EVERY ? "" : ", " + p.turn().words());
+    return new Row(p.id(), context.lift(p.lift()).name(), p.method().title(), p.method().key(), days, DAY.format(p.startsOn()),
+        p.endsOn() == null ? null : DAY.format(p.endsOn()), set, p.method().rule().memory());
   }
 
   private Form form(Lifter lifter, Progression p) {
-    return new Form(p.id(), lifts.catalogue().ofKey(p.lift()).map(Lift::name).orElse(p.lift()), p.method().key(), p.method().title(), p.startsOn().toString(),
+    return new Form(p.id(), lifts.catalogue().ofKey(p.lift()).map(Lift::name).orElse(p.lift()), p.method().key(), p.method()
+        .title(), p.startsOn().toString(),
         days(lifter, p.days(), true), p.turn().name(), fields(p.method(), p.settings(), Map.of()), Map.of());
   }
 
   private static List<DayBox> days(Lifter lifter, Set<DayOfWeek> ticked, boolean chosen) {
     List<DayBox> boxes = new ArrayList<>();
     for (DayOfWeek day : DayOfWeek.values()) {
-      boxes.add(new DayBox(day.name(), day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), chosen && ticked.contains(day), lifter.daysFree().contains(day)));
+      boxes.add(new DayBox(day.name(), day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), chosen
+          && ticked.contains(day), lifter.daysFree().contains(day)));
     }
     return boxes;
   }
 
   private static List<Field> fields(Method method, Map<String, String> values, Map<String, String> errors) {
-    return method.rule().parameters().stream().map(p -> new Field(p.key(), p.words(), values.getOrDefault(p.key(), p.fallback()), hint(p), errors.get(p.key()))).toList();
+    return method.rule().parameters().stream().map(p -> new Field(p.key(), p.words(), values.getOrDefault(p.key(), p.fallback()), hint(p),
+        errors.get(p.key()))).toList();
   }
 
   private static String hint(Parameter parameter) {
@@ -155,7 +168,8 @@ class ProgramController {
   }
 
   @PostMapping("/lifters/{id}/progressions")
-  ModelAndView save(@PathVariable long id, @RequestParam Map<String, String> all, @RequestParam(name = "days", required = false) @Nullable List<String> typedDays,
+  ModelAndView save(@PathVariable long id, @RequestParam Map<String, String> all, @RequestParam(name = "days",
+      required = false) @Nullable List<String> typedDays,
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
     Method method = Method.ofKey(all.getOrDefault("method", "")).orElseThrow(NotFound::new);
@@ -179,7 +193,7 @@ class ProgramController {
     if (!errors.isEmpty() || !checked.errors().isEmpty()) {
       ModelAndView again = new ModelAndView("program/page");
       again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
-      org.springframework.ui.ExtendedModelMap model = new org.springframework.ui.ExtendedModelMap();
+      ExtendedModelMap model = new ExtendedModelMap();
       fill(model, lifter, new Form(own, typed.text("lift"), method.key(), method.title(), typed.text("starts"), days(lifter, days, true), turn.name(),
           fields(method, parameters, checked.errors()), errors));
       again.addAllObjects(model);
@@ -188,17 +202,18 @@ class ProgramController {
     Progression progression = own == null ? new Progression(lifter.id(), lift.orElseThrow().key(), method) : own(lifter, own);
     Map<String, String> settings = new HashMap<>(checked.settings().texts());
     remember(lifter, progression, method, settings);
-    progression.set(settings, Programs.monday(java.util.Objects.requireNonNull(starts)), days, turn);
+    progression.set(settings, Programs.monday(Objects.requireNonNull(starts)), days, turn);
     progressions.saveAndFlush(progression);
     boolean wrote = programs.write(lifter, who).isPresent();
-    flash.addFlashAttribute("said", wrote ? "Written for the weeks to come. What you edit there is kept; Undo on the board takes it back." : "Kept. Nothing in the weeks to come had to change.");
+    flash.addFlashAttribute("said", wrote ? "Written for the weeks to come. What you edit there is kept; Undo on the board takes it back."
+        : "Kept. Nothing in the weeks to come had to change.");
     return new ModelAndView("redirect:/lifters/" + id + "/progressions");
   }
 
   /** Where the lifter stands at the start, for methods that measure from there. */
   private void remember(Lifter lifter, Progression before, Method method, Map<String, String> settings) {
     LifterContext context = contexts.of(lifter, null);
-    org.yarbel.core.card.MaxNumbers numbers = context.numbers(context.lift(before.lift()));
+    MaxNumbers numbers = context.numbers(context.lift(before.lift()));
     String startMax = before.isNew() ? null : before.settings().get("startMax");
     if (startMax != null) {
       settings.put("startMax", startMax);
@@ -222,13 +237,16 @@ class ProgramController {
 
   private static Optional<String> dayError(Lifter lifter, Set<DayOfWeek> days) {
     if (lifter.daysFree().isEmpty()) {
-      return Optional.of("No day of the week is free for " + lifter.name() + ": tick the free days on the Lifter page first. What you typed here is kept.");
+      return Optional.of("No day of the week is free for " + lifter.name()
+          + ": tick the free days on the Lifter page first. What you typed here is kept.");
     }
     if (days.isEmpty()) {
       return Optional.of("Tick at least one day.");
     }
-    String busy = days.stream().filter(day -> !lifter.daysFree().contains(day)).map(day -> day.getDisplayName(TextStyle.FULL, Locale.ENGLISH)).collect(Collectors.joining(" and "));
-    return busy.isEmpty() ? Optional.empty() : Optional.of(busy + (busy.contains(" and ") ? " are" : " is") + " not free for " + lifter.name() + ": choose other days, or tick it on the Lifter page.");
+    String busy = days.stream().filter(day -> !lifter.daysFree().contains(day)).map(day -> day.getDisplayName(TextStyle.FULL,
+        Locale.ENGLISH)).collect(Collectors.joining(" and "));
+    return busy.isEmpty() ? Optional.empty() : Optional.of(busy + (busy.contains(" and ") ? " are" : " is") + " not free for "
+        + lifter.name() + ": choose other days, or tick it on the Lifter page.");
   }
 
   /** Ends a method today, or lets it go on. */
@@ -238,13 +256,15 @@ class ProgramController {
     progression.end(on.isEmpty() ? clock.today() : null);
     progressions.saveAndFlush(progression);
     programs.write(lifter(progression.lifterId()), who);
-    flash.addFlashAttribute("said", on.isEmpty() ? "Ended: what it had written ahead is out, what you edited stays. Go on brings it back." : "It goes on.");
+    flash.addFlashAttribute("said", on.isEmpty() ? "Ended: what it had written ahead is out, what you edited stays. Go on brings it back."
+        : "It goes on.");
     return "redirect:/lifters/" + progression.lifterId() + "/progressions";
   }
 
   /** Makes a week easy, moves an easy week, or takes it out. */
   @PostMapping("/lifters/{id}/deloads")
-  String deload(@PathVariable long id, @RequestParam LocalDate monday, @RequestParam(defaultValue = "HALF_LOAD") String kind, @RequestParam(required = false) @Nullable Integer move,
+  String deload(@PathVariable long id, @RequestParam LocalDate monday, @RequestParam(defaultValue = "HALF_LOAD") String kind,
+      @RequestParam(required = false) @Nullable Integer move,
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
     LocalDate of = Programs.monday(monday);

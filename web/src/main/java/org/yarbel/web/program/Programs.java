@@ -23,6 +23,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
+import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
@@ -36,9 +37,9 @@ import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.log.LineLogged;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
@@ -75,7 +76,8 @@ public class Programs {
   private final Days days;
   private final ClubClock clock;
 
-  Programs(ProgressionRepository progressions, DeloadWeekRepository deloads, SlotRepository slots, TrainingSessionRepository sessions, LoggedSetRepository log,
+  Programs(ProgressionRepository progressions, DeloadWeekRepository deloads, SlotRepository slots, TrainingSessionRepository sessions,
+      LoggedSetRepository log,
       LiftNumbersRepository numbers, LifterRepository lifters, LifterContexts contexts, Issuing issuing, Days days, ClubClock clock) {
     this.progressions = progressions;
     this.deloads = deloads;
@@ -96,7 +98,7 @@ public class Programs {
   /** Writes the weeks ahead, the change to be undone as one. */
   @Transactional
   public Optional<Long> write(Lifter lifter, SignedIn who) {
-    return days.change(lifter, ahead(lifter, clock.today()), who, () -> write(lifter, contexts.of(lifter, null), clock.today(), WEEKS_AHEAD));
+    return days.change(lifter, ahead(lifter, clock.today()), who, () -> rewrite(lifter, contexts.of(lifter, null), clock.today(), WEEKS_AHEAD));
   }
 
   /** Every day that a lifter's methods write on or have written on, from a day on. */
@@ -132,9 +134,17 @@ public class Programs {
    */
   @Transactional
   public void write(Lifter lifter, LifterContext context, LocalDate from, int weeks) {
+    Set<Long> changed = rewrite(lifter, context, from, weeks);
+    slots.flush();
+    sessions.findAllById(changed).forEach(session -> issuing.planChanged(session, lifter));
+  }
+
+  /** Writes, and tells in which sessions something is new: only their cards are issued anew. */
+  private Set<Long> rewrite(Lifter lifter, LifterContext context, LocalDate from, int weeks) {
     List<Progression> all = progressions.findByLifterIdOrderById(lifter.id());
+    Set<Long> touched = new HashSet<>();
     if (all.isEmpty()) {
-      return;
+      return touched;
     }
     LocalDate until = monday(from).plusWeeks(weeks);
     LocalDate first = all.stream().map(Progression::startsOn).min(Comparator.naturalOrder()).orElse(from);
@@ -143,19 +153,19 @@ public class Programs {
     Map<Long, List<Slot>> written = slots.findByProgressionIdIn(all.stream().map(Progression::id).toList()).stream()
         .collect(Collectors.groupingBy(slot -> Objects.requireNonNull(slot.origin()).progressionId()));
     Map<Long, TrainingSession> bySlot = sessionsOf(written.values());
-    Map<Long, List<LoggedSetRow>> rows = written.isEmpty() ? Map.of() : log.ofSlots(written.values().stream().flatMap(List::stream).map(Slot::id).toList()).stream()
+    Map<Long, List<LoggedSetRow>> rows = written.isEmpty() ? Map.of() : log.ofSlots(written.values().stream().flatMap(List::stream)
+        .map(Slot::id).toList()).stream()
         .collect(Collectors.groupingBy(LoggedSetRow::slotId));
-    Set<Long> touched = new HashSet<>();
     for (Progression progression : all) {
       List<Slot> mine = written.getOrDefault(progression.id(), List.of());
       Brief brief = brief(progression, context);
       List<Done> done = done(mine, rows);
       List<Planned> planned = planned(progression, brief, done, easy, from, until);
-      new Writing(lifter, progression, mine, rows.keySet(), bySlot, from, touched).write(planned);
+      new Writing(lifter, progression, brief.chart(), mine, rows.keySet(), bySlot, from, touched).write(planned);
       planned.stream().filter(p -> p.number() >= 0 && p.exposure().training() != null).findFirst()
           .ifPresent(next -> train(lifter, progression, Objects.requireNonNull(next.exposure().training())));
     }
-    sessions.findAllById(touched).forEach(session -> issuing.planChanged(session, lifter));
+    return touched;
   }
 
   private Map<Long, TrainingSession> sessionsOf(Collection<List<Slot>> written) {
@@ -173,7 +183,7 @@ public class Programs {
   private static Brief brief(Progression progression, LifterContext context) {
     Lift lift = context.lift(progression.lift());
     LifterContext.Known known = context.known().get(lift.key());
-    return new Brief(lift, context.unit(), context.numbers(lift), known == null ? org.yarbel.core.effort.EffortChart.HOUSE : known.chart(),
+    return new Brief(lift, context.unit(), context.numbers(lift), known == null ? EffortChart.HOUSE : known.chart(),
         context.kit().of(lift, null).map(context.kit()::search).orElse(null),
         Settings.check(progression.method(), progression.settings(), context.lifts()).settings(), progression.perWeek(), context.lifts());
   }
@@ -187,7 +197,8 @@ public class Programs {
       int asked = WorkLine.parse(slot.work()).line().parts().stream().mapToInt(part -> part.work().sets()).sum();
       if (origin.line() == 0 && origin.exposure() >= 0 && sets.size() >= asked) {
         done.add(new Done(origin.exposure(), slot.lift(), sets.stream()
-            .map(row -> new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), row.askedReps(), row.askedReps() == null)).toList()));
+            .map(row -> new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), row.askedReps(), row.askedReps() == null))
+                .toList()));
       }
     }
     done.sort(Comparator.comparingInt(Done::number));
@@ -195,7 +206,8 @@ public class Programs {
   }
 
   /** The exposures of the days from one to another. */
-  private static List<Planned> planned(Progression progression, Brief brief, List<Done> done, Map<LocalDate, Deload> easy, LocalDate from, LocalDate until) {
+  private static List<Planned> planned(Progression progression, Brief brief, List<Done> done, Map<LocalDate, Deload> easy, LocalDate from,
+      LocalDate until) {
     List<Planned> planned = new ArrayList<>();
     Set<Integer> lifted = done.stream().map(Done::number).collect(Collectors.toSet());
     int number = 0;
@@ -228,14 +240,17 @@ public class Programs {
   private final class Writing {
     private final Lifter lifter;
     private final Progression progression;
+    private final EffortChart chart;
     private final Map<String, Slot> open = new LinkedHashMap<>();
     private final Set<String> closed = new HashSet<>();
     private final Set<Long> touched;
     private final Map<Long, TrainingSession> bySlot;
 
-    Writing(Lifter lifter, Progression progression, List<Slot> mine, Set<Long> begun, Map<Long, TrainingSession> bySlot, LocalDate from, Set<Long> touched) {
+    Writing(Lifter lifter, Progression progression, EffortChart chart, List<Slot> mine, Set<Long> begun, Map<Long, TrainingSession> bySlot,
+        LocalDate from, Set<Long> touched) {
       this.lifter = lifter;
       this.progression = progression;
+      this.chart = chart;
       this.touched = touched;
       this.bySlot = bySlot;
       for (Slot slot : mine) {
@@ -270,7 +285,7 @@ public class Programs {
       String key = origin.exposure() + "." + origin.line();
       Optional<String> work = Optional.of(normal(line.work()));
       if (planned.deload() != null && !planned.exposure().deload()) {
-        work = planned.deload().applied(work.get(), org.yarbel.core.effort.EffortChart.HOUSE);
+        work = planned.deload().applied(work.get(), chart);
       }
       if (closed.contains(key) && !open.containsKey(key) || work.isEmpty()) {
         return groupNo;
@@ -285,15 +300,20 @@ public class Programs {
         Integer group = line.group() == null ? null : groupNo != null ? groupNo : grouped(session, line.group());
         slot.place(0, group);
         days.insert(session, slot);
+        touched.add(session.id());
       } else {
         followDay(slot, planned.day());
+        String before = Slot.said(slot.lift(), slot.work()) + slot.trainingNg();
         if (!slot.edited()) {
           slot.write(slot.kind(), line.lift(), work.get(), slot.details());
+        }
+        Mass training = planned.exposure().training();
+        if (!before.equals(Slot.said(slot.lift(), slot.work()) + (training == null ? null : Long.valueOf(training.nanograms())))) {
+          touched.add(slot.sessionId());
         }
       }
       say(slot, origin, line, work.get(), planned);
       slots.save(slot);
-      touched.add(slot.sessionId());
       return slot.groupNo();
     }
 
@@ -303,12 +323,13 @@ public class Programs {
       TrainingSession stands = Objects.requireNonNull(bySlot.get(slot.id()));
       if (!written.equals(day) && stands.day().equals(written)) {
         TrainingSession target = days.session(lifter, day);
-        touched.add(stands.id());
+        touched.addAll(List.of(stands.id(), target.id()));
         Integer group = slot.groupNo();
         slot.moveTo(target.id(), 0);
         if (group != null) {
           stands.groups().numbered(group).ifPresent(numbered -> slot.place(0, target.groups().all().stream()
-              .filter(g -> g.group().equals(numbered.group()) && g.again() == null).map(Groups.Numbered::number).findFirst().orElseGet(() -> grouped(target, numbered.group()))));
+              .filter(g -> g.group().equals(numbered.group()) && g.again() == null).map(Groups.Numbered::number).findFirst()
+                  .orElseGet(() -> grouped(target, numbered.group()))));
         }
         days.insert(target, slot);
       }

@@ -76,7 +76,8 @@ class ChecksController {
   private static Map<String, Object> shown(Map<String, String> typed, Map<String, String> errors) {
     List<Row> rows = new ArrayList<>();
     for (Threshold threshold : Threshold.values()) {
-      rows.add(new Row(threshold.key(), threshold.words(), typed.getOrDefault(threshold.key(), ""), text(threshold.usual()), range(threshold), errors.get(threshold.key())));
+      rows.add(new Row(threshold.key(), threshold.words(), typed.getOrDefault(threshold.key(), ""), text(threshold.usual()),
+          range(threshold), errors.get(threshold.key())));
     }
     return Map.of("rows", rows, "checks", Checks.all().stream().map(CheckView::of).toList(), "wrong", !errors.isEmpty());
   }

@@ -1,13 +1,16 @@
 package org.yarbel.web.watch;
 
 import java.time.LocalDate;
+import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Lift;
@@ -26,7 +29,7 @@ public record RecoveryPicture(List<Panel> panels) {
   static final int HEIGHT = 92;
   private static final int TOP = 26;
   private static final double SCALE = 38;
-  private static final int STEPS_A_DAY = 4;
+  private static final int STEPS_A_DAY = 20;
   private static final double EVENING = 0.7;
 
   /** One line of a panel. */
@@ -54,14 +57,16 @@ public record RecoveryPicture(List<Panel> panels) {
     return new RecoveryPicture(panels);
   }
 
-  private static java.util.Optional<Panel> panel(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
-    Map<LocalDate, Double> loads = lines.stream().collect(Collectors.groupingBy(CountedLine::day, java.util.TreeMap::new, Collectors.summingDouble(CountedLine::sessionLoad)));
+  private static Optional<Panel> panel(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
+    Map<LocalDate, Double> loads = lines.stream().collect(Collectors.groupingBy(CountedLine::day, TreeMap::new,
+        Collectors.summingDouble(CountedLine::sessionLoad)));
     loads.values().removeIf(load -> load == 0);
     Set<LocalDate> hard = lines.stream().filter(CountedLine::hard).map(CountedLine::day).collect(Collectors.toSet());
-    double[] hardLoads = loads.entrySet().stream().filter(e -> hard.isEmpty() || hard.contains(e.getKey())).mapToDouble(Map.Entry::getValue).toArray();
+    double[] hardLoads = loads.entrySet().stream().filter(e -> hard.isEmpty() || hard.contains(e.getKey())).mapToDouble(Map.Entry::getValue)
+        .toArray();
     double median = Recovery.median(hardLoads);
     if (median == 0) {
-      return java.util.Optional.empty();
+      return Optional.empty();
     }
     List<Recovery.Session> sessions = new ArrayList<>();
     List<Mark> marks = new ArrayList<>();
@@ -70,10 +75,11 @@ public record RecoveryPicture(List<Panel> panels) {
       Recovery.Session session = new Recovery.Session(at, load / median);
       sessions.add(session);
       if (at >= 0 && at < 7) {
-        marks.add(new Mark(number(x(at)), day.getDayOfWeek().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH), number(session.depth())));
+        marks.add(new Mark(number(x(at)), day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH), number(session.depth())));
       }
     });
-    Set<Modifier> modifiers = Modifier.of(bodyMass, lifter.heightMm(), week.athlete().age(), week.athlete().level(), week.athlete().veryStrong(lift.key()), week.peaking(), mostly(lift, lines));
+    Set<Modifier> modifiers = Modifier.of(bodyMass, lifter.heightMm(), week.athlete().age(), week.athlete().level(), week.athlete()
+        .veryStrong(lift.key()), week.peaking(), mostly(lift, lines));
     List<Curve> curves = new ArrayList<>();
     List<String> words = new ArrayList<>();
     for (Quality quality : Quality.values()) {
@@ -84,11 +90,14 @@ public record RecoveryPicture(List<Panel> panels) {
         points.append(number(x(t))).append(',').append(number(y(Recovery.at(t, sessions, days)))).append(' ');
       }
       double end = Recovery.at(7, sessions, days);
-      curves.add(new Curve(quality.word(), "q-" + quality.name().toLowerCase(Locale.ROOT).replace('_', '-'), points.toString().strip(), number(y(end))));
+      curves.add(new Curve(quality.word(), "q-" + quality.name().toLowerCase(Locale.ROOT).replace('_', '-'), points.toString()
+          .strip(), number(y(end))));
       words.add(quality.word() + " " + number(days) + " days");
     }
-    return java.util.Optional.of(new Panel(lift.name(), modifiers.isEmpty() ? "" : modifiers.stream().map(m -> m.word() + (m.lengthens() ? " +" : " −")).collect(Collectors.joining(", ")),
-        String.join(", ", words), curves, marks, lift.name() + " over the week: " + (marks.isEmpty() ? "not trained" : marks.stream().map(m -> m.day() + " " + m.depth() + " of a usual hard session").collect(Collectors.joining(", ")))));
+    return Optional.of(new Panel(lift.name(), modifiers.isEmpty() ? "" : modifiers.stream()
+        .map(m -> m.word() + (m.lengthens() ? " +" : " −")).collect(Collectors.joining(", ")),
+        String.join(", ", words), curves, marks, lift.name() + " over the week: " + (marks.isEmpty() ? "not trained" : marks.stream()
+            .map(m -> m.day() + " " + m.depth() + " of a usual hard session").collect(Collectors.joining(", ")))));
   }
 
   /** How the lift is mostly done: by its variation where that is what is trained. */

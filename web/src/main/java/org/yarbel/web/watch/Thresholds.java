@@ -1,6 +1,7 @@
 package org.yarbel.web.watch;
 
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,7 +26,7 @@ public class Thresholds {
   /** Sets figures; those at their default are forgotten. */
   @Transactional
   public void set(Map<Threshold, Double> figures) {
-    Map<String, ClubThreshold> there = new java.util.HashMap<>();
+    Map<String, ClubThreshold> there = new HashMap<>();
     stored.findAll().forEach(own -> there.put(own.thresholdKey(), own));
     figures.forEach((threshold, figure) -> {
       ClubThreshold own = there.get(threshold.key());

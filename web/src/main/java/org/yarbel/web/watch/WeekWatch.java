@@ -37,19 +37,19 @@ import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.core.watch.WatchedWeek;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.DeloadWeek;
 import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.program.ProgressionRepository;
-import org.yarbel.web.problem.NotFound;
 
 /** Looks at a lifter's week with the core's checks, from what is planned and, of days behind, was trained. */
 @Service
@@ -70,7 +70,8 @@ public class WeekWatch {
   private final LoggedSetRepository log;
   private final ClubClock clock;
 
-  WeekWatch(SilenceRepository silences, Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads, TrainingSessionRepository sessions,
+  WeekWatch(SilenceRepository silences, Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads,
+      TrainingSessionRepository sessions,
       LoggedSetRepository log, ClubClock clock) {
     this.silences = silences;
     this.thresholds = thresholds;
@@ -116,9 +117,12 @@ public class WeekWatch {
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
     List<CountedLine> past = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today()))
         .flatMap(day -> counted(day).values().stream()).toList();
-    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, running, days, before), watched(days, methods), pastWeeks(past, monday, easy.keySet()),
-        lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, easy.keySet()), Optional.ofNullable(easy.get(monday)).map(DeloadWeek::kind).orElse(null),
-        running.stream().anyMatch(p -> PEAKING.contains(p.method()) || p.method() == Method.BLOCKS && ChronoUnit.WEEKS.between(p.startsOn(), monday) >= 4), thresholds.values());
+    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, running, days, before), watched(days, methods), pastWeeks(past,
+        monday, easy.keySet()),
+        lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, easy.keySet()), Optional.ofNullable(easy.get(monday))
+            .map(DeloadWeek::kind).orElse(null),
+        running.stream().anyMatch(p -> PEAKING.contains(p.method()) || p.method() == Method.BLOCKS
+            && ChronoUnit.WEEKS.between(p.startsOn(), monday) >= 4), thresholds.values());
     List<Finding> all = Checks.look(week);
     Map<LocalDate, Integer> minutes = new TreeMap<>();
     days.forEach(day -> minutes.put(day.date(), minutes(day)));
@@ -156,7 +160,8 @@ public class WeekWatch {
         if (line != null) {
           Slot.Origin origin = slot.origin();
           lines.add(new WatchedLine(line, WorkLine.parse(slot.work()).line(), day.context().basisMax(line.lift()), day.context().level(line.lift()),
-              origin == null ? null : byId.get(origin.progressionId()), slot.edited(), day.context().kit().bar(line.lift(), slot.details().bar()).orElse(null), place));
+              origin == null ? null : byId.get(origin.progressionId()), slot.edited(), day.context().kit().bar(line.lift(), slot.details()
+                  .bar()).orElse(null), place));
         }
       }
     }
@@ -179,7 +184,8 @@ public class WeekWatch {
     LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(Day::context).orElse(null);
     Map<String, LocalDate> last = new HashMap<>();
     if (context != null) {
-      numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing(MassUnit.KG).map(s -> s.lastTrained()).ifPresent(day -> {
+      numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing(MassUnit.KG).map(s -> s.lastTrained())
+          .ifPresent(day -> {
         List<Lift> line = context.lifts().line(lift);
         last.merge(line.get(line.size() - 1).key(), day, (a, b) -> a.isAfter(b) ? a : b);
       })));
@@ -196,7 +202,8 @@ public class WeekWatch {
     LocalDate from = monday.minusWeeks(LOOKED_BACK);
     Set<LocalDate> trained = sessions.days(lifter.id(), from, monday.minusDays(1)).stream().map(Programs::monday).collect(Collectors.toSet());
     int weeks = 0;
-    for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week) && !Programs.ownEasyWeek(methods, week); week = week.minusWeeks(1)) {
+    for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week)
+        && !Programs.ownEasyWeek(methods, week); week = week.minusWeeks(1)) {
       weeks++;
     }
     return weeks;
@@ -225,8 +232,10 @@ public class WeekWatch {
         .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift, row -> Mass.ofNanograms(row.getLoadNg(), lifter.unit())));
     numbers.stream().filter(own -> main.contains(own.lift()) && own.tested() != null)
         .forEach(own -> heaviest.merge(own.lift(), own.tested(), (one, other) -> one.compareTo(other) > 0 ? one : other));
-    Map<String, List<Method>> methods = running.stream().collect(Collectors.groupingBy(Progression::lift, Collectors.mapping(Progression::method, Collectors.toList())));
-    return new Athlete(lifter.sex(), lifter.birthYear() == null ? null : Integer.valueOf(clock.today().getYear() - lifter.birthYear()), lifter.dieting(),
+    Map<String, List<Method>> methods = running.stream().collect(Collectors.groupingBy(Progression::lift,
+        Collectors.mapping(Progression::method, Collectors.toList())));
+    return new Athlete(lifter.sex(), lifter.birthYear() == null ? null : Integer.valueOf(clock.today()
+        .getYear() - lifter.birthYear()), lifter.dieting(),
         lifter.strained(), level, maxes, heaviest, goals, methods);
   }
 
@@ -245,7 +254,8 @@ public class WeekWatch {
   private static int minutes(Day day) {
     Map<Long, CountedLine> counted = counted(day);
     return SessionTime.minutes(day.slots().stream().filter(slot -> counted.containsKey(slot.id()))
-        .map(slot -> new SessionTime.Line(counted.get(slot.id()), slot.groupNo() == null ? null : Long.valueOf(slot.groupNo()), day.groups().group(slot.groupNo()))).toList());
+        .map(slot -> new SessionTime.Line(counted.get(slot.id()), slot.groupNo() == null ? null : Long.valueOf(slot.groupNo()), day.groups()
+            .group(slot.groupNo()))).toList());
   }
 
   /** Silences a check or caution about a lift of a lifter; the reason stays on record. */

@@ -15,12 +15,12 @@ import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.board.PlanService;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
@@ -36,7 +36,8 @@ class SecurityTest {
     if (other == null) {
       Owner owner = app.bean(Owner.class);
       long clubId = owner.newClubId();
-      owner.create(clubId, "Elsewhere", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Somebody", "owner@elsewhere.example", "tarnbrook-demo");
+      owner.create(clubId, "Elsewhere", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Somebody", "owner@elsewhere.example",
+          "tarnbrook-demo");
       other = app.bean(CurrentClub.class).within(clubId, () -> {
         Lifter lifter = app.bean(LifterRepository.class)
             .save(new Lifter("Nobody Here", MassUnit.KG, app.bean(Places.class).all().get(0).id()));

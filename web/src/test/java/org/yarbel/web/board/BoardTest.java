@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -37,7 +38,7 @@ class BoardTest {
       return coach.post("/slots/" + slot, Map.of("kind", "MAIN", "lift", "squat", "work", work, "version", "" + version), HTMX);
     }
 
-    java.util.List<String> stored() {
+    List<String> stored() {
       return app.jdbc().sql("select s.work from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d")
           .param("l", lifter).param("d", day).query(String.class).list();
     }

@@ -31,7 +31,8 @@ class WeekBoardTest {
     lifter.post(lifter.at("/week/undo"), Map.of());
     assertThat(lifter.on(MONDAY.plusDays(8))).isEmpty();
     assertThat(lifter.on(MONDAY.plusDays(15))).containsExactly("squat 1x1 60%");
-    assertThat(lifter.post("/slots/" + slot + "/down", Map.of("weeks", "99")).body()).contains("the weeks must be from 1 to 16 but were &#39;99&#39;");
+    assertThat(lifter.post("/slots/" + slot + "/down", Map.of("weeks", "99")).body())
+        .contains("the weeks must be from 1 to 16 but were &#39;99&#39;");
   }
 
   @Test
@@ -85,7 +86,8 @@ class WeekBoardTest {
     String week = lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body();
     assertThat(week).contains("75 % for 5 is about RPE 5, but RPE 8 is written.").contains("<b>1 doubt</b>".replace("<b>", "<b class=\"doubt\">"))
         .contains("Our own default. The chart after Helms et al. 2016.").contains("<span class=\"was\">150 ×3</span> → <b>165 ×3</b>");
-    assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "squat") + "/mend", Map.of("work", "3x5 83% @8")).body()).contains("Mended: Squat 3x5 83% @8").contains("Undo");
+    assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "squat") + "/mend", Map.of("work", "3x5 83% @8")).body())
+        .contains("Mended: Squat 3x5 83% @8").contains("Undo");
     assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 83% @8");
     assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "squat") + "/mend", Map.of("work", "3x5 nonsense")).statusCode()).isEqualTo(422);
     String fresh = lifter.coach().get(lifter.at("/week/panel?of=" + MONDAY)).body();
@@ -97,24 +99,29 @@ class WeekBoardTest {
     Someone lifter = Someone.called(app, "Gideon Slate", NUMBERS);
     lifter.add(MONDAY, "MAIN", "squat", "3x5 75% @8");
     lifter.add(MONDAY, "MAIN", "bench", "3x5+ 75%");
-    assertThat(lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "lift", "squat", "reason", "  ", "of", "" + MONDAY)).body()).contains("It still speaks");
-    String quiet = lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "lift", "squat", "reason", "pauses make it harder", "of", "" + MONDAY)).body();
+    assertThat(lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "lift", "squat", "reason", "  ", "of", ""
+        + MONDAY)).body()).contains("It still speaks");
+    String quiet = lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "lift", "squat", "reason",
+        "pauses make it harder", "of", "" + MONDAY)).body();
     assertThat(quiet).doesNotContain("but RPE 8 is written").contains("pauses make it harder");
     lifter.post(lifter.at("/silences"), Map.of("check", "open-set", "lift", "bench", "reason", "safeties are always set", "of", "" + MONDAY));
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).doesNotContain("An open set near failure");
     long silence = app.jdbc().sql("select min(id) from silence where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
-    assertThat(lifter.post("/silences/" + silence + "/end", Map.of("of", "" + MONDAY)).body()).contains("but RPE 8 is written").contains("pauses make it harder");
+    assertThat(lifter.post("/silences/" + silence + "/end", Map.of("of", "" + MONDAY)).body()).contains("but RPE 8 is written")
+        .contains("pauses make it harder");
     assertThat(lifter.post(lifter.at("/silences"), Map.of("check", "no-such-check", "reason", "x")).statusCode()).isEqualTo(404);
   }
 
   @Test
   void sumsUpTheWeekAndDrawsHowItRecovers(TestApp app) {
     Someone lifter = Someone.called(app, "Honor Beck", NUMBERS);
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Nothing is written yet").contains("The checks have nothing to say");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Nothing is written yet")
+        .contains("The checks have nothing to say");
     lifter.add(MONDAY, "MAIN", "squat", "5x5 75%");
     String week = lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body();
     // 25 reps of 150 kg
-    assertThat(week).contains("The week in figures").contains("<td>3.8</td>").contains("main lifts 100 % of the reps").contains("quads</th><td>7.5</td>")
+    assertThat(week).contains("The week in figures").contains("<td>3.8</td>").contains("main lifts 100 % of the reps")
+        .contains("quads</th><td>7.5</td>")
         .contains("class=\"dip\"").contains("Squat over the week: Mon 1 of a usual hard session").contains("class=\"q-connective-tissue\"");
   }
 
@@ -158,9 +165,11 @@ class WeekBoardTest {
     assertThat(one.post("/groups", Map.of("name", "Test pair")).body()).contains("Tick 1 to 24 lifters.").contains("value=\"Test pair\"");
     one.post("/groups", Map.of("name", "Test pair", "member", one.id() + "," + other.id()));
     long group = app.jdbc().sql("select id from lifter_group where name = 'Test pair'").query(Long.class).single();
-    assertThat(one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "kind", "MAIN", "lift", "squat", "work", "3x5 @@")).body())
+    assertThat(one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "kind", "MAIN", "lift", "squat", "work",
+        "3x5 @@")).body())
         .contains("value=\"3x5 @@\"").contains("field-error");
-    String board = one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "kind", "MAIN", "lift", "squat", "work", "3x5 80%")).body();
+    String board = one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "kind", "MAIN", "lift", "squat",
+        "work", "3x5 80%")).body();
     assertThat(board).contains("Written for 2 of 2, each with their own loads.").contains("160 ×3").contains("80 ×3");
     one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 80%", "work", "3x5 75%"));
     assertThat(one.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");
@@ -196,7 +205,8 @@ class WeekBoardTest {
     Client coach = Client.of(app, "coach");
     var wrong = coach.post("/checks", Map.of("hard-days", "9", "main-share", "x"));
     assertThat(wrong.statusCode()).isEqualTo(422);
-    assertThat(wrong.body()).contains("The figure must be from 3 to 7 but was &#39;9&#39;.").contains("The figure must be from 10 to 80 but was &#39;x&#39;.").contains("value=\"9\"");
+    assertThat(wrong.body()).contains("The figure must be from 3 to 7 but was &#39;9&#39;.")
+        .contains("The figure must be from 10 to 80 but was &#39;x&#39;.").contains("value=\"9\"");
     coach.post("/checks", Map.of("main-share", "35", "hard-days", "6"));
     assertThat(coach.get("/checks").body()).contains("value=\"35\"").contains("three hard days running");
     assertThat(app.jdbc().sql("select count(*) from club_threshold").query(Integer.class).single()).isEqualTo(1);

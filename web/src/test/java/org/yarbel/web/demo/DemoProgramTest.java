@@ -3,13 +3,12 @@ package org.yarbel.web.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
-import java.util.List;
-import org.yarbel.core.plan.progress.Method;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.progress.Method;
 
 class DemoProgramTest {
   @Test

@@ -67,15 +67,21 @@ class ProgramsTest {
     log(lifter, MONDAY, 4);
     // the minimum was missed: the same load again, and no forecast any more
     assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 1x5+ 60kg");
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body()).doesNotContain("is-forecast").contains("The mark to beat at 60 kg: 4 reps");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body()).doesNotContain("is-forecast")
+        .contains("The mark to beat at 60 kg: 4 reps");
     assertThat(lifter.on(MONDAY.plusWeeks(2))).containsExactly("squat 1x5+ 62.5kg");
+    assertThat(app.jdbc().sql("select max(i.number) from card_issue i join training_session t on t.id = i.session_id where t.lifter_id = :l").param("l", lifter.id()).query(Integer.class).single())
+        .as("the card of today stays the one that is on the phone").isEqualTo(1);
   }
 
   private static void log(Someone lifter, LocalDate day, int reps) {
-    long session = lifter.app().jdbc().sql("select id from training_session where lifter_id = :l and day = :d").param("l", lifter.id()).param("d", day).query(Long.class).single();
-    String answer = lifter.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + lifter.slot(day, "squat"), "part", "1", "set", "1", "issue", "1",
+    long session = lifter.app().jdbc().sql("select id from training_session where lifter_id = :l and day = :d").param("l", lifter.id())
+        .param("d", day).query(Long.class).single();
+    String answer = lifter.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID()
+        .toString(), "slot", "" + lifter.slot(day, "squat"), "part", "1", "set", "1", "issue", "1",
         "seen", "-1", "load", "60", "reps", "" + reps, "rpe", "")).body();
-    assertThat(lifter.app().jdbc().sql("select count(*) from logged_set where lifter_id = :l").param("l", lifter.id()).query(Integer.class).single()).as(answer).isEqualTo(1);
+    assertThat(lifter.app().jdbc().sql("select count(*) from logged_set where lifter_id = :l").param("l", lifter.id()).query(Integer.class)
+        .single()).as(answer).isEqualTo(1);
   }
 
   @Test
@@ -83,7 +89,8 @@ class ProgramsTest {
     Someone lifter = Someone.called(app, "Tibalt Crowe", Map.of("bench", "120"));
     lifter.method("Bench press", "plus-sets", MONDAY, Map.of());
     // 90 % of 120
-    assertThat(app.jdbc().sql("select training_ng from lift_numbers where lifter_id = :l").param("l", lifter.id()).query(Long.class).single()).isEqualTo(108_000_000_000_000L);
+    assertThat(app.jdbc().sql("select training_ng from lift_numbers where lifter_id = :l").param("l", lifter.id()).query(Long.class)
+        .single()).isEqualTo(108_000_000_000_000L);
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Training max 108 kg.").contains("87.5 ×3");
   }
 
@@ -102,10 +109,12 @@ class ProgramsTest {
     lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY, "move", "0"));
     assertThat(lifter.on(MONDAY)).containsExactly("squat 1x3 @8; 4x3 -5%");
     lifter.post(lifter.at("/deloads/rule"), Map.of("every", "2", "kind", "DAYS_OFF"));
-    assertThat(app.jdbc().sql("select monday from deload_week where lifter_id = :l order by monday limit 2").param("l", lifter.id()).query(LocalDate.class).list())
+    assertThat(app.jdbc().sql("select monday from deload_week where lifter_id = :l order by monday limit 2").param("l", lifter.id())
+        .query(LocalDate.class).list())
         .containsExactly(MONDAY.plusWeeks(2), MONDAY.plusWeeks(5));
     assertThat(lifter.on(MONDAY.plusWeeks(2))).isEmpty();
-    assertThat(lifter.post(lifter.at("/deloads/rule"), Map.of("every", "1", "kind", "DAYS_OFF")).body()).contains("must be from 2 to 16, or empty for none, but were &#39;1&#39;");
+    assertThat(lifter.post(lifter.at("/deloads/rule"), Map.of("every", "1", "kind", "DAYS_OFF")).body())
+        .contains("must be from 2 to 16, or empty for none, but were &#39;1&#39;");
   }
 
   @Test
@@ -113,7 +122,8 @@ class ProgramsTest {
     Someone lifter = Someone.called(app, "Vesper Lowe", Map.of());
     lifter.method("Squat", "blocks", MONDAY, Map.of());
     assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 cap @7");
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("No max of the squat is known, so it is planned by RPE").contains("lifter picks");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("No max of the squat is known, so it is planned by RPE")
+        .contains("lifter picks");
   }
 
   @Test
@@ -122,7 +132,8 @@ class ProgramsTest {
     app.jdbc().sql("update lifter set days_free = 2 where id = :l").param("l", lifter.id()).update();
     var refused = lifter.method("Squat", "rpe-weeks", MONDAY, Map.of("p.sets", "7", "p.reps", "x"));
     assertThat(refused.statusCode()).isEqualTo(422);
-    assertThat(refused.body()).contains("Monday is not free for Wystan Bright").contains("value=\"7\"").contains("The value of reps must be a whole number from 1 to 8 but was x.");
+    assertThat(refused.body()).contains("Monday is not free for Wystan Bright").contains("value=\"7\"")
+        .contains("The value of reps must be a whole number from 1 to 8 but was x.");
     app.jdbc().sql("update lifter set days_free = 0 where id = :l").param("l", lifter.id()).update();
     assertThat(lifter.method("Squat", "rpe-weeks", MONDAY, Map.of()).body()).contains("No day of the week is free for Wystan Bright");
     assertThat(lifter.on(MONDAY)).isEmpty();
@@ -143,7 +154,8 @@ class ProgramsTest {
   void tellsEveryMethodInPlainWords(TestApp app) {
     Someone lifter = Someone.called(app, "Yorick Sale", Map.of());
     assertThat(lifter.coach().get("/methods").body()).contains("Step-down ladder").contains("Partials cycle");
-    assertThat(lifter.coach().get("/methods/ladder").body()).contains("For whom", "When to leave it", "Who would do otherwise", "the single set fails");
+    assertThat(lifter.coach().get("/methods/ladder").body()).contains("For whom", "When to leave it", "Who would do otherwise",
+        "the single set fails");
     assertThat(lifter.coach().get("/methods/nothing").statusCode()).isEqualTo(404);
     assertThat(lifter.coach().get(lifter.at("/progressions?lift=Squad&method=ladder")).body()).contains("There is no lift &#39;Squad&#39;");
     assertThat(Deload.values()).allSatisfy(kind -> assertThat(lifter.coach().get(lifter.at("/progressions")).body()).contains(kind.meaning()));

@@ -1,7 +1,9 @@
 package org.yarbel.web.support;
 
+import java.net.URI;
 import java.net.http.HttpResponse;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -76,7 +78,8 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
   /** Sends a form as a browser does: where it is sent on to another page, that page is the answer. */
   public HttpResponse<String> post(String path, Map<String, String> form) {
     HttpResponse<String> answer = coach.post(path, form);
-    return answer.statusCode() == 302 ? coach.get(java.net.URI.create(answer.headers().firstValue("Location").orElseThrow()).toString().replaceFirst("^https?://[^/]+", "")) : answer;
+    return answer.statusCode() == 302 ? coach.get(URI.create(answer.headers().firstValue("Location").orElseThrow()).toString()
+        .replaceFirst("^https?://[^/]+", "")) : answer;
   }
 
   /** Writes a line by the board. */
@@ -86,7 +89,8 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
 
   /** Lets a method write a lift on one day of the week. */
   public HttpResponse<String> method(String lift, String method, LocalDate day, Map<String, String> more) {
-    Map<String, String> form = new java.util.HashMap<>(Map.of("lift", lift, "method", method, "starts", day.toString(), "days", day.getDayOfWeek().name(), "turn", "EVERY"));
+    Map<String, String> form = new HashMap<>(Map.of("lift", lift, "method", method, "starts", day.toString(), "days", day.getDayOfWeek()
+        .name(), "turn", "EVERY"));
     form.putAll(more);
     return post(at("/progressions"), form);
   }

@@ -1,5 +1,6 @@
 package org.yarbel.core.plan.progress;
 
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.MaxNumbers;
@@ -32,6 +33,11 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
     return Optional.ofNullable(numbers.estimated() != null ? numbers.estimated() : numbers.tested());
   }
 
+  /** Where to start: a load a coach set, else their share of the max, the nearest there is; empty where neither is known. */
+  Optional<Mass> start() {
+    return settings.mass("load", unit).or(() -> max().map(max -> max.scaled(settings.number("start") / 100))).map(this::near);
+  }
+
   /** The step a coach set, else the usual one of the unit. */
   Mass step() {
     return settings.mass("step", unit).orElseGet(() -> Mass.of(unit.usualStep(), unit));
@@ -56,7 +62,8 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
   Mass up(Mass load, Mass by) {
     Mass wanted = near(load.plus(by));
     return wanted.compareTo(load) > 0 || loadables == null ? wanted
-        : loadables.above(load.plus(Mass.ofNanograms((long) (REASON_TO_SHOW * MassUnit.KG.nanograms()), unit))).map(l -> l.total().shownIn(unit)).orElse(load);
+        : loadables.above(load.plus(Mass.ofNanograms((long) (REASON_TO_SHOW * MassUnit.KG.nanograms()), unit))).map(l -> l.total()
+            .shownIn(unit)).orElse(load);
   }
 
   /** As the notation writes a load: {@code 82.5kg}. */
@@ -75,7 +82,7 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
   }
 
   /** What lends itself to varying a lift: those of the list that the catalogue has. */
-  java.util.List<String> variations(String key, java.util.List<String> usual) {
+  List<String> variations(String key, List<String> usual) {
     return settings.has(key) ? settings.lifts(key, lifts) : usual;
   }
 }

@@ -14,7 +14,8 @@ final class Cluster implements Rule {
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(number("start", "start, % of the max", "93", 80, 97), count("rounds", "rounds", 3, 1, 6), count("singles", "singles of a round", 6, 4, 8),
+    return List.of(number("start", "start, % of the max", "93", 80, 97), count("rounds", "rounds", 3, 1, 6), count("singles",
+        "singles of a round", 6, 4, 8),
         count("gap", "s between singles", 20, 5, 60), Parameter.step());
   }
 

@@ -10,7 +10,8 @@ import org.yarbel.core.mass.Mass;
 final class Density implements Rule {
   @Override
   public List<Parameter> parameters() {
-    return List.of(number("start", "start, % of the max", "90", 75, 95), count("goal", "singles", 10, 4, 30), count("minutes", "minutes", 10, 4, 30), Parameter.step());
+    return List.of(number("start", "start, % of the max", "90", 75, 95), count("goal", "singles", 10, 4, 30), count("minutes", "minutes",
+        10, 4, 30), Parameter.step());
   }
 
   @Override
@@ -32,6 +33,7 @@ final class Density implements Rule {
       Mass next = last.last().reps() >= brief.settings().count("goal") ? brief.up(last.load(), brief.step()) : last.load();
       load = Brief.written(next);
     }
-    return Exposure.of(brief, "density " + brief.settings().count("goal") + " " + load + " in " + brief.settings().count("minutes") + ":00").ahead(ahead);
+    return Exposure.of(brief, "density " + brief.settings().count("goal") + " " + load + " in " + brief.settings().count("minutes") + ":00")
+        .ahead(ahead);
   }
 }

@@ -12,7 +12,8 @@ import org.yarbel.core.plan.SlotKind;
 final class DoubleProgression implements Rule {
   @Override
   public List<Parameter> parameters() {
-    return List.of(count("sets", "sets", 3, 1, 8), count("from", "reps from", 8, 1, 20), count("to", "reps to", 12, 2, 30), mass("load", "start at this load"),
+    return List.of(count("sets", "sets", 3, 1, 8), count("from", "reps from", 8, 1, 20), count("to", "reps to", 12, 2, 30), mass("load",
+        "start at this load"),
         Parameter.step());
   }
 
@@ -26,7 +27,8 @@ final class DoubleProgression implements Rule {
     int from = brief.settings().count("from");
     int to = Math.max(from + 1, brief.settings().count("to"));
     String sets = brief.settings().count("sets") + "x" + from + "-" + to;
-    Optional<Mass> last = done.isEmpty() ? brief.settings().mass("load", brief.unit()).map(brief::near) : Optional.of(done.get(done.size() - 1).load());
+    Optional<Mass> last = done.isEmpty() ? brief.settings().mass("load", brief.unit()).map(brief::near)
+        : Optional.of(done.get(done.size() - 1).load());
     if (last.isEmpty()) {
       return line(brief, sets).ahead(ahead).saying("The lifter picks a load for " + from + " good reps; the rule goes on from what is logged.");
     }

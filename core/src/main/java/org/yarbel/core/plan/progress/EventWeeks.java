@@ -30,8 +30,10 @@ final class EventWeeks implements Rule {
     Exposure exposure = Exposure.of(brief, switch (brief.lift().pattern()) {
       case CARRY, DRAG -> carry(brief, contest, rehearsal, share);
       case LOADING, THROW -> series(brief, contest, rehearsal, share);
-      case HOLD -> rehearsal ? "hold 1x" + brief.settings().count("limit") + "s" + load(brief, contest, 1) : "hold " + brief.settings().count("runs") + "x20s" + load(brief, contest, share);
-      default -> rehearsal ? "timed 1x" + brief.settings().count("limit") + "s" + load(brief, contest, 1) : brief.settings().count("runs") + "x5" + load(brief, contest, share);
+      case HOLD -> rehearsal ? "hold 1x" + brief.settings().count("limit") + "s" + load(brief, contest, 1) : "hold " + brief.settings()
+          .count("runs") + "x20s" + load(brief, contest, share);
+      default -> rehearsal ? "timed 1x" + brief.settings().count("limit") + "s" + load(brief, contest, 1) : brief.settings()
+          .count("runs") + "x5" + load(brief, contest, share);
     });
     return contest.isEmpty() ? exposure.saying("The contest mass is not written down: the lifter picks.")
         : rehearsal ? exposure.saying("Rehearsal at contest mass, as on the day.") : exposure;

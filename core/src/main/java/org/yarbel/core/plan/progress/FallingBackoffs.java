@@ -10,7 +10,8 @@ import java.util.List;
 final class FallingBackoffs implements Rule {
   @Override
   public List<Parameter> parameters() {
-    return List.of(count("reps", "reps", 3, 1, 6), number("rpe", "top set at RPE", "8", 6, 9.5), count("sets", "back-offs in the first week", 4, 1, 8),
+    return List.of(count("reps", "reps", 3, 1, 6), number("rpe", "top set at RPE", "8", 6, 9.5), count("sets",
+        "back-offs in the first week", 4, 1, 8),
         numbers("drops", "drop, % week by week", "5,10,15", 2, 30));
   }
 

@@ -87,7 +87,8 @@ final class GoalWave implements Rule {
       return List.of();
     }
     List<String> remarks = new ArrayList<>();
-    remarks.add(Percents.text(percent) + " % of the goal is " + Percents.text(Math.round(10 * percent * goal.ratioTo(estimate)) / 10.0) + " % of today's estimate.");
+    remarks.add(Percents.text(percent) + " % of the goal is " + Percents.text(Math.round(10 * percent * goal.ratioTo(estimate)) / 10.0)
+        + " % of today's estimate.");
     if (overLimit(brief, week, estimate, goal) && (week == 0 || !overLimit(brief, week - 1, estimate, goal))) {
       remarks.add("From this week on the top set is over 98 % of what today's estimate gives for its reps.");
     }

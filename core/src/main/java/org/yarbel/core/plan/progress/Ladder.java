@@ -14,8 +14,10 @@ import org.yarbel.core.mass.Mass;
 final class Ladder implements Rule {
   @Override
   public List<Parameter> parameters() {
-    return List.of(numbers("tiers", "reps of the tiers", "8,5,3", 1, 20), count("sets", "full sets", 3, 1, 8), number("start", "start, % of the max", "70", 30, 95),
-        mass("load", "or start at this load"), Parameter.step(), number("restart", "restart, % of the best single set of the first tier", "90", 70, 100));
+    return List.of(numbers("tiers", "reps of the tiers", "8,5,3", 1, 20), count("sets", "full sets", 3, 1, 8), number("start",
+        "start, % of the max", "70", 30, 95),
+        mass("load", "or start at this load"), Parameter.step(), number("restart", "restart, % of the best single set of the first tier",
+            "90", 70, 100));
   }
 
   @Override
@@ -25,8 +27,7 @@ final class Ladder implements Rule {
 
   @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
-    Optional<Mass> start = brief.settings().mass("load", brief.unit())
-        .or(() -> brief.max().map(max -> max.scaled(brief.settings().number("start") / 100))).map(brief::near);
+    Optional<Mass> start = brief.start();
     if (start.isEmpty() && done.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }

@@ -28,8 +28,7 @@ final class NoviceLinear implements Rule {
 
   @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
-    Optional<Mass> start = brief.settings().mass("load", brief.unit())
-        .or(() -> brief.max().map(max -> max.scaled(brief.settings().number("start") / 100))).map(brief::near);
+    Optional<Mass> start = brief.start();
     if (start.isEmpty() && done.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }

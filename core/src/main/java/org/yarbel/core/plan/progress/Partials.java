@@ -44,9 +44,11 @@ final class Partials implements Rule {
     double mid = brief.settings().number("mid");
     double low = brief.settings().number("low");
     return switch (brief.lift().movement()) {
-      case SQUAT -> List.of(new Position("half-squat-from-pins", high, 1), new Position("pin-squat", Math.min(mid, 80), 1), new Position("paused-squat", low, 1));
+      case SQUAT -> List.of(new Position("half-squat-from-pins", high, 1), new Position("pin-squat", Math.min(mid, 80), 1),
+          new Position("paused-squat", low, 1));
       case BENCH -> List.of(new Position("lock-out-press", high, 1), new Position("pin-press", mid, 1), new Position("long-pause-bench", low, 1));
-      default -> List.of(new Position("pin-pull-above-knee", high, 1), new Position("pin-pull-below-knee", mid, 1), new Position("deficit-deadlift", low, 1));
+      default -> List.of(new Position("pin-pull-above-knee", high, 1), new Position("pin-pull-below-knee", mid, 1),
+          new Position("deficit-deadlift", low, 1));
     };
   }
 }

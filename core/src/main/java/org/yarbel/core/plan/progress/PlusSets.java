@@ -17,7 +17,8 @@ final class PlusSets implements Rule {
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(numbers("percents", "% of the training max, week by week", "80,85,90", 50, 110), count("sets", "sets", 3, 1, 6), Parameter.mass("training", "training max at the start"), Parameter.step());
+    return List.of(numbers("percents", "% of the training max, week by week", "80,85,90", 50, 110), count("sets", "sets", 3, 1, 6),
+        Parameter.mass("training", "training max at the start"), Parameter.step());
   }
 
   @Override
@@ -33,7 +34,8 @@ final class PlusSets implements Rule {
   @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     MaxNumbers numbers = brief.numbers();
-    Optional<Mass> first = brief.settings().mass("training", brief.unit()).or(() -> Optional.ofNullable(numbers.training())).or(() -> brief.max().map(MaxNumbers::trainingFrom));
+    Optional<Mass> first = brief.settings().mass("training", brief.unit()).or(() -> Optional.ofNullable(numbers.training()))
+        .or(() -> brief.max().map(MaxNumbers::trainingFrom));
     if (first.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }
@@ -45,7 +47,8 @@ final class PlusSets implements Rule {
     String opening = line(sets, percents, 0);
     String work = week < REPS.length ? line(sets, percents, week) : Deload.HALF_LOAD.applied(opening, brief.chart()).orElse(opening);
     return new Exposure(List.of(Exposure.main(brief, work)), ahead > 0, easy(brief.settings(), week), standing.training(),
-        List.of("Training max " + Percents.text(standing.training().amountIn(brief.unit(), 1).doubleValue()) + " " + brief.unit() + ". " + standing.why()));
+        List.of("Training max " + Percents.text(standing.training().amountIn(brief.unit(), 1)
+            .doubleValue()) + " " + brief.unit() + ". " + standing.why()));
   }
 
   private static String line(int sets, List<Double> percents, int week) {

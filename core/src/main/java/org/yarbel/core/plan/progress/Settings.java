@@ -50,9 +50,11 @@ public final class Settings {
     return switch (parameter.kind()) {
       case COUNT -> outside(parameter, text, 0);
       case NUMBER, MASS -> outside(parameter, text, 2);
-      case NUMBERS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES + " entries.")
+      case NUMBERS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than "
+          + MOST_ENTRIES + " entries.")
           : entries(text).stream().map(entry -> outside(parameter, entry, 2)).flatMap(Optional::stream).findFirst();
-      case LIFTS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES + " lifts.")
+      case LIFTS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES
+          + " lifts.")
           : entries(text).stream().filter(key -> lifts.named(key).isEmpty()).findFirst().map(lifts::unknown);
     };
   }

@@ -9,7 +9,8 @@ import java.util.List;
 final class ShrinkingJumps implements Rule {
   @Override
   public List<Parameter> parameters() {
-    return List.of(numbers("jumps", "jumps, % of the goal a week", "5,5,5,2.5,2.5,2.5,2.5,2.5", 0.5, 10), count("backoffs", "back-off sets at −10 %", 3, 0, 8));
+    return List.of(numbers("jumps", "jumps, % of the goal a week", "5,5,5,2.5,2.5,2.5,2.5,2.5", 0.5, 10), count("backoffs",
+        "back-off sets at −10 %", 3, 0, 8));
   }
 
   @Override
@@ -23,7 +24,8 @@ final class ShrinkingJumps implements Rule {
       return Exposure.none("The jumps are over: the goal was the week before.");
     }
     if (week == jumps.size()) {
-      return brief.ofWeek(number) == 0 ? Exposure.of(brief, "1x1 100% goal").saying("The goal itself: on the platform.") : Exposure.none("Rest around the contest.");
+      return brief.ofWeek(number) == 0 ? Exposure.of(brief, "1x1 100% goal").saying("The goal itself: on the platform.")
+          : Exposure.none("Rest around the contest.");
     }
     if (brief.ofWeek(number) > 0) {
       return Exposure.of(brief, "3x3 60% goal");

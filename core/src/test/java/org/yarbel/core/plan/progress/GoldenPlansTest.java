@@ -35,7 +35,8 @@ import org.yarbel.core.notation.WorkLine;
 /** Each method's example, a table worked by hand from the handbook's defaults (our own, from common practice). */
 class GoldenPlansTest {
   private static final Catalogue LIFTS = Catalogue.standard();
-  private static final List<String> EXAMPLES = List.of("novice-linear", "plus-sets", "plus-sets-missed", "goal-wave", "rpe-weeks", "blocks", "rotation",
+  private static final List<String> EXAMPLES = List.of("novice-linear", "plus-sets", "plus-sets-missed", "goal-wave", "rpe-weeks", "blocks",
+      "rotation",
       "high-frequency", "double-progression", "ladder", "shrinking-jumps", "falling-backoffs", "event-weeks", "cluster", "density", "partials");
 
   @TestFactory
@@ -94,7 +95,8 @@ class GoldenPlansTest {
       }
       Exposure.Line first = exposure.lines().get(0);
       String normal = WorkLine.parse(first.work()).line().toString();
-      assertThat(first.lift().equals(brief.lift().key()) ? normal : first.lift() + " " + normal).as("row %d of %s", number + 1, name).isEqualTo(written);
+      assertThat(first.lift().equals(brief.lift().key()) ? normal : first.lift() + " " + normal).as("row %d of %s", number + 1, name)
+          .isEqualTo(written);
       assertThat(exposure.forecast()).as("forecast in row %d of %s", number + 1, name).isEqualTo(method().rule().memory() && number > done.size()
           && !written.matches("9x3.*"));
       if (!cells[2].isBlank()) {
@@ -127,7 +129,8 @@ class GoldenPlansTest {
       MaxNumbers own = exposure.training() == null ? brief.numbers()
           : new MaxNumbers(brief.numbers().tested(), brief.numbers().estimated(), exposure.training(), brief.numbers().goal());
       boolean same = lift.equals(brief.lift());
-      return Resolver.resolve(new Resolver.Request(WorkLine.parse(line.work()), Basis.ESTIMATED, same ? own : MaxNumbers.NONE, Map.of(brief.lift().key(), own), null,
+      return Resolver.resolve(new Resolver.Request(WorkLine.parse(line.work()), Basis.ESTIMATED, same ? own
+          : MaxNumbers.NONE, Map.of(brief.lift().key(), own), null,
           brief.loadables(), brief.unit(), EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), null, null)).sets();
     }
 
@@ -156,8 +159,10 @@ class GoldenPlansTest {
       Lift lift = LIFTS.ofKey(head.get("lift")).orElseThrow();
       Map<String, String> numbers = pairs("numbers");
       Mass estimated = mass(numbers.get("estimated"), unit);
-      Mass training = numbers.containsKey("training") ? mass(numbers.get("training"), unit) : estimated == null ? null : MaxNumbers.trainingFrom(estimated);
-      Loadables loadables = lift.onBar() ? Loadables.of(new Kit(Mass.of(unit == MassUnit.KG ? "20" : "45", unit), Mass.of("0", unit), PlateStock.standard(unit))) : null;
+      Mass training = numbers.containsKey("training") ? mass(numbers.get("training"), unit) : estimated == null ? null
+          : MaxNumbers.trainingFrom(estimated);
+      Loadables loadables = lift.onBar() ? Loadables.of(new Kit(Mass.of(unit == MassUnit.KG ? "20"
+          : "45", unit), Mass.of("0", unit), PlateStock.standard(unit))) : null;
       return new Brief(lift, unit, new MaxNumbers(null, estimated, training, mass(numbers.get("goal"), unit)), EffortChart.HOUSE, loadables,
           Settings.check(method(), pairs("settings"), LIFTS).settings(), Integer.parseInt(head.get("per week")), LIFTS);
     }

@@ -3,8 +3,10 @@ package org.yarbel.core.plan.progress;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,12 +26,13 @@ class RulesTest {
   private static Brief brief(Method method, String lift, String estimated, String goal, Map<String, String> settings) {
     Lift of = LIFTS.ofKey(lift).orElseThrow();
     Mass max = estimated.isEmpty() ? null : Mass.of(estimated, MassUnit.KG);
-    return new Brief(of, MassUnit.KG, new MaxNumbers(null, max, max == null ? null : MaxNumbers.trainingFrom(max), goal.isEmpty() ? null : Mass.of(goal, MassUnit.KG)),
+    return new Brief(of, MassUnit.KG, new MaxNumbers(null, max, max == null ? null : MaxNumbers.trainingFrom(max), goal.isEmpty() ? null
+        : Mass.of(goal, MassUnit.KG)),
         EffortChart.HOUSE, null, Settings.check(method, settings, LIFTS).settings(), 1, LIFTS);
   }
 
   private static Done done(int number, String lift, String load, int asked, int... reps) {
-    return new Done(number, lift, java.util.Arrays.stream(reps).mapToObj(r -> new Done.DoneSet(1, Mass.of(load, MassUnit.KG), r, asked, false)).toList());
+    return new Done(number, lift, Arrays.stream(reps).mapToObj(r -> new Done.DoneSet(1, Mass.of(load, MassUnit.KG), r, asked, false)).toList());
   }
 
   @ParameterizedTest
@@ -45,7 +48,8 @@ class RulesTest {
   @ParameterizedTest
   @EnumSource(Method.class)
   void writeOnlyWhatCanBeReadForHalfAYear(Method method) {
-    for (String lift : List.of("squat", "bench", "deadlift", "overhead-press", "log-press", "yoke-walk", "stone-load", "farmers-hold", "sledge-push")) {
+    for (String lift : List.of("squat", "bench", "deadlift", "overhead-press", "log-press", "yoke-walk", "stone-load", "farmers-hold",
+        "sledge-push")) {
       Brief brief = brief(method, lift, "150", "160", method == Method.EVENT_WEEKS ? Map.of("mass", "140") : Map.of());
       for (int i = 0; i < 26; i++) {
         for (Exposure.Line line : method.rule().write(brief, List.of(), i, i).lines()) {
@@ -60,7 +64,8 @@ class RulesTest {
   @EnumSource(Method.class)
   void haveAGuideInPlainWords(Method method) {
     Guide guide = method.guide();
-    assertThat(List.of(guide.forWhom(), guide.how(), guide.leave(), guide.disagrees(), guide.cautions())).allSatisfy(text -> assertThat(text.length()).isGreaterThan(40));
+    assertThat(List.of(guide.forWhom(), guide.how(), guide.leave(), guide.disagrees(), guide.cautions()))
+        .allSatisfy(text -> assertThat(text.length()).isGreaterThan(40));
     assertThat(Method.ofKey(method.key())).contains(method);
   }
 
@@ -75,7 +80,8 @@ class RulesTest {
   void noviceLinearNamesTheMarkToBeatAndTheLikelyStall() {
     Brief brief = brief(Method.NOVICE_LINEAR, "squat", "100", "", Map.of("load", "60"));
     List<Done> missed = List.of(done(0, "squat", "60", 5, 5, 5, 5, 5, 4));
-    assertThat(Method.NOVICE_LINEAR.rule().write(brief, missed, 1, 0).remarks()).containsExactly("The mark to beat at 60 kg: 4 reps in the last set.");
+    assertThat(Method.NOVICE_LINEAR.rule().write(brief, missed, 1, 0).remarks())
+        .containsExactly("The mark to beat at 60 kg: 4 reps in the last set.");
     assertThat(Method.NOVICE_LINEAR.rule().write(brief, missed, 5, 4).remarks()).anyMatch(remark -> remark.contains("a stall is likely"));
   }
 
@@ -100,7 +106,8 @@ class RulesTest {
     Brief brief = brief(Method.GOAL_WAVE, "deadlift", "215", "230", Map.of());
     // 75 x 230/215
     assertThat(Method.GOAL_WAVE.rule().write(brief, List.of(), 0, 0).remarks()).containsExactly("75 % of the goal is 80.2 % of today's estimate.");
-    List<Integer> named = java.util.stream.IntStream.range(0, 10).filter(w -> Method.GOAL_WAVE.rule().write(brief, List.of(), w, 0).remarks().size() > 1).boxed().toList();
+    List<Integer> named = IntStream.range(0, 10).filter(w -> Method.GOAL_WAVE.rule().write(brief, List.of(), w, 0).remarks().size() > 1)
+        .boxed().toList();
     // doubles: 98 % of 95 is 93.1; 87 x 230/215 = 93.07, 89.5 x 230/215 = 95.7: the seventh week
     assertThat(named).containsExactly(6);
   }
@@ -115,9 +122,12 @@ class RulesTest {
   @Test
   void eventWeeksKeepToTheImplementAndTheClock() {
     Map<String, String> mass = Map.of("mass", "120");
-    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "stone-load", "", "", mass), List.of(), 2, 0).lines().get(0).work()).isEqualTo("series 85/102.5/120kg in 60s");
-    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "log-press", "", "", mass), List.of(), 2, 0).lines().get(0).work()).isEqualTo("timed 1x60s 120kg");
-    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "yoke-walk", "", "", Map.of()), List.of(), 0, 0).lines().get(0).work()).isEqualTo("carry 3x20m rest 3:00");
+    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "stone-load", "", "", mass), List.of(), 2, 0).lines().get(0)
+        .work()).isEqualTo("series 85/102.5/120kg in 60s");
+    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "log-press", "", "", mass), List.of(), 2, 0).lines().get(0).work())
+        .isEqualTo("timed 1x60s 120kg");
+    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "yoke-walk", "", "", Map.of()), List.of(), 0, 0).lines().get(0)
+        .work()).isEqualTo("carry 3x20m rest 3:00");
   }
 
   @ParameterizedTest
@@ -136,9 +146,9 @@ class RulesTest {
 
   @Test
   void tellWhichWeeksAreTheirOwnEasyOnes() {
-    assertThat(java.util.stream.IntStream.range(0, 9).filter(w -> Method.PLUS_SETS.rule().easy(Settings.defaults(Method.PLUS_SETS), w))).containsExactly(3, 7);
+    assertThat(IntStream.range(0, 9).filter(w -> Method.PLUS_SETS.rule().easy(Settings.defaults(Method.PLUS_SETS), w))).containsExactly(3, 7);
     Settings longer = Settings.check(Method.RPE_WEEKS, Map.of("from", "6", "to", "9"), LIFTS).settings();
-    assertThat(java.util.stream.IntStream.range(0, 10).filter(w -> Method.RPE_WEEKS.rule().easy(longer, w))).containsExactly(4, 9);
+    assertThat(IntStream.range(0, 10).filter(w -> Method.RPE_WEEKS.rule().easy(longer, w))).containsExactly(4, 9);
     assertThat(Method.BLOCKS.rule().easy(Settings.defaults(Method.BLOCKS), 3)).isFalse();
   }
 

@@ -60,9 +60,9 @@ class Screenshots {
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));
     long singles = app.session("Tamsin", TestApp.TODAY.plusDays(2));
     browser.signIn("tamsin").phone().open("/sessions/" + singles + "/card");
-    browser.driver().executeScript("document.querySelectorAll('.overview a[data-panel]')[9].click()");
-    browser.click(".panel:not([hidden]) .ramp summary");
-    browser.click(".panel:not([hidden]) .clock .btn-go");
+    browser.driver().executeScript("const panel = document.querySelector('.panel:has(.clock)').dataset.panelId; document.querySelector(`.overview a[data-panel='${panel}']`).click()");
+    browser.driver().executeScript("document.querySelector('.panel:not([hidden]) .ramp summary')?.click()");
+    browser.driver().executeScript("document.querySelector('.panel:not([hidden]) .clock .btn-go')?.click()");
     picture(browser, "card-clock");
   }
 

@@ -25,7 +25,7 @@ public enum Deload {
   /** The same exercises with half the load otherwise planned. */
   HALF_LOAD("half the load", "The same exercises at half the load that was planned.", 55, null),
   /** About half the sets; the heavy ones stay. */
-  LESS_VOLUME("half the volume", "Half the sets, a heavy single stays: intensity is kept.", null, 8.5),
+  LESS_VOLUME("half the volume", "Half the sets, a heavy single stays: intensity is kept.", null, Deload.HARDEST),
   /** Light practice of the lifts. */
   LIGHT_TECHNIQUE("light technique", "Three light triples of each lift, for the skill.", 70, 6.0),
   /** Nothing; a short dip may follow. */
@@ -33,7 +33,9 @@ public enum Deload {
 
   private static final String LIGHT = "3x3 60%";
   private static final double HALF = 0.5;
+  private static final double HARDEST = 8.5;
   private static final int OPEN_REPS = 5;
+  private static final BigDecimal LEAST = BigDecimal.valueOf(HALF);
   private static final int FEWEST_WEEKS = 4;
 
   private final String word;
@@ -117,14 +119,21 @@ public enum Deload {
   private static String half(String work, EffortChart chart) {
     List<Part> parts = new ArrayList<>();
     for (Part part : WorkLine.parse(work).line().parts()) {
-      Part easy = easy(part, chart);
+      Part easy = plain(easy(part, chart));
       // what followed the heavy set from it would be nothing on its own
       if (easy.load() == null && !parts.isEmpty() && part.load() != null && part.load().needsTop()) {
-        easy = new Part(easy.work(), parts.get(0).load(), null, easy.options());
+        easy = plain(new Part(easy.work(), parts.get(0).load(), null, easy.options()));
       }
       parts.add(easy);
     }
     return new WorkLine(parts).toString();
+  }
+
+  /** Without the point a load is meant at where that says nothing any more. */
+  private static Part plain(Part part) {
+    boolean share = part.load() instanceof Load.Percent;
+    return share ? part : new Part(part.work(), part.load(), part.rpe(), part.options().stream()
+        .filter(option -> !(option instanceof Option.At)).toList());
   }
 
   private static Part easy(Part part, EffortChart chart) {
@@ -170,7 +179,7 @@ public enum Deload {
   }
 
   private static BigDecimal half(BigDecimal percent) {
-    BigDecimal halved = percent.multiply(BigDecimal.valueOf(HALF)).setScale(1, RoundingMode.HALF_UP).stripTrailingZeros();
+    BigDecimal halved = percent.multiply(BigDecimal.valueOf(HALF)).setScale(1, RoundingMode.HALF_UP).max(LEAST).stripTrailingZeros();
     return halved.scale() < 0 ? halved.setScale(0, RoundingMode.UNNECESSARY) : halved;
   }
 
@@ -186,7 +195,7 @@ public enum Deload {
 
   private static Part fewer(Part part) {
     Work work = part.work();
-    RpeTarget rpe = part.rpe();
+    RpeTarget rpe = part.rpe() != null && part.rpe().middle() > HARDEST ? new RpeTarget(Rpe.of(HARDEST), null) : part.rpe();
     if (work instanceof Work.SetsOfReps sets) {
       Integer least = sets.reps().least();
       Reps reps = sets.reps() instanceof Reps.AtLeast || least == null ? new Reps.Exactly(least == null ? OPEN_REPS : least) : sets.reps();

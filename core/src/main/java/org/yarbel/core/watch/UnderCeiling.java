@@ -2,6 +2,7 @@ package org.yarbel.core.watch;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.Deload;
 
@@ -37,11 +38,17 @@ final class UnderCeiling implements Check {
       if (over && counted.kind().counts()) {
         findings.add(at(Severity.DOUBT, counted, "A deload, " + deload.word() + ": " + deload.ceiling() + "; this goes to "
             + Words.number(counted.topPercent()) + " %, RPE "
-            + Words.number(Math.max(counted.topRpe(), 0)) + ".", deload.applied(line.work().toString(), counted.chart())
-                .filter(work -> !work.equals(line.work().toString()))
-            .map(work -> new Finding.Mend(work, "the line as it is done at " + deload.word())).orElse(null)));
+            + Words.number(Math.max(counted.topRpe(), 0)) + ".", mend(deload, line)));
       }
     }
     return findings;
+  }
+
+  /** The line as it is done in such a week; fewer sets help only where the effort itself is written. */
+  private static Finding.@Nullable Mend mend(Deload deload, WatchedLine line) {
+    String written = line.work().toString();
+    boolean helps = deload != Deload.LESS_VOLUME || line.work().parts().stream().allMatch(part -> part.rpe() != null);
+    return !helps ? null : deload.applied(written, line.counted().chart()).filter(work -> !work.equals(written))
+        .map(work -> new Finding.Mend(work, "the line as it is done at " + deload.word())).orElse(null);
   }
 }

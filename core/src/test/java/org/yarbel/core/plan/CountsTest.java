@@ -108,6 +108,32 @@ class CountsTest {
         null)))).isEqualTo(5);
   }
 
+  @Test
+  void estimatesMinutesOfAGroupByTurns() {
+    CountedLine row = line(1, SlotKind.ASSISTANCE, "row", "3x10");
+    CountedLine curl = line(2, SlotKind.ASSISTANCE, "curl", "3x10");
+    Group superset = new Group(Group.Kind.SUPERSET, null, 0, 90, null);
+    // 4 min for two exercises, six sets of 40 s, rests only between the three rounds: 240 + 240 + 180 = 660 s
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(row, 1L, superset), new SessionTime.Line(curl, 1L, superset)))).isEqualTo(11);
+    // one after another each line rests 1:30 after its sets: five rests of 90 s
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(row, null, null), new SessionTime.Line(curl, null, null))))
+        .isEqualTo(Math.round((480 + 450) / 60f));
+  }
+
+  @Test
+  void estimatesMinutesOfClocksAndCarries() {
+    // 2 min and eight starts of a minute
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "emom 8x2 70%"), null, null)))).isEqualTo(10);
+    // 2 min, three rounds of six singles (24 s and five gaps of 20 s), two rests of 4 min: 120 + 372 + 480
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "cluster 3x6 93% gap 20s rest 4:00"), null,
+        null)))).isEqualTo(16);
+    // 2 min, three carries of 20 m at a metre a second, two rests of 3 min
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "yoke-walk", "carry 3x20m 200kg"), null, null)))).isEqualTo(9);
+    // 2 min, three holds of 40 s, two rests of 1:30 as assistance
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.ASSISTANCE, "plank", "hold 3x40s"), null, null)))).isEqualTo(7);
+    assertThat(SessionTime.minutes(List.of())).isZero();
+  }
+
   @ParameterizedTest
   @CsvSource({"69.9, UNDER_70", "70, FROM_70", "79.99, FROM_70", "80, FROM_80", "90, FROM_90", "104, FROM_90"})
   void findsTheZoneOfAShare(double percent, Zone zone) {

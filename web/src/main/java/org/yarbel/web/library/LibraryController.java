@@ -9,9 +9,11 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.data.domain.Limit;
 import org.springframework.http.ContentDisposition;
@@ -92,7 +94,7 @@ class LibraryController {
   String keepDay(@PathVariable long id, @PathVariable LocalDate day, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
     String name = lifter.name().split(" ")[0] + ", " + day.getDayOfWeek().getDisplayName(java.time.format.TextStyle.FULL,
-        java.util.Locale.ENGLISH) + " " + day;
+        Locale.ENGLISH) + " " + day;
     flash.addFlashAttribute("said", library.keep(lifter, day, 1, Template.Scope.SESSION, name).orElse("Kept as '" + name + "'."));
     return "redirect:/library?lifter=" + id + "&of=" + day;
   }
@@ -153,7 +155,7 @@ class LibraryController {
   @GetMapping("/library/schema")
   ResponseEntity<Resource> schema() {
     return ResponseEntity.ok().contentType(new MediaType("application", "schema+json"))
-        .body(new org.springframework.core.io.ClassPathResource("formats/template.schema.json"));
+        .body(new ClassPathResource("formats/template.schema.json"));
   }
 
   /** Takes a template from a file or its text; lifts the club lacks are mapped once. */

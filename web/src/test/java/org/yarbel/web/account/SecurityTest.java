@@ -66,6 +66,40 @@ class SecurityTest {
   }
 
   @Test
+  void whatStandsAroundTheWeekOfAnotherClubIsNotThereEither(TestApp app) {
+    Other elsewhere = otherClub(app);
+    Client coach = Client.of(app, "coach");
+    String lifter = "/lifters/" + elsewhere.lifterId();
+    for (String path : List.of("/weeks", "/sheet", "/progressions", "/progressions?lift=Squat&method=ladder", "/week/panel?of=2026-03-02")) {
+      assertThat(coach.get(lifter + path).statusCode()).as(path).isEqualTo(404);
+    }
+    for (String path : List.of("/week/undo", "/week/redo", "/days/2026-03-02/copy?to=2026-03-03", "/days/2026-03-02/clear", "/days/2026-03-02/keep",
+        "/deloads?monday=2026-03-02", "/deloads/rule", "/silences?check=milestone&reason=x", "/sheet?of=2026-03-02&rows=x", "/progressions?method=ladder")) {
+      assertThat(coach.post(lifter + path, Map.of()).statusCode()).as(path).isEqualTo(404);
+    }
+    for (String path : List.of("/slots/999999999/mend?work=3x5", "/slots/999999999/as-written", "/slots/999999999/to?to=2026-03-02",
+        "/slots/999999999/down", "/slots/999999999/cell",
+        "/slots/999999999/across?of=2026-03-02", "/progressions/999999999/end", "/silences/999999999/end", "/library/999999999/take?out=true",
+        "/groups/999999999/lines?of=2026-03-02&lift=squat&work=3x5")) {
+      assertThat(coach.post(path, Map.of()).statusCode()).as(path).isEqualTo(404);
+    }
+    assertThat(coach.get("/groups/999999999/week").statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void aLifterWritesNoPlan(TestApp app) {
+    Client maren = Client.of(app, "maren");
+    String own = "/lifters/" + app.lifter("Maren");
+    for (String path : List.of(own + "/weeks", own + "/sheet", own + "/progressions", "/groups", "/library", "/checks", "/methods")) {
+      assertThat(maren.get(path).statusCode()).as(path).isEqualTo(403);
+    }
+    for (String path : List.of(own + "/week/undo", own + "/silences", own + "/deloads/rule", "/groups", "/library/keep", "/library/import",
+        "/checks")) {
+      assertThat(maren.post(path, Map.of()).statusCode()).as(path).isEqualTo(403);
+    }
+  }
+
+  @Test
   void everyQueryIsBoundToTheClub(TestApp app) {
     Other elsewhere = otherClub(app);
     LifterRepository lifters = app.bean(LifterRepository.class);

@@ -3,12 +3,14 @@ package org.yarbel.web.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Settings;
 
 class DemoProgramTest {
   @Test
@@ -36,5 +38,20 @@ class DemoProgramTest {
     DemoProgram.Uses wave = DemoProgram.all().get(0).methods().get(0);
     assertThat(wave.method()).isEqualTo(Method.GOAL_WAVE);
     assertThat(wave.since()).isEqualTo(5);
+  }
+
+  @Test
+  void everyMethodIsUsedBySomebodyAndEverybodyUsesOne() {
+    assertThat(DemoProgram.all()).hasSize(12).allSatisfy(program -> assertThat(program.methods()).as(program.name()).isNotEmpty());
+    assertThat(DemoProgram.all().stream().flatMap(program -> program.methods().stream()).map(DemoProgram.Uses::method))
+        .containsAll(Arrays.asList(Method.values()));
+  }
+
+  @Test
+  void settingsOfTheDemoAreGoodOnes() {
+    DemoProgram.all().forEach(program -> program.methods().forEach(uses -> {
+      assertThat(Settings.check(uses.method(), uses.settings(), Catalogue.standard()).errors()).as(program.name()).isEmpty();
+      assertThat(DemoLife.of(program).free()).as("%s is free on the days of %s", program.name(), uses).containsAll(uses.days());
+    }));
   }
 }

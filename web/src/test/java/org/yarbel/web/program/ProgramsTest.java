@@ -160,4 +160,82 @@ class ProgramsTest {
     assertThat(lifter.coach().get(lifter.at("/progressions?lift=Squad&method=ladder")).body()).contains("There is no lift &#39;Squad&#39;");
     assertThat(Deload.values()).allSatisfy(kind -> assertThat(lifter.coach().get(lifter.at("/progressions")).body()).contains(kind.meaning()));
   }
+
+  @Test
+  void twoLiftsGoByTurns(TestApp app) {
+    Someone lifter = Someone.called(app, "Zenobia Hart", Map.of("bench", "100", "overhead-press", "60"));
+    lifter.method("Bench press", "rpe-weeks", MONDAY, Map.of("turn", "FIRST"));
+    lifter.method("Overhead press", "rpe-weeks", MONDAY, Map.of("turn", "SECOND"));
+    assertThat(lifter.on(MONDAY)).containsExactly("bench 3x5 @7");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("overhead-press 3x5 @7");
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).containsExactly("bench 3x5 @8");
+    assertThat(lifter.on(MONDAY.plusWeeks(3))).containsExactly("overhead-press 3x5 @8");
+    assertThat(lifter.coach().get(lifter.at("/progressions")).body()).contains("every other time, from the second");
+  }
+
+  @Test
+  void mainWorkStandsBeforeAssistanceWhoeverCameFirst(TestApp app) {
+    Someone lifter = Someone.called(app, "Amabel Thrush", Map.of("squat", "150", "deadlift", "200"));
+    lifter.add(MONDAY, "ASSISTANCE", "leg-curl", "3x10");
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());
+    lifter.method("Deadlift", "falling-backoffs", MONDAY, Map.of());
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 @7", "deadlift 1x3 @8; 4x3 -5%", "leg-curl 3x10");
+  }
+
+  @Test
+  void aLineSomebodyMovedStaysWhereItWasPut(TestApp app) {
+    Someone lifter = Someone.called(app, "Basil Undern", Map.of("squat", "150"));
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());
+    lifter.post("/slots/" + lifter.slot(MONDAY.plusWeeks(1), "squat") + "/to", Map.of("to", "" + MONDAY.plusWeeks(1).plusDays(2)));
+    long own = app.jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of("own", "" + own, "p.reps", "4"));
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).isEmpty();
+    assertThat(lifter.on(MONDAY.plusWeeks(1).plusDays(2))).as("it stays there and follows its method").containsExactly("squat 3x4 @8");
+  }
+
+  @Test
+  void otherDaysOfTheWeekTakeTheLinesAlong(TestApp app) {
+    Someone lifter = Someone.called(app, "Cressida Vole", Map.of("squat", "150"));
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());
+    long own = app.jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    lifter.method("Squat", "rpe-weeks", MONDAY.plusDays(3), Map.of("own", "" + own));
+    assertThat(lifter.on(MONDAY)).isEmpty();
+    assertThat(lifter.on(MONDAY.plusDays(3))).containsExactly("squat 3x5 @7");
+    assertThat(lifter.on(MONDAY.plusWeeks(2).plusDays(3))).containsExactly("squat 3x5 @9");
+    assertThat(lifter.post(lifter.at("/week/undo"), Map.of()).body()).contains("The days stand as before.");
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 @7");
+  }
+
+  @Test
+  void aMethodThatBeganWeeksAgoGoesOnWhereItStands(TestApp app) {
+    Someone lifter = Someone.called(app, "Dorian Stoat", Map.of("squat", "200"));
+    lifter.method("Squat", "blocks", MONDAY.minusWeeks(6), Map.of("days", "MONDAY"));
+    assertThat(lifter.on(MONDAY.minusWeeks(1))).as("nothing is written behind today").isEmpty();
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 5x4 81.5%");
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).containsExactly("squat 3x2 85%");
+  }
+
+  @Test
+  void aWeekWithNothingToDoSaysWhy(TestApp app) {
+    Someone lifter = Someone.called(app, "Euphemia Brant", Map.of("squat", "200"));
+    lifter.method("Squat", "blocks", MONDAY.minusWeeks(12), Map.of());
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Squat: The week of the contest: the platform is the session.");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body()).contains("Squat: A week off.");
+  }
+
+  @Test
+  void anEasyWeekTellsItsCeilingBesideEveryLine(TestApp app) {
+    Someone lifter = Someone.called(app, "Fulbert Knox", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 @8");
+    lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY, "kind", "LESS_VOLUME"));
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Deload: nothing over RPE 8.5").contains("Pull a week forward");
+    lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY, "kind", "LIGHT_TECHNIQUE"));
+    String week = lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body();
+    assertThat(week).contains("Deload: nothing over 70 % nor over RPE 6")
+        .contains("A deload, light technique: nothing over 70 % nor over RPE 6; this goes to");
+    assertThat(lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY.minusWeeks(3), "kind", "DAYS_OFF")).body())
+        .contains("That week is behind");
+    assertThat(lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY.plusWeeks(2), "move", "1")).body())
+        .contains("That week is no deload any more.");
+  }
 }

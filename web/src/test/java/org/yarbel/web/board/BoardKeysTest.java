@@ -1,0 +1,119 @@
+package org.yarbel.web.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.yarbel.web.support.Browser;
+import org.yarbel.web.support.Someone;
+import org.yarbel.web.support.TestApp;
+
+/** The week board in a browser: by keyboard, by dragging, with what a spreadsheet copied. */
+@ExtendWith(TestApp.class)
+class BoardKeysTest {
+  private static final LocalDate MONDAY = TestApp.TODAY;
+
+  @Test
+  void undoesAndRedoesByKeys(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Gwendolyn Ash", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
+    browser.find("body").sendKeys(Keys.chord(Keys.CONTROL, "z"));
+    browser.awaitText(".week-bar .said", "The line is out again.");
+    assertThat(lifter.on(MONDAY)).isEmpty();
+    browser.find("body").sendKeys(Keys.chord(Keys.CONTROL, "y"));
+    browser.awaitText(".week-bar .said", "Done again: 3x5 70%");
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 70%");
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  @Test
+  void drawsSumsAndFindingsAnewWhenALineIsSaved(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Hartley Brooke", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
+    assertThat(browser.text("#week-head")).contains("The checks have nothing to say");
+    WebElement work = browser.find("#day-" + MONDAY + " .slot[data-slot] .work[name=work]");
+    work.sendKeys(Keys.chord(Keys.CONTROL, "a"), "3x5 75% @8", Keys.TAB);
+    browser.awaitText("#margin-" + MONDAY, "but RPE 8 is written.");
+    browser.awaitText("#week-head", "1 doubt");
+    browser.click("#margin-" + MONDAY + " .mend button");
+    browser.awaitText("#day-" + MONDAY + " .said", "Mended: Squat 3x5 83% @8");
+    browser.awaitText("#week-head", "The checks have nothing to say");
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 83% @8");
+    assertThat(browser.axe()).isEmpty();
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  @Test
+  void dragsALineToAnotherDay(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Imelda Frost", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
+    browser.driver().executeScript("""
+        const data = new DataTransfer();
+        const fire = (target, type) => target.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data }));
+        const handle = document.querySelector(arguments[0] + " .slot[data-slot] .handle");
+        fire(handle, "dragstart");
+        fire(document.querySelector(arguments[1] + " .day-label"), "dragover");
+        fire(document.querySelector(arguments[1] + " .day-label"), "drop");
+        fire(handle, "dragend");""", "#day-" + MONDAY, "#day-" + MONDAY.plusDays(2));
+    browser.awaitText("#board > .said", "Moved to Wed 4 Mar.");
+    assertThat(lifter.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 70%");
+    assertThat(browser.find("#day-" + MONDAY.plusDays(2) + " .slot[data-slot] .lift").getAttribute("value")).isEqualTo("Squat");
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  @Test
+  void rowsPastedIntoALineGoToTheTable(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Jasper Thorn", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
+    browser.driver().executeScript("""
+        const data = new DataTransfer();
+        data.setData("text/plain", "Tue\\tmain\\tsquat\\t3x3 80%\\nThu\\tmain\\tsquat\\t2x2 85%");
+        document.querySelector(".slot[data-slot] .work[name=work]").dispatchEvent(new ClipboardEvent("paste", { bubbles: true, cancelable: true, clipboardData: data }));""");
+    browser.await("#rows");
+    assertThat(browser.find("#rows").getAttribute("value")).contains("Tue\tmain\tsquat\t3x3 80%");
+    browser.click("form .btn-main");
+    browser.awaitText(".week-bar .said", "2 lines taken from the table.");
+    assertThat(lifter.on(MONDAY.plusDays(3))).containsExactly("squat 2x2 85%");
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  @Test
+  void writesACellOfTheWeeksSideBySideByKeyboard(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Keziah Lunn", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    lifter.add(MONDAY.plusWeeks(1), "MAIN", "squat", "3x5 72.5%");
+    browser.desk().signIn("coach").open(lifter.at("/weeks?of=" + MONDAY));
+    WebElement second = browser.driver().findElements(By.cssSelector(".cell .work")).get(1);
+    second.sendKeys(Keys.chord(Keys.CONTROL, "a"), "3x5 75", Keys.TAB);
+    browser.awaitText(".grid-board", "Not saved yet.");
+    second = browser.driver().findElements(By.cssSelector(".cell .work")).get(1);
+    assertThat(second.getAttribute("value")).as("nothing typed is lost").isEqualTo("3x5 75");
+    second.sendKeys("%", Keys.TAB);
+    browser.awaitText(".grid-board", "Saved.");
+    assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 3x5 75%");
+    assertThat(browser.axe()).isEmpty();
+  }
+
+  @Test
+  void setsUpAMethodAndSeesItsForecast(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Lysander Cope", Map.of("squat", "100"));
+    browser.desk().signIn("coach").open(lifter.at("/progressions?lift=Squat&method=novice-linear"));
+    browser.click("input[name=days][value=MONDAY]");
+    browser.type("p-load", "60");
+    browser.click(".method-form .btn-main");
+    browser.awaitText(".said", "Written for the weeks to come.");
+    browser.open(lifter.at("/weeks?of=" + MONDAY));
+    assertThat(browser.all(".cell.is-forecast")).hasSize(3);
+    assertThat(browser.all(".cell")).hasSize(4);
+    assertThat(browser.text(".grid-board")).contains("67.5 ×5+");
+  }
+}

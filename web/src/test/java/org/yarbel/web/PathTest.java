@@ -2,6 +2,7 @@ package org.yarbel.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -9,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.WebDriverWait;
 import org.openqa.selenium.support.ui.Select;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
@@ -120,8 +122,9 @@ class PathTest {
     browser.driver().executeScript("window.dispatchEvent(new Event('online'))");
     browser.awaitText(".overview .is-done", "185");
     browser.awaitText(".overview", "2 of");
-    assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :id").param("id", session).query(Long.class).single())
-        .isEqualTo(2);
+    // the page itself knows both before the second has arrived
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(10)).until(arrived ->
+        app.jdbc().sql("select count(*) from logged_set where session_id = :id").param("id", session).query(Long.class).single() == 2);
   }
 
   @Test

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -22,16 +23,19 @@ import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.LineLogged;
 
 /** The Card's page and the entries made on it. */
 @Controller
 class CardController {
   private final CardService cards;
   private final CoreJson json;
+  private final ApplicationEventPublisher events;
 
-  CardController(CardService cards, CoreJson json) {
+  CardController(CardService cards, CoreJson json, ApplicationEventPublisher events) {
     this.cards = cards;
     this.json = json;
+    this.events = events;
   }
 
   @GetMapping("/sessions/{id}/card")
@@ -48,6 +52,7 @@ class CardController {
     if (form.clear()) {
       cards.clear(id, who, form.slot() == null ? 0 : form.slot(),
           new LoggedSet.Place(form.part() == null ? 0 : form.part(), form.set() == null ? 0 : form.set()));
+      events.publishEvent(new LineLogged(form.slot() == null ? 0 : form.slot()));
       return kept(id, who, htmx, form.panel());
     }
     EntryForm.Checked checked = form.check(open(id, who).document().unit());
@@ -64,6 +69,8 @@ class CardController {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
           filled(form, Map.of(), doubt.question(), null));
     }
+    // only now, with the entry kept and its transaction over
+    events.publishEvent(new LineLogged(checked.entry().get().slotId()));
     return kept(id, who, htmx, null);
   }
 

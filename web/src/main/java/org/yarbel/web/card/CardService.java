@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.Caution;
@@ -29,7 +28,6 @@ import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.Entry;
-import org.yarbel.web.log.LineLogged;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Tracking;
@@ -50,12 +48,10 @@ public class CardService {
   private final Issuing issuing;
   private final Places places;
   private final Tracking tracking;
-  private final ApplicationEventPublisher events;
   private final ClubClock clock;
 
   CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, Issuing issuing,
-      Places places, Tracking tracking, ApplicationEventPublisher events, ClubClock clock) {
-    this.events = events;
+      Places places, Tracking tracking, ClubClock clock) {
     this.sessions = sessions;
     this.lifters = lifters;
     this.sets = sets;
@@ -166,7 +162,6 @@ public class CardService {
     row.write(entry, toFailure(asked, entry.rpe()), asked, clock.now());
     sets.saveAndFlush(row);
     tracking.rerun(lifter, slot.lift());
-    events.publishEvent(new LineLogged(lifter.id(), entry.slotId()));
     return new Outcome.Kept();
   }
 
@@ -182,7 +177,6 @@ public class CardService {
           sets.flush();
           Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
           tracking.rerun(lifter, row.lift());
-          events.publishEvent(new LineLogged(lifter.id(), slotId));
         });
   }
 

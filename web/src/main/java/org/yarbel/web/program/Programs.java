@@ -20,9 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.event.TransactionalEventListener;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
@@ -40,7 +38,6 @@ import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.web.log.LineLogged;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.plan.Groups;
@@ -111,18 +108,17 @@ public class Programs {
     return all;
   }
 
-  /** After a set was logged, and kept whatever comes of this: methods with memory write the next exposure anew. */
-  @TransactionalEventListener
-  @Transactional(propagation = Propagation.REQUIRES_NEW)
-  public void logged(LineLogged event) {
-    Slot slot = slots.findById(event.slotId()).orElse(null);
+  /** Writes the next exposure anew after a set of a line was logged, where a method with memory wrote the line. */
+  @Transactional
+  public void logged(long slotId) {
+    Slot slot = slots.findById(slotId).orElse(null);
     Slot.Origin origin = slot == null ? null : slot.origin();
-    if (origin == null) {
+    if (origin == null || origin.line() > 0) {
       return;
     }
     Progression progression = progressions.findById(origin.progressionId()).orElseThrow(NotFound::new);
-    if (progression.method().rule().memory() && origin.line() == 0) {
-      Lifter lifter = lifters.findById(event.lifterId()).orElseThrow(NotFound::new);
+    if (progression.method().rule().memory()) {
+      Lifter lifter = lifters.findById(progression.lifterId()).orElseThrow(NotFound::new);
       write(lifter, contexts.of(lifter, null), clock.today(), WEEKS_AHEAD);
     }
   }

@@ -1,0 +1,28 @@
+package org.yarbel.web.program;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.yarbel.web.log.LineLogged;
+
+/** Lets methods with memory follow the log. What was logged is kept already, whatever becomes of this. */
+@Component
+class AfterLog {
+  private static final Logger LOG = LoggerFactory.getLogger(AfterLog.class);
+
+  private final Programs programs;
+
+  AfterLog(Programs programs) {
+    this.programs = programs;
+  }
+
+  @EventListener
+  void logged(LineLogged event) {
+    try {
+      programs.logged(event.slotId());
+    } catch (RuntimeException wrong) {
+      LOG.warn("The weeks after line {} were not written anew; the next log or change writes them", event.slotId(), wrong);
+    }
+  }
+}

@@ -100,7 +100,7 @@ public class WrittenWeek {
     Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.ADVANCED, Map.of("squat", max, "bench", max, "deadlift", max),
         Map.of("squat", max.scaled(0.95)),
         Map.of("squat", new Athlete.Goal(max.scaled(1.05), MONDAY.plusWeeks(8), max, MONDAY.minusWeeks(2))), Map.of("squat",
-            List.of(Method.GOAL_WAVE)));
+            List.of(Method.GOAL_WAVE)), List.of());
     return new WatchedWeek(MONDAY, athlete, lines, past, Map.of("deadlift", MONDAY.minusDays(3)), 4, null, true, Threshold.Values.USUAL);
   }
 
@@ -112,6 +112,6 @@ public class WrittenWeek {
         EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), WarmUp.SHRINKING, Level.ADVANCED));
     Mass max = lift.powerlift() ? numbers.estimated() : null;
     return new WatchedLine(CountedLine.of(id, MONDAY.plusDays(day), kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(),
-        max, Level.ADVANCED, null, false, null, place);
+        max, Level.ADVANCED, null, false, false, null, place);
   }
 }

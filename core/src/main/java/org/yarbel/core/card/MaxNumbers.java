@@ -54,6 +54,11 @@ public record MaxNumbers(
     return new MaxNumbers(tested, estimated, other, goal);
   }
 
+  /** The max as it is best known: estimated, else tested; null when neither is. */
+  public @Nullable Mass best() {
+    return estimated != null ? estimated : tested;
+  }
+
   /** The number a basis names; null when it is unknown. Today's max is no kept number: null. */
   public @Nullable Mass of(Basis basis) {
     return switch (basis) {

@@ -27,7 +27,6 @@ final class AllRaised implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     if (week.past().isEmpty()) {
       return List.of();
     }

@@ -22,7 +22,6 @@ final class AssistanceOutnumbers implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     WeekTotals totals = week.totals();
     return week.peaking() && totals.assistanceReps() > totals.mainReps() && totals.mainReps() > 0
         ? List.of(of(Severity.DOUBT, "", Math.round(totals.mainReps()) + " reps of main lifts and close variants of "

@@ -19,11 +19,15 @@ import org.yarbel.core.plan.progress.Method;
  * @param heaviest ever lifted, by key; what is missing was never lifted here
  * @param goals by key of the lift
  * @param methods by key of the lift
+ * @param pains present ones that have a score
  */
 public record Athlete(@Nullable Sex sex, @Nullable Integer age, boolean dieting, boolean strained, @Nullable Level level, Map<String, Mass> maxes,
-    Map<String, Mass> heaviest, Map<String, Goal> goals, Map<String, List<Method>> methods) {
+    Map<String, Mass> heaviest, Map<String, Goal> goals, Map<String, List<Method>> methods, List<Pain> pains) {
   /** What is aimed at, and on what day; the start of the way there where it is known. */
   public record Goal(Mass max, @Nullable LocalDate on, @Nullable Mass startMax, @Nullable LocalDate startOn) {}
+
+  /** Where it hurts, and how much of 10. */
+  public record Pain(String place, int score) {}
 
   private static final Map<String, Integer> VERY_STRONG_KG = Map.of("squat", 400, "bench", 230, "deadlift", 380);
   /** What a woman of the same standing lifts, of a man's; our own, in place of points of body mass that may be unknown. */

@@ -29,7 +29,6 @@ final class BelievableGoal implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     new TreeMap<>(week.athlete().goals()).forEach((lift, goal) -> {
       Mass max = week.athlete().maxes().get(lift);

@@ -25,7 +25,6 @@ final class Bunched implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<LocalDate> days = List.copyOf(week.byDay().keySet());
     if (days.size() < LEAST_DAYS) {
       return List.of();

@@ -13,7 +13,7 @@ public final class Checks {
           new HardDaysRunning(),
       new ManyHardDays(), new Bunched(), new Seldom(), new AllRaised(), new VolumeRise(), new AssistanceOutnumbers(), new MainShare(),
           new DeloadDue(),
-      new BelievableGoal(), new GoalOffCourse(), new LastHeavyDay(), new MethodForLife(), new Milestone(), new NoNumbers());
+      new BelievableGoal(), new GoalOffCourse(), new LastHeavyDay(), new Taper(), new MethodForLife(), new Milestone(), new NoNumbers());
 
   private Checks() {}
 

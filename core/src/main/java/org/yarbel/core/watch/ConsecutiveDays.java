@@ -23,7 +23,6 @@ final class ConsecutiveDays implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     for (LocalDate day : week.byDay().keySet()) {
       for (String lift : week.hardLifts(day)) {

@@ -22,7 +22,6 @@ final class DeloadDue implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     int most = week.of(Threshold.DELOAD_WEEKS) > 0 ? (int) week.of(Threshold.DELOAD_WEEKS)
         : Deload.Interval.of(week.athlete().level(), week.athlete().strained()).most();
     int running = week.weeksSinceDeload() + 1;

@@ -22,7 +22,6 @@ final class HardDaysRunning implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     int bound = (int) week.of(Threshold.HARD_DAYS_RUNNING);
     List<LocalDate> hard = week.hardDays();
     int running = 1;

@@ -29,7 +29,6 @@ final class LastHeavyDay implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     for (WatchedLine line : week.lines()) {
       CountedLine counted = line.counted();

@@ -29,7 +29,6 @@ final class LatePercentage implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     week.byDay().values().forEach(lines -> lines.stream().filter(line -> line.place() >= FROM_PLACE)
         .forEach(line -> look(week, lines, line, findings)));

@@ -24,7 +24,6 @@ final class MainShare implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     WeekTotals totals = week.totals();
     boolean already = week.peaking() && totals.assistanceReps() > totals.mainReps();
     return !already && totals.mainReps() > 0 && totals.mainReps() + totals.assistanceReps() >= FEW_REPS

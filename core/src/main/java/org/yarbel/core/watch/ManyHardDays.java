@@ -21,7 +21,6 @@ final class ManyHardDays implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     int hard = week.hardDays().size();
     return hard >= week.of(Threshold.HARD_DAYS)
         ? List.of(of(Severity.DOUBT, "", hard + " hard days in one week: leave some of them light.")) : List.of();

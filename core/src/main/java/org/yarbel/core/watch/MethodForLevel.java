@@ -25,7 +25,6 @@ final class MethodForLevel implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     for (WatchedLine line : week.lines()) {
       if (line.level() != Level.BEGINNER) {

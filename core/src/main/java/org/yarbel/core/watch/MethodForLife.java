@@ -26,7 +26,6 @@ final class MethodForLife implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     new TreeMap<>(week.athlete().methods()).forEach((lift, methods) -> {
       if (week.athlete().dieting() && methods.contains(Method.HIGH_FREQUENCY)) {

@@ -35,7 +35,6 @@ final class Milestone implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     Set<String> said = new HashSet<>();
     for (WatchedLine line : week.lines()) {

@@ -25,7 +25,6 @@ final class NoNumbers implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     Set<String> said = new HashSet<>();
     for (WatchedLine line : week.lines()) {

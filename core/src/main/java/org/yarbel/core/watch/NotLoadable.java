@@ -26,7 +26,6 @@ final class NotLoadable implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     return Check.inParts(week, this::look);
   }
 

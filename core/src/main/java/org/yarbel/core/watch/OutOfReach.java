@@ -28,7 +28,6 @@ final class OutOfReach implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     for (WatchedLine line : week.lines()) {
       CountedLine counted = line.counted();

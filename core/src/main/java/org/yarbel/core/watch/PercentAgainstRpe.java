@@ -28,7 +28,6 @@ final class PercentAgainstRpe implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     return Check.inParts(week, (line, index) -> {
       Part part = line.work().parts().get(index);
       return part.rpe() != null && part.load() instanceof Load.Percent percent && !part.changesLoadOnTheWay()

@@ -28,7 +28,6 @@ final class Seldom implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     if (week.deload() != null || week.lines().isEmpty()) {
       return List.of();
     }

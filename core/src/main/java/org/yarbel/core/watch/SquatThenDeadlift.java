@@ -27,7 +27,6 @@ final class SquatThenDeadlift implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     for (LocalDate day : week.byDay().keySet()) {
       for (String lift : week.hardLifts(day)) {

@@ -20,7 +20,8 @@ public enum Threshold {
   MAIN_SHARE("main work of all reps, % at least", 40, 10, 80),
   DELOAD_WEEKS("weeks without a deload, at most; 0 goes by level", 0, 0, 16),
   GOAL_BEHIND("estimate behind the goal's line, %", 3, 1, 10),
-  OUT_OF_REACH("a written load is absurd from, % of the max", 108, 100, 130);
+  OUT_OF_REACH("a written load is absurd from, % of the max", 108, 100, 130),
+  PAIN("pain of 10 from which nothing goes near the limit", 4, 1, 10);
 
   private final String words;
   private final double usual;

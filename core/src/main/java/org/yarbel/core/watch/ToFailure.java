@@ -1,8 +1,10 @@
 package org.yarbel.core.watch;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
@@ -37,8 +39,9 @@ final class ToFailure implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
-    return Check.inParts(week, (line, part) -> look(week, line, part));
+    Set<String> foreseen = new HashSet<>();
+    return Check.inParts(week, (line, part) -> look(week, line, part)
+        .filter(found -> !line.forecast() || foreseen.add(line.counted().lift().key())));
   }
 
   private Optional<Finding> look(WatchedWeek week, WatchedLine line, int index) {
@@ -53,9 +56,15 @@ final class ToFailure implements Check {
     return counted.sets().stream().filter(set -> set.set().part() == index + 1 && closed(set.set()) && set.rpe() >= bound - TOLERANCE
         && !set.set().logged()
             && !(set.reps() == 1 && set.percent() <= 100)).findFirst()
-        .map(set -> at(Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep" : " reps") + " at " + Words.number(set.percent())
+        .map(set -> line.forecast() ? foreseen(counted, set) : at(Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep" : " reps") + " at " + Words.number(set.percent())
             + " % of the estimate come to RPE " + (set.rpe() > 10.05 ? "10 and beyond" : Words.number(set.rpe())) + " by the chart"
             + (strict ? ", with a slow tempo or short rests." : "."), mend(line, index, set)));
+  }
+
+  /** What is still a forecast is no plan to mend: it shows where the line is likely to end. */
+  private Finding foreseen(CountedLine counted, CountedSet set) {
+    return at(Severity.NOTE, counted, "The forecast comes to " + Words.number(set.reps()) + " reps at " + Words.number(set.percent())
+        + " % of today's estimate, failure by the chart: a stall is likely here unless the max grows until then.", null);
   }
 
   private static boolean closed(ResolvedSet set) {

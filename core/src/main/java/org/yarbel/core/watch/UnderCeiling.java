@@ -25,7 +25,6 @@ final class UnderCeiling implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     Deload deload = week.deload();
     if (deload == null) {
       return List.of();

@@ -25,7 +25,6 @@ final class VolumeRise implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     if (week.past().isEmpty() || week.deload() != null) {
       return List.of();
     }

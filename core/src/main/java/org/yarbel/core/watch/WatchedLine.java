@@ -16,8 +16,9 @@ import org.yarbel.core.plan.progress.Method;
  * @param level of the lifter in this lift; null when nobody said
  * @param method that wrote it; null for one written by hand
  * @param edited whether somebody changed what the method wrote
+ * @param forecast whether exposures before it still decide what it will be
  * @param bar it is done with; null where there is none
  * @param place in its session, from 1
  */
 public record WatchedLine(CountedLine counted, WorkLine work, @Nullable Mass basisMax, @Nullable Level level, @Nullable Method method,
-    boolean edited, @Nullable Bar bar, int place) {}
+    boolean edited, boolean forecast, @Nullable Bar bar, int place) {}

@@ -31,16 +31,15 @@ final class ZoneLimit implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-
     List<Finding> findings = new ArrayList<>();
     Set<String> said = new HashSet<>();
     week.byDay().forEach((day, lines) -> {
       Map<String, List<WatchedLine>> families = lines.stream().filter(line -> line.counted().kind().mainWork() && line.counted().mainOrClose())
           .collect(Collectors.groupingBy(line -> line.counted().head().key(), TreeMap::new, Collectors.toList()));
       families.forEach((lift, family) -> WeekTotals.zones(family.stream().map(WatchedLine::counted).toList()).forEach((zone, reps) -> {
-        String design = design(family);
-        if (reps > zone.most() && zone != Zone.UNDER_70 && said.add(design.isEmpty() ? lift + zone : design)) {
-          findings.add(on(design.isEmpty() ? Severity.DOUBT : Severity.NOTE, day, lift, family.get(0).counted().head()
+        String design = design(family, zone);
+        if (reps > zone.most() && said.add(design.isEmpty() ? lift + zone : design)) {
+          findings.add(on(design.isEmpty() && zone != Zone.UNDER_70 ? Severity.DOUBT : Severity.NOTE, day, lift, family.get(0).counted().head()
               .name() + " on " + Words.day(day) + ": " + Math.round(reps)
               + " reps at " + zone.word() + ", where a session bears " + zone.fewest() + "–" + zone.most() + " (best " + zone.best() + ")."
                   + design));
@@ -51,10 +50,10 @@ final class ZoneLimit implements Check {
   }
 
   /** What exceeds the table by design is said once a week; the rest once of a lift and a zone. */
-  private static String design(List<WatchedLine> family) {
+  private static String design(List<WatchedLine> family, Zone zone) {
     boolean dense = family.stream().flatMap(line -> line.counted().work().stream()).map(set -> set.set().role())
         .anyMatch(role -> role == Role.CLUSTER || role == Role.DENSITY);
-    boolean novice = family.stream().anyMatch(line -> line.method() == Method.NOVICE_LINEAR);
+    boolean novice = zone != Zone.FROM_90 && family.stream().anyMatch(line -> line.method() == Method.NOVICE_LINEAR);
     return dense ? " Clusters and density work exceed it by design." : novice ? " Sets of five on the novice line exceed it by design." : "";
   }
 }

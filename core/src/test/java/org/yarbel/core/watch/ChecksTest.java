@@ -236,6 +236,34 @@ class ChecksTest {
     assertThat(weeks.find("last-heavy-day", "Tue main deadlift 1x1 92%", "Thu main deadlift 3x2 80%")).isEmpty();
   }
 
+  /** Bosquet et al. 2007, Med Sci Sports Exerc 39(8), from memory: volume falls by 41–60 %, intensity is kept. */
+  @Test
+  void letsTheVolumeFallBeforeAContestAndNotTheLoads() {
+    weeks.past.add(weeks.totals("Mon main squat 5x5 75%; 1x1 92%", "Thu main squat 4x4 75%"));
+    weeks.goals.put("squat", new Athlete.Goal(kg("205"), MONDAY.plusDays(12), null, null));
+    String[] asBefore = {"Mon main squat 5x5 75%; 1x1 92%", "Thu main squat 4x4 75%"};
+    assertThat(said("taper", asBefore)).isEqualTo("Squat: 10 hard sets in the last week before the contest's, after up to 10 a week: "
+        + "volume is down by about 50 % there, 5 sets.");
+    assertThat(weeks.find("taper", "Mon main squat 5x3 80%; 1x1 92%")).as("six of ten are near enough to half").isEmpty();
+    assertThat(said("taper", "Mon main squat 3x3 70%")).contains("nothing over 70 %", "after 92.5 %", "the intensity stays");
+    weeks.goals.put("squat", new Athlete.Goal(kg("205"), MONDAY.plusDays(5), null, null));
+    assertThat(said("taper", "Mon main squat 5x3 80%")).contains("in the week of the contest", "70 %", "3 sets");
+    assertThat(weeks.find("taper", "Mon main squat 3x3 70%")).as("the contest's own week may be light").isEmpty();
+    weeks.goals.put("squat", new Athlete.Goal(kg("205"), MONDAY.plusDays(21), null, null));
+    assertThat(weeks.find("taper", asBefore)).as("three weeks out").isEmpty();
+  }
+
+  @Test
+  void showsWhereAForecastIsLikelyToStallOnceOfALift() {
+    weeks.forecast = true;
+    List<Finding> found = weeks.find("to-failure", "Mon main squat 5x5+ 185kg", "Thu main squat 5x5+ 190kg", "Thu main bench 5x5 130kg");
+    assertThat(found).hasSize(2).allSatisfy(finding -> {
+      assertThat(finding.severity()).isEqualTo(Severity.NOTE);
+      assertThat(finding.mend()).isNull();
+    });
+    assertThat(found.get(0).sentence()).startsWith("The forecast comes to 5 reps at 92.5 % of today's estimate").contains("a stall is likely");
+  }
+
   @Test
   void keepsMethodsFromThoseTheyDoNotSuit() {
     weeks.level = Level.BEGINNER;
@@ -281,6 +309,12 @@ class ChecksTest {
     assertThat(weeks.find("clearance", "Mon main squat 3x5 @8")).isEmpty();
     weeks.age = null;
     assertThat(weeks.find("clearance", "Mon main squat max 1")).isEmpty();
+    weeks.pains.add(new Athlete.Pain("left knee", 3));
+    assertThat(weeks.find("clearance", "Mon main squat max 1")).as("a little pain").isEmpty();
+    weeks.pains.add(new Athlete.Pain("right elbow", 5));
+    assertThat(said("clearance", "Mon main squat max 1")).isEqualTo("The right elbow hurts, 5 of 10, and this goes near the limit: "
+        + "reduce it, or swap it for what does not hurt, and see a clinician.");
+    assertThat(weeks.find("clearance", "Mon main squat 3x5 @8")).isEmpty();
   }
 
   @Test

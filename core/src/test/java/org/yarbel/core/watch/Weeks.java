@@ -47,6 +47,8 @@ final class Weeks {
   final List<WeekTotals> past = new ArrayList<>();
   @Nullable Integer age = 30;
   @Nullable Sex sex = Sex.MALE;
+  final List<Athlete.Pain> pains = new ArrayList<>();
+  boolean forecast;
   boolean dieting;
   boolean strained;
   boolean peaking;
@@ -61,7 +63,7 @@ final class Weeks {
 
   /** The week of these lines. */
   WatchedWeek of(String... lines) {
-    Athlete athlete = new Athlete(sex, age, dieting, strained, level, maxes, heaviest, goals, methods);
+    Athlete athlete = new Athlete(sex, age, dieting, strained, level, maxes, heaviest, goals, methods, pains);
     return new WatchedWeek(MONDAY, athlete, watched(lines), past, lastTrained, weeksSinceDeload, deload, peaking, new Threshold.Values(figures));
   }
 
@@ -106,7 +108,7 @@ final class Weeks {
         : numbers(key, max), others, null, LOADABLES,
         MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), null, level));
     return new WatchedLine(CountedLine.of(id, day, kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(), max, level, null,
-        false, bar, place);
+        false, forecast, bar, place);
   }
 
   private MaxNumbers numbers(String key, Mass max) {

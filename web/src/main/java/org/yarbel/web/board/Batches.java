@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -55,6 +56,13 @@ public class Batches {
    */
   public record NewLine(LocalDate day, SlotKind kind, String lift, String work, Details details, @Nullable Group group) {}
 
+  /**
+   * What came of writing lines.
+   *
+   * @param change to undo it by; empty when nothing was changed
+   */
+  public record Written(int lines, Optional<Long> change) {}
+
   /** Moves a line to another day; a sentence says what was done. */
   @Transactional
   public String move(Slot slot, LocalDate to, SignedIn who) {
@@ -73,7 +81,7 @@ public class Batches {
   /** Copies a line to another day. */
   @Transactional
   public String copy(Slot slot, LocalDate to, SignedIn who) {
-    return add(lifter(session(slot)), List.of(copied(slot, to)), who) == 0 ? full(to) : "Copied to " + DAY.format(to) + ".";
+    return add(lifter(session(slot)), List.of(copied(slot, to)), who).lines() == 0 ? full(to) : "Copied to " + DAY.format(to) + ".";
   }
 
   /** Copies a line to the same day of so many weeks to come; where the lift stands already it is written over when it can. */
@@ -107,7 +115,7 @@ public class Batches {
   @Transactional
   public String copyDay(Lifter lifter, LocalDate day, LocalDate to, SignedIn who) {
     List<NewLine> lines = copied(lifter, Map.of(day, to));
-    return lines.isEmpty() ? "Nothing copied: that day has no lines." : "Copied " + add(lifter, lines, who) + " lines to " + DAY.format(to) + ".";
+    return lines.isEmpty() ? "Nothing copied: that day has no lines." : "Copied " + add(lifter, lines, who).lines() + " lines to " + DAY.format(to) + ".";
   }
 
   /** The lines of days as they would stand on other days. */
@@ -143,22 +151,22 @@ public class Batches {
     slots.deleteAll(out.stream().filter(slot -> slot.linkOf() == null).toList());
   }
 
-  /** Writes lines behind what stands on their days; how many were written. */
+  /** Writes lines behind what stands on their days. */
   @Transactional
-  public int add(Lifter lifter, List<NewLine> lines, SignedIn who) {
+  public Written add(Lifter lifter, List<NewLine> lines, SignedIn who) {
     return write(lifter, lines, false, who);
   }
 
   /** Writes lines in place of what stands on their days and is not begun. */
   @Transactional
-  public int replace(Lifter lifter, List<NewLine> lines, SignedIn who) {
+  public Written replace(Lifter lifter, List<NewLine> lines, SignedIn who) {
     return write(lifter, lines, true, who);
   }
 
-  private int write(Lifter lifter, List<NewLine> lines, boolean replace, SignedIn who) {
+  private Written write(Lifter lifter, List<NewLine> lines, boolean replace, SignedIn who) {
     Map<LocalDate, List<NewLine>> byDay = lines.stream().collect(Collectors.groupingBy(NewLine::day, LinkedHashMap::new, Collectors.toList()));
     int[] written = {0};
-    days.change(lifter, new LinkedHashSet<>(byDay.keySet()), who, () -> byDay.forEach((day, all) -> {
+    Optional<Long> change = days.change(lifter, new LinkedHashSet<>(byDay.keySet()), who, () -> byDay.forEach((day, all) -> {
       TrainingSession session = days.session(lifter, day);
       if (replace) {
         takeOut(session);
@@ -166,7 +174,7 @@ public class Batches {
       }
       written[0] += put(session, all);
     }));
-    return written[0];
+    return new Written(written[0], change);
   }
 
   private int put(TrainingSession session, List<NewLine> lines) {

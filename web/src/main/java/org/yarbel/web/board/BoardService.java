@@ -91,15 +91,16 @@ class BoardService {
     LocalDate from = Programs.monday(of == null ? today : of);
     List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifterId));
     Loaded loaded = load(lifter, from, 7, WeekWatch.WEEKS_BACK);
+    List<Complaint> hurts = complaints.present(lifterId, SHOWN_PAINS);
     List<Silence> record = watch.record(lifterId);
     Set<String> quiet = WeekWatch.quiet(record);
-    WeekWatch.Seen seen = watch.look(lifter, from, known, quiet, loaded.before(), loaded.watched());
+    WeekWatch.Seen seen = watch.look(lifter, from, known, hurts, quiet, loaded.before(), loaded.watched());
     WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from),
         loaded.quick());
     List<BoardView.DayView> days = days(lifter, loaded, today, quiet, seen.week().deload());
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
-        BoardView.numbers(known, lifter, today), complaints.present(lifterId, SHOWN_PAINS).stream().map(Complaint::words)
-            .toList(), BoardView.week(from),
+        BoardView.numbers(known, lifter, today), hurts.stream().map(Complaint::words).toList(),
+        BoardView.week(from),
         from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, history.of(lifterId));
   }
 

@@ -146,7 +146,7 @@ class GridController {
           List.of("Meanwhile somebody changed this week: look at it above, then take the rows again. Yours are still below."), true);
       return "board/sheet";
     }
-    int written = replace.isEmpty() ? batches.add(lifter, read.lines(), who) : batches.replace(lifter, read.lines(), who);
+    int written = (replace.isEmpty() ? batches.add(lifter, read.lines(), who) : batches.replace(lifter, read.lines(), who)).lines();
     flash.addFlashAttribute("said", written + (written == 1 ? " line" : " lines") + " taken from the table."
         + (written < read.lines().size() ? " " + (read.lines().size() - written) + " did not fit: a day has at most 40 lines." : ""));
     return WeekController.week(id, monday);

@@ -95,31 +95,41 @@ public class GroupBoards {
     return Optional.empty();
   }
 
-  /** Writes a line for all of a group on a day; a sentence says for how many. */
+  /**
+   * What came of a change for several lifters.
+   *
+   * @param sentence for how many
+   * @param changes to undo it by
+   */
+  record Written(String sentence, List<Long> changes) {}
+
+  /** Writes a line for all of a group on a day. */
   @Transactional
-  public String add(long groupId, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
-    int written = 0;
+  Written add(long groupId, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
+    List<Long> changes = new ArrayList<>();
     List<Lifter> all = lifters(groupId);
     for (Lifter lifter : all) {
-      written += batches.add(lifter, List.of(new Batches.NewLine(day, kind, lift.key(), work, Details.NONE, null)), who);
+      batches.add(lifter, List.of(new Batches.NewLine(day, kind, lift.key(), work, Details.NONE, null)), who).change().ifPresent(changes::add);
     }
-    return "Written for " + written + " of " + all.size() + ", each with their own loads.";
+    return new Written("Written for " + changes.size() + " of " + all.size() + ", each with their own loads.", changes);
   }
 
   /** Changes a line that stands the same for several of a group; lines begun stay. */
   @Transactional
-  public String change(long groupId, LocalDate day, String lift, String was, String work, Lift named, SignedIn who) {
-    int written = 0;
+  Written change(long groupId, LocalDate day, String lift, String was, String work, Lift named, SignedIn who) {
+    List<Long> changes = new ArrayList<>();
     int begun = 0;
     for (Lifter lifter : lifters(groupId)) {
       for (Slot slot : days.week(lifter.id(), day, day).getOrDefault(day, List.of())) {
         if (slot.lift().equals(lift) && slot.work().equals(was)) {
           PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), slot.kind(), named, work, null, who);
-          written += outcome instanceof PlanService.Outcome.Done ? 1 : 0;
+          if (outcome instanceof PlanService.Outcome.Done done) {
+            changes.add(done.changeId());
+          }
           begun += outcome instanceof PlanService.Outcome.Begun ? 1 : 0;
         }
       }
     }
-    return "Changed for " + written + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay.");
+    return new Written("Changed for " + changes.size() + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay."), changes);
   }
 }

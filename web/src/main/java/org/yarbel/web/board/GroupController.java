@@ -39,9 +39,12 @@ class GroupController {
   private final GridService grids;
   private final LifterRepository lifters;
   private final Lifts lifts;
+  private final History history;
   private final ClubClock clock;
 
-  GroupController(GroupBoards groups, GridService grids, LifterRepository lifters, Lifts lifts, ClubClock clock) {
+  GroupController(GroupBoards groups, GridService grids, LifterRepository lifters, Lifts lifts, History history,
+      ClubClock clock) {
+    this.history = history;
     this.groups = groups;
     this.grids = grids;
     this.lifters = lifters;
@@ -114,8 +117,10 @@ class GroupController {
       String work = WorkLine.parse(all.getOrDefault("work", "")).line().toString();
       if (lift.isPresent()) {
         String was = all.getOrDefault("was", "");
-        flash.addFlashAttribute("said", was.isEmpty() ? groups.add(id, day, kind(all.getOrDefault("kind", "")), lift.get(), work, who)
-            : groups.change(id, day, lift.get().key(), was, work, lift.get(), who));
+        GroupBoards.Written written = was.isEmpty() ? groups.add(id, day, kind(all.getOrDefault("kind", "")), lift.get(), work, who)
+            : groups.change(id, day, lift.get().key(), was, work, lift.get(), who);
+        flash.addFlashAttribute("said", written.sentence());
+        flash.addFlashAttribute("changes", written.changes());
         return "redirect:/groups/" + id + "/week?of=" + monday;
       }
       model.addAttribute("wrong", lifts.catalogue().unknown(all.getOrDefault("lift", "")));
@@ -125,6 +130,15 @@ class GroupController {
     response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
     show(model, id, monday, all);
     return "board/group";
+  }
+
+  /** Takes back what was written for several of the group at once. */
+  @PostMapping("/groups/{id}/undo")
+  String undo(@PathVariable long id, @RequestParam LocalDate of, @RequestParam(name = "change") List<Long> changes,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    groups.group(id);
+    flash.addFlashAttribute("said", history.undo(changes.stream().limit(GroupBoards.MOST_MEMBERS).toList(), who));
+    return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
   }
 
   private static SlotKind kind(String name) {

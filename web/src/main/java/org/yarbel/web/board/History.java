@@ -44,6 +44,15 @@ class History {
     return next(lifterId, newest(lifterId).orElse(null)).map(plan::redo).orElse("There is nothing to do again.");
   }
 
+  /** Undoes changes that were made as one, for several lifters; a sentence says for how many. */
+  @Transactional
+  public String undo(List<Long> ids, SignedIn who) {
+    ids.forEach(id -> plan.undo(id, who));
+    long back = changes.findAllById(ids).stream().filter(Change::undone).count();
+    return "Taken back for " + back + "." + (back == ids.size() ? "" : " " + (ids.size() - back)
+        + " changed or begun since: those stay.");
+  }
+
   private Optional<Change> newest(long lifterId) {
     return changes.findFirstByLifterIdAndSubjectInAndUndoneFalseOrderByIdDesc(lifterId, SUBJECTS);
   }

@@ -9,15 +9,18 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Muscle;
+import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.Zone;
 import org.yarbel.core.watch.Checks;
 import org.yarbel.core.watch.Finding;
 import org.yarbel.core.watch.Severity;
+import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.program.Progression;
@@ -51,11 +54,13 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
    * A finding beside what it is about.
    *
    * @param slotId null for the day or the week
+   * @param about the lift of the line; empty for the day or the week
    * @param mend another text for the line; null where there is none
    * @param before the line's loads
    * @param after the loads with the mend
    */
-  record FindingView(String check, String severity, String sentence, String source, @Nullable Long slotId, String lift, @Nullable String mend,
+  record FindingView(String check, String severity, String sentence, String source, @Nullable Long slotId, String about, String lift,
+      @Nullable String mend,
       @Nullable String mendWords, String before, String after) {}
 
   /** How many findings there are of each severity. */
@@ -99,10 +104,11 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   private static FindingView view(Finding found, WeekWatch.Seen seen, Quick quick) {
     Finding.Mend mend = found.mend();
     Long slot = found.line();
-    String before = mend == null || slot == null ? "" : seen.week().lines().stream().filter(l -> l.counted().id() == slot).findFirst()
-        .map(l -> String.join(" · ", LineView.loads(l.counted().resolved()))).orElse("");
-    return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot, found.lift(), mend == null ? null
-        : mend.work(),
+    Optional<CountedLine> line = slot == null ? Optional.empty()
+        : seen.week().lines().stream().map(WatchedLine::counted).filter(l -> l.id() == slot).findFirst();
+    String before = mend == null ? "" : line.map(l -> String.join(" · ", LineView.loads(l.resolved()))).orElse("");
+    return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot,
+        line.map(l -> l.lift().name()).orElse(""), found.lift(), mend == null ? null : mend.work(),
         mend == null ? null : mend.words(), before, mend == null || slot == null ? "" : quick.loads(slot, mend.work()));
   }
 
@@ -151,7 +157,7 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   }
 
   private static String hours(int minutes) {
-    return minutes >= 60 ? minutes / 60 + " h " + String.format(Locale.ROOT, "%02d", minutes % 60) : minutes + " min";
+    return minutes >= 60 ? minutes / 60 + "\u00a0h\u00a0" + String.format(Locale.ROOT, "%02d", minutes % 60) : minutes + "\u00a0min";
   }
 
   private static String number(double value, int decimals) {

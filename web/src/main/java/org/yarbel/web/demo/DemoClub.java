@@ -176,9 +176,7 @@ class DemoClub {
       accounts.add(clubId, program.email() + DOMAIN, PASSWORD, program.name(), org.yarbel.web.account.Role.LIFTER, lifter.id());
       program.numbers().forEach(n -> numbers(lifter, n));
       program.methods().forEach(uses -> method(lifter, uses));
-      if (program.easyWeeksAgo() > 0) {
-        deloads.saveAndFlush(new DeloadWeek(lifter.id(), monday.minusWeeks(program.easyWeeksAgo()), Deload.HALF_LOAD));
-      }
+      program.easyWeeksAgo().forEach(ago -> deloads.saveAndFlush(new DeloadWeek(lifter.id(), monday.minusWeeks(ago), Deload.HALF_LOAD)));
       for (int week = -program.weeksBack(); week <= WEEKS_AHEAD; week++) {
         week(lifter, week);
         forget(lifter);
@@ -207,6 +205,7 @@ class DemoClub {
         }
       }
       progression.set(settings, monday.minusWeeks(uses.since()), uses.days(), Progression.Turn.EVERY);
+      progression.end(uses.until() == 0 ? null : monday.minusWeeks(uses.until()));
       progressions.saveAndFlush(progression);
     }
 

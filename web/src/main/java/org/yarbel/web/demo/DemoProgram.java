@@ -13,6 +13,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Sex;
@@ -35,14 +36,19 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
    * A method that writes a lift.
    *
    * @param since how many weeks ago it started
+   * @param until how many weeks ago it ended; 0 while it goes on
    */
-  record Uses(String lift, Method method, int since, Map<String, String> settings, Set<DayOfWeek> days) {
+  record Uses(String lift, Method method, int since, int until, Map<String, String> settings, Set<DayOfWeek> days) {
     static Uses of(String lift, Method method, int since, DayOfWeek first, DayOfWeek... more) {
-      return new Uses(lift, method, since, Map.of(), EnumSet.of(first, more));
+      return new Uses(lift, method, since, 0, Map.of(), EnumSet.of(first, more));
     }
 
     Uses with(Map<String, String> set) {
-      return new Uses(lift, method, since, set, days);
+      return new Uses(lift, method, since, until, set, days);
+    }
+
+    Uses until(int weeksAgo) {
+      return new Uses(lift, method, since, weeksAgo, settings, days);
     }
   }
 
@@ -84,9 +90,13 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     return List.of(maren(), odile(), ansel(), corwin(), tamsin(), brannoc(), juno(), hal(), rosalind(), emeric(), sunniva(), leopold());
   }
 
+  private static final int HALF_A_YEAR = 25;
+  private static final int EASY_EVERY = 6;
+
   /** So many weeks ago some of them took an easy one; the others are due. */
-  int easyWeeksAgo() {
-    return Map.of("tamsin", 3, "brannoc", 2, "juno", 4, "emeric", 5, "rosalind", 4).getOrDefault(email, 0);
+  List<Integer> easyWeeksAgo() {
+    Integer last = Map.of("tamsin", 3, "brannoc", 2, "juno", 4, "emeric", 5, "rosalind", 4).get(email);
+    return last == null ? List.of() : IntStream.iterate(last, ago -> ago < weeksBack, ago -> ago + EASY_EVERY).boxed().toList();
   }
 
   private static Line main(String lift, String work) {
@@ -125,13 +135,13 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Tamsin Rookwood", "tamsin", MassUnit.KG, Sex.FEMALE, 1991, "71.6",
-        "Learns fast, gets bored faster: new variations keep her at it.", 9,
+        "Learns fast, gets bored faster: new variations keep her at it.", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 12, "", 0, "166", 0.15),
-            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "100", 12, "", 0, "101", 0.12),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "187.5", 12, "", 0, "188", 0.15)),
+            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 28, "", 0, "166", 0.15),
+            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "100", 28, "", 0, "101", 0.12),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "187.5", 28, "", 0, "188", 0.15)),
         Map.of("row", "50", "face-pull", "5", "back-extension", "25", "plank", "10"),
-        List.of(Uses.of("squat", Method.ROTATION, 9, MONDAY, FRIDAY), Uses.of("bench", Method.ROTATION, 9, WEDNESDAY, SATURDAY)), plan);
+        List.of(Uses.of("squat", Method.ROTATION, HALF_A_YEAR, MONDAY, FRIDAY), Uses.of("bench", Method.ROTATION, HALF_A_YEAR, WEDNESDAY, SATURDAY)), plan);
   }
 
   private static final Group SUPERSET = new Group(Group.Kind.SUPERSET, null, 0, 90, null);
@@ -143,28 +153,28 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case MONDAY -> List.of(prepare("suitcase-carry", "carry 2x20m 24kg"), main("log-press", "build 3 @8; 3x5 -15%"),
           second("front-squat", "5x3 75%"), assist("farmers-hold", "hold 3x30s 90kg"));
       case WEDNESDAY -> List.of(main("axle-deadlift", "emom 8x2 72%"), second("eighteen-inch-deadlift", "3x3 108% of deadlift"));
-      case SATURDAY -> List.of(main("yoke-walk", "carry 1x20m " + (200 + 10 * Math.min(week + 4, 6)) + "kg").in(MEDLEY),
+      case SATURDAY -> List.of(main("yoke-walk", "carry 1x20m " + (200 + 10 * Math.min(Math.max(week + 4, 0), 6)) + "kg").in(MEDLEY),
           main("farmers-walk", "carry 1x20m 105kg turns 1").in(MEDLEY), main("stone-load", "series 80/100/115/130kg").in(MEDLEY),
           second("log-press", "timed 1x60s 85kg"), new Line(SlotKind.CONDITIONING, "sledge-push", "carry 4x30m 100kg rest 90s").with(leftOut()));
       default -> List.of();
     };
     return new DemoProgram("Brannoc Tull", "brannoc", MassUnit.KG, Sex.MALE, 1996, "121.5",
-        "Events on Saturdays in the yard. Stones without tacky until the last three weeks.", 9,
+        "Events on Saturdays in the yard. Stones without tacky until the last three weeks.", HALF_A_YEAR,
         List.of(
-            new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "115", 11, "", 0, "116", 0.25),
-            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "220", 11, "", 0, "222", 0.2),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "270", 11, "", 0, "272", 0.2)),
-        Map.of(), List.of(Uses.of("sandbag-carry", Method.EVENT_WEEKS, 9, WEDNESDAY).with(Map.of("mass", "100", "metres", "30"))), plan);
+            new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "115", 27, "", 0, "116", 0.25),
+            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "220", 27, "", 0, "222", 0.2),
+            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "270", 27, "", 0, "272", 0.2)),
+        Map.of(), List.of(Uses.of("sandbag-carry", Method.EVENT_WEEKS, HALF_A_YEAR, WEDNESDAY).with(Map.of("mass", "100", "metres", "30"))), plan);
   }
 
   /** Advanced, deadlift on a wave to a goal with a contest in five weeks. */
   private static DemoProgram maren() {
     return new DemoProgram("Maren Oakhurst", "maren", MassUnit.KG, Sex.FEMALE, 1994, "83.5",
-        "Goes to the Lowmoor Open in five weeks. Slow off the floor above 200.", 9,
+        "Goes to the Lowmoor Open in five weeks. Slow off the floor above 200.", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "187.5", 14, "", 0, "189", 0.22),
-            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "117.5", 14, "", 0, "118", 0.2),
-            new Numbers("deadlift", Level.ADVANCED, Basis.GOAL, "212.5", 14, "230", 5, "211", 0.15)),
+            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "187.5", 30, "", 0, "189", 0.22),
+            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "117.5", 30, "", 0, "118", 0.2),
+            new Numbers("deadlift", Level.ADVANCED, Basis.GOAL, "212.5", 30, "230", 5, "211", 0.15)),
         Map.of("row", "75", "back-extension", "20", "paused-bench", "85"),
         List.of(Uses.of("deadlift", Method.GOAL_WAVE, 5, FRIDAY).with(Map.of("assistance", "row"))),
         (day, week) -> switch (day) {
@@ -186,14 +196,14 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
         case SUNDAY -> List.of(main("bench", "5x3 70% rest 90s"), second("paused-squat", "3x3 68% of squat"));
         default -> List.of();
     };
-    return new DemoProgram("Odile Farrant", "odile", MassUnit.KG, Sex.FEMALE, 2000, "63.2", "", 9,
+    return new DemoProgram("Odile Farrant", "odile", MassUnit.KG, Sex.FEMALE, 2000, "63.2", "", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "112.5", 13, "", 0, "114", 0.4),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 13, "", 0, "68", 0.35),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "135", 13, "", 0, "137", 0.4)),
+            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "112.5", 29, "", 0, "114", 0.4),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 29, "", 0, "68", 0.35),
+            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "135", 29, "", 0, "137", 0.4)),
         Map.of("row", "50", "leg-curl", "30", "plank", "10", "chin-up", "5"),
-        List.of(Uses.of("squat", Method.RPE_WEEKS, 9, MONDAY), Uses.of("bench", Method.RPE_WEEKS, 9, WEDNESDAY), Uses.of("deadlift",
-            Method.RPE_WEEKS, 9, FRIDAY)), plan);
+        List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR, WEDNESDAY), Uses.of("deadlift",
+            Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY)), plan);
   }
 
   /** A novice in the third week of a straight line. */
@@ -226,14 +236,14 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Corwin Thackeray-Hale", "corwin", MassUnit.LB, Sex.MALE, 1968, "205",
-        "Left shoulder: no wide grip. Prefers few heavy sets.", 9,
+        "Left shoulder: no wide grip. Prefers few heavy sets.", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "385", 20, "", 0, "388", 0.1),
-            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "265", 20, "", 0, "267", 0.08),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "455", 20, "", 0, "452", 0.1)),
+            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "385", 36, "", 0, "388", 0.1),
+            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "265", 36, "", 0, "267", 0.08),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "455", 36, "", 0, "452", 0.1)),
         Map.of("row", "135", "back-extension", "45", "leg-curl", "90", "overhead-press", "115"),
-        List.of(Uses.of("squat", Method.LADDER, 9, TUESDAY), Uses.of("bench", Method.LADDER, 9, THURSDAY), Uses.of("deadlift",
-            Method.LADDER, 9, SATURDAY)), plan);
+        List.of(Uses.of("squat", Method.LADDER, HALF_A_YEAR, TUESDAY), Uses.of("bench", Method.LADDER, HALF_A_YEAR, THURSDAY), Uses.of("deadlift",
+            Method.LADDER, HALF_A_YEAR, SATURDAY)), plan);
   }
 
   /** A junior who lifts often and never hard. */
@@ -243,12 +253,12 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case WEDNESDAY -> List.of(main("deadlift", "3x3 72%"), assist("plank", "hold 3x30s"));
       default -> List.of();
     };
-    return new DemoProgram("Juno Ashdown", "juno", MassUnit.KG, Sex.FEMALE, 2010, "56.8", "Sixteen; a parent comes along on Saturdays.", 9,
-        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "82.5", 11, "", 0, "84", 0.5),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "47.5", 11, "", 0, "48", 0.5),
-            new Numbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "95", 11, "", 0, "97", 0.6)),
+    return new DemoProgram("Juno Ashdown", "juno", MassUnit.KG, Sex.FEMALE, 2010, "56.8", "Sixteen; a parent comes along on Saturdays.", HALF_A_YEAR,
+        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "82.5", 27, "", 0, "84", 0.5),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "47.5", 27, "", 0, "48", 0.5),
+            new Numbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "95", 27, "", 0, "97", 0.6)),
         Map.of("chin-up", "0", "plank", "0"),
-        List.of(Uses.of("squat", Method.HIGH_FREQUENCY, 9, MONDAY, WEDNESDAY, FRIDAY), Uses.of("bench", Method.HIGH_FREQUENCY, 9, MONDAY,
+        List.of(Uses.of("squat", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, WEDNESDAY, FRIDAY), Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY,
             WEDNESDAY, FRIDAY, SATURDAY)), plan);
   }
 
@@ -259,13 +269,13 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case FRIDAY -> List.of(assist("leg-curl", "3x12"), assist("plank", "hold 3x40s"));
       default -> List.of();
     };
-    return new DemoProgram("Hal Wexcombe", "hal", MassUnit.KG, Sex.MALE, 1987, "94.2", "Three night shifts a week; trains after sleeping.", 9,
-        List.of(new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "120", 12, "", 0, "121", 0.2),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "205", 12, "", 0, "206", 0.2),
-            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "160", 12, "", 0, "158", 0)),
+    return new DemoProgram("Hal Wexcombe", "hal", MassUnit.KG, Sex.MALE, 1987, "94.2", "Three night shifts a week; trains after sleeping.", HALF_A_YEAR,
+        List.of(new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "120", 28, "", 0, "121", 0.2),
+            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "205", 28, "", 0, "206", 0.2),
+            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "160", 28, "", 0, "158", 0)),
         Map.of("row", "70", "face-pull", "10", "leg-curl", "40", "plank", "10"),
-        List.of(Uses.of("bench", Method.PLUS_SETS, 9, TUESDAY), Uses.of("deadlift", Method.PLUS_SETS, 9, FRIDAY),
-            Uses.of("box-squat", Method.DOUBLE_PROGRESSION, 9, TUESDAY).with(Map.of("load", "90", "sets", "3", "from", "6", "to", "10"))), plan);
+        List.of(Uses.of("bench", Method.PLUS_SETS, HALF_A_YEAR, TUESDAY), Uses.of("deadlift", Method.PLUS_SETS, HALF_A_YEAR, FRIDAY),
+            Uses.of("box-squat", Method.DOUBLE_PROGRESSION, HALF_A_YEAR, TUESDAY).with(Map.of("load", "90", "sets", "3", "from", "6", "to", "10"))), plan);
   }
 
   /** The contest was put off; the jumps to it go on towards the new date. */
@@ -276,12 +286,13 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case SATURDAY -> List.of(main("deadlift", "1x2 @8; 3x3 -12%"), assist("back-extension", "3x12"));
       default -> List.of();
     };
-    return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "75.4", "The Fellgate Cup was put off by four weeks.", 9,
-        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "152.5", 12, "165", 5, "154", 0.2),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "87.5", 12, "", 0, "88", 0.2),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "175", 12, "", 0, "177", 0.2)),
+    return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "75.4", "The Fellgate Cup was put off by four weeks.", HALF_A_YEAR,
+        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "152.5", 28, "165", 5, "154", 0.2),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "87.5", 28, "", 0, "88", 0.2),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "175", 28, "", 0, "177", 0.2)),
         Map.of("row", "55", "triceps-extension", "25", "back-extension", "15"),
-        List.of(Uses.of("squat", Method.SHRINKING_JUMPS, 3, MONDAY), Uses.of("bench", Method.FALLING_BACKOFFS, 6, THURSDAY)), plan);
+        List.of(Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, MONDAY).until(3), Uses.of("squat", Method.SHRINKING_JUMPS, 3, MONDAY),
+            Uses.of("bench", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY)), plan);
   }
 
   /** Blocks from volume to a peak. */
@@ -292,12 +303,13 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case FRIDAY -> List.of(assist("shrug", "3x12"));
       default -> List.of();
     };
-    return new DemoProgram("Emeric Stroud", "emeric", MassUnit.KG, Sex.MALE, 1993, "112.6", "Tall, slow in the middle of the bench.", 9,
-        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "245", 12, "", 0, "247", 0.15),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "157.5", 12, "", 0, "159", 0.15),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "280", 12, "", 0, "283", 0.15)),
+    return new DemoProgram("Emeric Stroud", "emeric", MassUnit.KG, Sex.MALE, 1993, "112.6", "Tall, slow in the middle of the bench.", HALF_A_YEAR,
+        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "245", 28, "", 0, "247", 0.15),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "157.5", 28, "", 0, "159", 0.15),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "280", 28, "", 0, "283", 0.15)),
         Map.of("leg-curl", "60", "row", "90", "lateral-raise", "12.5", "shrug", "120", "hanging-leg-raise", "0"),
-        List.of(Uses.of("squat", Method.BLOCKS, 9, MONDAY, FRIDAY), Uses.of("bench", Method.BLOCKS, 9, WEDNESDAY, SATURDAY),
+        List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(9), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR, WEDNESDAY).until(9),
+            Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, TUESDAY).until(9), Uses.of("squat", Method.BLOCKS, 9, MONDAY, FRIDAY), Uses.of("bench", Method.BLOCKS, 9, WEDNESDAY, SATURDAY),
             Uses.of("deadlift", Method.BLOCKS, 9, TUESDAY)), plan);
   }
 
@@ -308,15 +320,17 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case THURSDAY -> List.of(assist("good-morning", "3x8 45% of squat"));
       default -> List.of();
     };
-    return new DemoProgram("Sunniva Garth", "sunniva", MassUnit.KG, Sex.FEMALE, 1995, "88.1", "Stones are her event; the log is not yet.", 9,
-        List.of(new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "77.5", 10, "", 0, "78", 0.3),
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 10, "", 0, "166", 0.2),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 10, "", 0, "197", 0.2)),
+    return new DemoProgram("Sunniva Garth", "sunniva", MassUnit.KG, Sex.FEMALE, 1995, "88.1", "Stones are her event; the log is not yet.", HALF_A_YEAR,
+        List.of(new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "77.5", 26, "", 0, "78", 0.3),
+            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 26, "", 0, "166", 0.2),
+            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 26, "", 0, "197", 0.2)),
         Map.of("chest-supported-row", "20"),
-        List.of(Uses.of("log-press", Method.DENSITY, 3, MONDAY), Uses.of("squat", Method.CLUSTER, 3, THURSDAY), Uses.of("deadlift",
+        List.of(Uses.of("log-press", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(3),
+            Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY).until(3), Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, TUESDAY).until(3),
+            Uses.of("log-press", Method.DENSITY, 3, MONDAY), Uses.of("squat", Method.CLUSTER, 3, THURSDAY), Uses.of("deadlift",
             Method.PARTIALS, 3, TUESDAY),
-            Uses.of("stone-load", Method.EVENT_WEEKS, 9, SATURDAY).with(Map.of("mass", "115")), Uses.of("farmers-walk", Method.EVENT_WEEKS,
-                9, SATURDAY).with(Map.of("mass", "85", "every", "2"))), plan);
+            Uses.of("stone-load", Method.EVENT_WEEKS, HALF_A_YEAR, SATURDAY).with(Map.of("mass", "115")), Uses.of("farmers-walk", Method.EVENT_WEEKS,
+                HALF_A_YEAR, SATURDAY).with(Map.of("mass", "85", "every", "2"))), plan);
   }
 
   /** Losing weight, and wants to bench every day. */
@@ -326,12 +340,12 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case THURSDAY -> List.of(assist("pull-down", "4x10"), assist("lateral-raise", "3x15"), assist("triceps-extension", "3x12"));
       default -> List.of();
     };
-    return new DemoProgram("Leopold Quince", "leopold", MassUnit.LB, Sex.MALE, 1999, "218", "Wants the class below by summer.", 9,
-        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "365", 12, "", 0, "368", 0.05),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "255", 12, "", 0, "256", 0.05),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "440", 12, "", 0, "441", 0.05)),
+    return new DemoProgram("Leopold Quince", "leopold", MassUnit.LB, Sex.MALE, 1999, "218", "Wants the class below by summer.", HALF_A_YEAR,
+        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "365", 28, "", 0, "368", 0.05),
+            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "255", 28, "", 0, "256", 0.05),
+            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "440", 28, "", 0, "441", 0.05)),
         Map.of("row", "145", "curl", "65", "pull-down", "120", "lateral-raise", "20", "triceps-extension", "60"),
-        List.of(Uses.of("squat", Method.PLUS_SETS, 9, THURSDAY), Uses.of("bench", Method.HIGH_FREQUENCY, 9, MONDAY, TUESDAY, THURSDAY, SATURDAY),
-            Uses.of("deadlift", Method.RPE_WEEKS, 9, FRIDAY)), plan);
+        List.of(Uses.of("squat", Method.PLUS_SETS, HALF_A_YEAR, THURSDAY), Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, TUESDAY, THURSDAY, SATURDAY),
+            Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY)), plan);
   }
 }

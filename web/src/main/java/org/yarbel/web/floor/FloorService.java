@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
@@ -20,6 +21,8 @@ import org.yarbel.web.board.LineView;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -46,13 +49,15 @@ class FloorService {
   private final SlotRepository slots;
   private final LoggedSetRepository log;
   private final TrackedPointRepository points;
+  private final LiftNumbersRepository numbers;
   private final LifterContexts contexts;
   private final Issuing issuing;
   private final ClubClock clock;
 
   FloorService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
-      LoggedSetRepository log, TrackedPointRepository points, LifterContexts contexts,
+      LoggedSetRepository log, TrackedPointRepository points, LiftNumbersRepository numbers, LifterContexts contexts,
       Issuing issuing, ClubClock clock) {
+    this.numbers = numbers;
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
@@ -80,6 +85,7 @@ class FloorService {
         LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
     Map<Long, List<TrackedPoint>> tracked = points.since(ids, mainLifts(), today.minusWeeks(SPARK_WEEKS)).stream()
         .collect(Collectors.groupingBy(TrackedPoint::lifterId));
+    Map<Long, List<LiftNumbers>> known = numbers.findByLifterIdIn(ids).stream().collect(Collectors.groupingBy(LiftNumbers::lifterId));
     Map<Long, LocalDate> next = sessions.nextDays(ids, today.plusDays(1)).stream().collect(Collectors.toMap(
         TrainingSessionRepository.NextDay::getLifterId, TrainingSessionRepository.NextDay::getDay));
     Map<Long, LifterContext> byLifter = contexts.of(
@@ -87,7 +93,8 @@ class FloorService {
     List<FloorView.TodayView> todays = new ArrayList<>();
     List<FloorView.OtherView> others = new ArrayList<>();
     for (Lifter lifter : found) {
-      List<FloorView.MainLift> lifts = mainLifts(lifter, tracked.getOrDefault(lifter.id(), List.of()));
+      List<FloorView.MainLift> lifts = mainLifts(lifter, tracked.getOrDefault(lifter.id(), List.of()),
+          known.getOrDefault(lifter.id(), List.of()), today);
       TrainingSession session = training.get(lifter.id());
       if (session != null) {
         todays.add(new FloorView.TodayView(lifter.id(), lifter.name(), lifter.unit().symbol(), session.id(),
@@ -122,14 +129,16 @@ class FloorService {
     return Catalogue.standard().powerlifts().stream().map(Lift::key).toList();
   }
 
-  private static List<FloorView.MainLift> mainLifts(Lifter lifter, List<TrackedPoint> tracked) {
+  private static List<FloorView.MainLift> mainLifts(Lifter lifter, List<TrackedPoint> tracked, List<LiftNumbers> known, LocalDate today) {
     List<FloorView.MainLift> lifts = new ArrayList<>();
     for (Lift lift : Catalogue.standard().powerlifts()) {
       List<Mass> estimates = tracked.stream()
           .filter(p -> p.lift().equals(lift.key()) && p.estimate(lifter.unit()) != null)
           .map(p -> Objects.requireNonNull(p.estimate(lifter.unit())))
           .toList();
-      String newest = estimates.isEmpty() ? "" : estimates.get(estimates.size() - 1).amountIn(lifter.unit(), 0).toPlainString();
+      String newest = known.stream().filter(own -> own.lift().equals(lift.key())).findFirst()
+          .flatMap(own -> Optional.ofNullable(own.numbers(lifter.unit(), today).best()))
+          .map(max -> max.amountIn(lifter.unit(), 0).toPlainString()).orElse("");
       lifts.add(new FloorView.MainLift(lift.name(), newest,
           Sparkline.of(estimates.stream().map(m -> m.amountIn(lifter.unit(), 3).doubleValue()).toList(), 84, 24)));
     }

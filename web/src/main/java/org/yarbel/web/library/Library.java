@@ -141,9 +141,9 @@ public class Library {
     return mapped.with(Map.of(), names(mapped.liftKeys()));
   }
 
-  /** Writes a template into the days of a lifter from a day on: a session on that day, weeks from its Monday. How many lines. */
+  /** Writes a template into the days of a lifter from a day on: a session on that day, weeks from its Monday. */
   @Transactional
-  int use(Template template, Lifter lifter, LocalDate from, boolean replace, SignedIn who) {
+  Batches.Written use(Template template, Lifter lifter, LocalDate from, boolean replace, SignedIn who) {
     TemplateDocument document = format.stored(template.document());
     LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     List<Batches.NewLine> lines = new ArrayList<>();

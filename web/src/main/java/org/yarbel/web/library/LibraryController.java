@@ -32,6 +32,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.board.Batches;
 import org.yarbel.web.board.GroupBoards;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
@@ -127,11 +128,15 @@ class LibraryController {
       return "redirect:/library?of=" + of;
     }
     int lines = 0;
+    List<Long> changes = new ArrayList<>();
     for (Lifter lifter : all) {
-      lines += library.use(template, lifter, of, !replace.isEmpty(), who);
+      Batches.Written written = library.use(template, lifter, of, !replace.isEmpty(), who);
+      lines += written.lines();
+      written.change().ifPresent(changes::add);
     }
     flash.addFlashAttribute("said", lines + " lines written" + (all.size() > 1 ? " for " + all.size() + " lifters" : "") + " from '"
-        + template.name() + "'. Undo on the board takes them out.");
+        + template.name() + "'. Undo takes them out.");
+    flash.addFlashAttribute("changes", changes);
     return all.size() == 1 ? "redirect:/lifters/" + all.get(0).id() + "/week?of=" + of : "redirect:/groups/" + whom.substring(6) + "/week?of=" + of;
   }
 
@@ -146,7 +151,7 @@ class LibraryController {
   @GetMapping("/library/{id}/export")
   ResponseEntity<String> export(@PathVariable long id) {
     Template template = library.template(id);
-    String file = template.name().replaceAll("[^A-Za-z0-9]+", "-").replaceAll("^-|-$", "").toLowerCase(java.util.Locale.ROOT) + ".json";
+    String file = template.name().replaceAll("[^A-Za-z0-9]+", "-").replaceAll("^-|-$", "").toLowerCase(Locale.ROOT) + ".json";
     return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
         .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(file).build().toString()).body(template.document());
   }

@@ -1,8 +1,10 @@
 package org.yarbel.web.plan;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 /** Slots of the club's sessions. */
 public interface SlotRepository extends JpaRepository<Slot, Long> {
@@ -14,4 +16,9 @@ public interface SlotRepository extends JpaRepository<Slot, Long> {
   List<Slot> findByProgressionId(long progressionId);
 
   List<Slot> findByProgressionIdIn(Collection<Long> progressionIds);
+
+  /** Of what methods have written, the lines that were planned for a day or later, or stand on another day or later. */
+  @Query("select s from Slot s join TrainingSession t on t.id = s.sessionId "
+      + "where s.progressionId in :progressionIds and (s.plannedOn >= :planned or t.day >= :stands)")
+  List<Slot> writtenFrom(Collection<Long> progressionIds, LocalDate planned, LocalDate stands);
 }

@@ -3,6 +3,7 @@ package org.yarbel.web.program;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -205,9 +206,17 @@ class ProgramController {
     progression.set(settings, Programs.monday(Objects.requireNonNull(starts)), days, turn);
     progressions.saveAndFlush(progression);
     boolean wrote = programs.write(lifter, who).isPresent();
-    flash.addFlashAttribute("said", wrote ? "Written for the weeks to come. What you edit there is kept; Undo on the board takes it back."
-        : "Kept. Nothing in the weeks to come had to change.");
+    flash.addFlashAttribute("said", (wrote ? "Written for the weeks to come. What you edit there is kept; Undo on the board takes it back."
+        : "Kept. Nothing in the weeks to come had to change.") + beside(progression).map(" "::concat).orElse(""));
     return new ModelAndView("redirect:/lifters/" + id + "/progressions");
+  }
+
+  /** What else writes the same lift on one of the same days: meant by some, forgotten by others. */
+  private Optional<String> beside(Progression one) {
+    return progressions.findByLifterIdOrderById(one.lifterId()).stream()
+        .filter(other -> other.id() != one.id() && other.lift().equals(one.lift()) && other.runsOn(clock.today()))
+        .findFirst().map(other -> "Mind: " + other.method().title() + " writes the " + lifts.catalogue().ofKey(one.lift()).map(Lift::name)
+            .orElse(one.lift()).toLowerCase(Locale.ROOT) + " too; end it if this was meant in its place.");
   }
 
   /** Where the lifter stands at the start, for methods that measure from there. */
@@ -257,7 +266,8 @@ class ProgramController {
     progressions.saveAndFlush(progression);
     programs.write(lifter(progression.lifterId()), who);
     flash.addFlashAttribute("said", on.isEmpty() ? "Ended: what it had written ahead is out, what you edited stays. Go on brings it back."
-        : "It goes on.");
+        + progression.method().rule().leaving(Math.max(0, ChronoUnit.WEEKS.between(progression.startsOn(), clock.today()))).map(" "::concat)
+            .orElse("") : "It goes on.");
     return "redirect:/lifters/" + progression.lifterId() + "/progressions";
   }
 

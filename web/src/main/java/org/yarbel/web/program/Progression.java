@@ -106,6 +106,11 @@ public class Progression extends ClubRow {
     return endsOn;
   }
 
+  /** Whether it still writes on a day. */
+  public boolean runsOn(LocalDate day) {
+    return endsOn == null || endsOn.isAfter(day);
+  }
+
   public int version() {
     return version;
   }

@@ -37,6 +37,7 @@ import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.core.watch.WatchedWeek;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -105,19 +106,21 @@ public class WeekWatch {
    * Looks at a week.
    *
    * @param numbers of the lifter
+   * @param hurts complaints that are not over
    * @param quiet what is silenced
    * @param before the days of the {@link #WEEKS_BACK} weeks before
    * @param days of the week itself
    */
   @Transactional(readOnly = true)
-  public Seen look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, Set<String> quiet, List<Day> before, List<Day> days) {
+  public Seen look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, List<Complaint> hurts, Set<String> quiet, List<Day> before,
+      List<Day> days) {
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
-    List<Progression> running = methods.stream().filter(p -> p.endsOn() == null || p.endsOn().isAfter(monday)).toList();
+    List<Progression> running = methods.stream().filter(p -> p.runsOn(monday)).toList();
     Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(LOOKED_BACK), monday).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
     List<CountedLine> past = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today()))
         .flatMap(day -> counted(day).values().stream()).toList();
-    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, running, days, before), watched(days, methods), pastWeeks(past,
+    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, hurts, running, days, before), watched(days, methods), pastWeeks(past,
         monday, easy.keySet()),
         lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, easy.keySet()), Optional.ofNullable(easy.get(monday))
             .map(DeloadWeek::kind).orElse(null),
@@ -137,15 +140,11 @@ public class WeekWatch {
       if (resolved != null) {
         Lift lift = day.context().lift(slot.lift());
         LifterContext.Known known = day.context().known().get(lift.key());
-        lines.put(slot.id(), CountedLine.of(slot.id(), day.date(), slot.kind(), lift, resolved, max(day.context().numbers(lift)),
+        lines.put(slot.id(), CountedLine.of(slot.id(), day.date(), slot.kind(), lift, resolved, day.context().numbers(lift).best(),
             known == null ? EffortChart.HOUSE : known.chart(), day.context().lifts()));
       }
     }
     return lines;
-  }
-
-  private static @Nullable Mass max(MaxNumbers numbers) {
-    return numbers.estimated() != null ? numbers.estimated() : numbers.tested();
   }
 
   private static List<WatchedLine> watched(List<Day> days, List<Progression> methods) {
@@ -160,7 +159,7 @@ public class WeekWatch {
         if (line != null) {
           Slot.Origin origin = slot.origin();
           lines.add(new WatchedLine(line, WorkLine.parse(slot.work()).line(), day.context().basisMax(line.lift()), day.context().level(line.lift()),
-              origin == null ? null : byId.get(origin.progressionId()), slot.edited(), day.context().kit().bar(line.lift(), slot.details()
+              origin == null ? null : byId.get(origin.progressionId()), slot.edited(), slot.forecast(), day.context().kit().bar(line.lift(), slot.details()
                   .bar()).orElse(null), place));
         }
       }
@@ -209,7 +208,7 @@ public class WeekWatch {
     return weeks;
   }
 
-  private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Progression> running, List<Day> days, List<Day> before) {
+  private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Complaint> hurts, List<Progression> running, List<Day> days, List<Day> before) {
     Map<String, Mass> maxes = new HashMap<>();
     Map<String, Athlete.Goal> goals = new HashMap<>();
     Set<String> main = new HashSet<>();
@@ -220,7 +219,7 @@ public class WeekWatch {
       Optional<Lift> lift = context == null ? Optional.empty() : context.lifts().ofKey(own.lift());
       if (lift.filter(Lift::powerlift).isPresent()) {
         main.add(own.lift());
-        Optional.ofNullable(max(known)).ifPresent(max -> maxes.put(own.lift(), max));
+        Optional.ofNullable(known.best()).ifPresent(max -> maxes.put(own.lift(), max));
         level = level == null || own.level().compareTo(level) > 0 ? own.level() : level;
       }
       Mass goal = known.goal();
@@ -236,7 +235,8 @@ public class WeekWatch {
         Collectors.mapping(Progression::method, Collectors.toList())));
     return new Athlete(lifter.sex(), lifter.birthYear() == null ? null : Integer.valueOf(clock.today()
         .getYear() - lifter.birthYear()), lifter.dieting(),
-        lifter.strained(), level, maxes, heaviest, goals, methods);
+        lifter.strained(), level, maxes, heaviest, goals, methods, hurts.stream().filter(pain -> pain.score() != null)
+            .map(pain -> new Athlete.Pain(pain.place(), pain.score())).toList());
   }
 
   private static Optional<Progression> towards(List<Progression> running, String lift) {

@@ -36,7 +36,7 @@ class DaysTest {
 
   private static int write(Someone lifter, List<Batches.NewLine> lines, boolean replace) {
     Batches batches = lifter.app().bean(Batches.class);
-    return lifter.within(() -> replace ? batches.replace(lifter.lifter(), lines, lifter.who()) : batches.add(lifter.lifter(), lines, lifter.who()));
+    return lifter.within(() -> (replace ? batches.replace(lifter.lifter(), lines, lifter.who()) : batches.add(lifter.lifter(), lines, lifter.who())).lines());
   }
 
   private static String undo(Someone lifter, Change change) {

@@ -30,7 +30,7 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
 
   /** The best known max: estimated, else tested. */
   Optional<Mass> max() {
-    return Optional.ofNullable(numbers.estimated() != null ? numbers.estimated() : numbers.tested());
+    return Optional.ofNullable(numbers.best());
   }
 
   /** Where to start: a load a coach set, else their share of the max, the nearest there is; empty where neither is known. */

@@ -22,7 +22,8 @@ public record Done(int number, String lift, List<DoneSet> sets) {
    * @param open whether as many as possible were asked
    */
   public record DoneSet(int part, Mass load, int reps, @Nullable Integer asked, boolean open) {
-    boolean missed() {
+    /** Whether fewer reps were made than were asked at the least. */
+    public boolean missed() {
       return asked != null && reps < asked;
     }
   }

@@ -13,6 +13,7 @@ import org.yarbel.core.mass.Mass;
 /** A step more whenever the minimum was made; a miss is repeated, the third in a row takes a tenth off. */
 final class NoviceLinear implements Rule {
   private static final int STALL_FROM_WEEK = 4;
+  private static final int PAYS_FOR_WEEKS = 6;
 
   @Override
   public List<Parameter> parameters() {
@@ -24,6 +25,13 @@ final class NoviceLinear implements Rule {
   @Override
   public boolean memory() {
     return true;
+  }
+
+  @Override
+  public Optional<String> leaving(long weeks) {
+    return weeks >= PAYS_FOR_WEEKS ? Optional.empty()
+        : Optional.of("After " + weeks + (weeks == 1 ? " week" : " weeks") + ": a straight line mostly pays for six to eight weeks at least. "
+            + "What speaks against going on?");
   }
 
   @Override

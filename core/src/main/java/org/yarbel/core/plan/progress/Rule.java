@@ -1,6 +1,8 @@
 package org.yarbel.core.plan.progress;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 
 /** Writes the exposures of a lift one by one. */
 public interface Rule {
@@ -18,6 +20,15 @@ public interface Rule {
   }
 
   /**
+   * What to ask a coach who ends it; empty when nothing speaks against it.
+   *
+   * @param weeks it has run, from 0
+   */
+  default Optional<String> leaving(long weeks) {
+    return Optional.empty();
+  }
+
+  /**
    * One exposure.
    *
    * @param done those behind, in order
@@ -28,7 +39,7 @@ public interface Rule {
 
   /** What is written for a lift whose max nobody knows: by RPE, the load left to the lifter. */
   static Exposure withoutNumbers(Brief brief, int ahead) {
-    return Exposure.of(brief, "3x5 cap @7").ahead(ahead).saying("No max of the " + brief.lift().name().toLowerCase(java.util.Locale.ROOT)
+    return Exposure.of(brief, "3x5 cap @7").ahead(ahead).saying("No max of the " + brief.lift().name().toLowerCase(Locale.ROOT)
         + " is known, so it is planned by RPE: the lifter picks the load and stops at 7. Rated sets give an estimate, and the method starts from it.");
   }
 }

@@ -26,7 +26,7 @@ final class DeloadDue implements Check {
         : Deload.Interval.of(week.athlete().level(), week.athlete().strained()).most();
     int running = week.weeksSinceDeload() + 1;
     return week.deload() == null && running > most && !week.lines().isEmpty()
-        ? List.of(of(Severity.DOUBT, "", "This is week " + running + " without a deload; at this level and in this life one is due after "
+        ? List.of(of(Severity.DOUBT, "", "This is week " + running + (running > WatchedWeek.LOOKED_BACK ? " or later" : "") + " without a deload; at this level and in this life one is due after "
             + most + " at most."))
         : List.of();
   }

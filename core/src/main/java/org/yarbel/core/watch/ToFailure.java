@@ -14,6 +14,7 @@ import org.yarbel.core.notation.Part;
 import org.yarbel.core.notation.WorkKind;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.CountedSet;
+import org.yarbel.core.plan.progress.Method;
 
 /** A planned set that the chart takes to failure. */
 final class ToFailure implements Check {
@@ -56,9 +57,14 @@ final class ToFailure implements Check {
     return counted.sets().stream().filter(set -> set.set().part() == index + 1 && closed(set.set()) && set.rpe() >= bound - TOLERANCE
         && !set.set().logged()
             && !(set.reps() == 1 && set.percent() <= 100)).findFirst()
-        .map(set -> line.forecast() ? foreseen(counted, set) : at(Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep" : " reps") + " at " + Words.number(set.percent())
+        .map(set -> line.forecast() ? foreseen(counted, set) : at(byDesign(line) ? Severity.NOTE : Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep" : " reps") + " at " + Words.number(set.percent())
             + " % of the estimate come to RPE " + (set.rpe() > 10.05 ? "10 and beyond" : Words.number(set.rpe())) + " by the chart"
-            + (strict ? ", with a slow tempo or short rests." : "."), mend(line, index, set)));
+            + (strict ? ", with a slow tempo or short rests." : ".") + (byDesign(line) ? " The ladder goes there by design: spotters, safeties." : ""),
+            byDesign(line) ? null : mend(line, index, set)));
+  }
+
+  private static boolean byDesign(WatchedLine line) {
+    return line.method() == Method.LADDER && !line.edited();
   }
 
   /** What is still a forecast is no plan to mend: it shows where the line is likely to end. */

@@ -19,12 +19,15 @@ import org.yarbel.core.plan.Zone;
  * @param lines in the order of days and sessions
  * @param past the last three weeks that were no deload, the newest last; fewer when there are fewer
  * @param lastTrained the last day before this week on which a family was trained, by key
- * @param weeksSinceDeload whole weeks with training behind the last deload; 0 when the week before was one
+ * @param weeksSinceDeload whole weeks with training behind the last deload, {@link #LOOKED_BACK} at most; 0 when the week before was one
  * @param deload what kind of easy week it is; null for none
  * @param peaking whether it belongs to a strength or peak block
  */
 public record WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past, Map<String, LocalDate> lastTrained,
     int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Threshold.Values thresholds) {
+  /** So many weeks are looked back for a deload. */
+  public static final int LOOKED_BACK = 20;
+
   private static final double HARD_SHARE_OF_ZONE = 0.7;
 
   public WatchedWeek {

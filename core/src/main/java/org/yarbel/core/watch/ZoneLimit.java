@@ -34,7 +34,8 @@ final class ZoneLimit implements Check {
     List<Finding> findings = new ArrayList<>();
     Set<String> said = new HashSet<>();
     week.byDay().forEach((day, lines) -> {
-      Map<String, List<WatchedLine>> families = lines.stream().filter(line -> line.counted().kind().mainWork() && line.counted().mainOrClose())
+      Map<String, List<WatchedLine>> families = lines.stream().filter(line -> line.counted().kind().mainWork()
+              && line.counted().mainOrClose() && !line.forecast())
           .collect(Collectors.groupingBy(line -> line.counted().head().key(), TreeMap::new, Collectors.toList()));
       families.forEach((lift, family) -> WeekTotals.zones(family.stream().map(WatchedLine::counted).toList()).forEach((zone, reps) -> {
         String design = design(family, zone);

@@ -265,6 +265,25 @@ class ChecksTest {
   }
 
   @Test
+  void aLadderGoesNearFailureByDesignAndAForecastExceedsNoTable() {
+    weeks.method = Method.LADDER;
+    Finding found = weeks.find("to-failure", "Mon main squat 3x8 165kg").get(0);
+    assertThat(found.severity()).isEqualTo(Severity.NOTE);
+    assertThat(found.sentence()).endsWith("by the chart. The ladder goes there by design: spotters, safeties.");
+    assertThat(found.mend()).isNull();
+    assertThat(weeks.find("zone-limit", "Mon main squat 3x8 165kg")).hasSize(1);
+    weeks.forecast = true;
+    assertThat(weeks.find("zone-limit", "Mon main squat 3x8 165kg")).isEmpty();
+  }
+
+  @Test
+  void fivesOnTheNoviceLineExceedTheTableByDesignButNotNearTheMax() {
+    weeks.method = Method.NOVICE_LINEAR;
+    assertThat(said("zone-limit", "Mon main squat 5x5+ 150kg")).endsWith("Sets of five on the novice line exceed it by design.");
+    assertThat(weeks.find("zone-limit", "Mon main squat 5x5+ 182.5kg").get(0).severity()).isEqualTo(Severity.DOUBT);
+  }
+
+  @Test
   void keepsMethodsFromThoseTheyDoNotSuit() {
     weeks.level = Level.BEGINNER;
     assertThat(said("method-for-level", "Mon main squat max 1")).startsWith("Max-effort work is not for beginners");
@@ -315,6 +334,14 @@ class ChecksTest {
     assertThat(said("clearance", "Mon main squat max 1")).isEqualTo("The right elbow hurts, 5 of 10, and this goes near the limit: "
         + "reduce it, or swap it for what does not hurt, and see a clinician.");
     assertThat(weeks.find("clearance", "Mon main squat 3x5 @8")).isEmpty();
+  }
+
+  @Test
+  void saysThatADeloadMayBeLongerAgoThanItLooksBack() {
+    weeks.weeksSinceDeload = WatchedWeek.LOOKED_BACK;
+    assertThat(said("deload-due", "Mon main squat 3x5 80%")).startsWith("This is week 21 or later without a deload");
+    weeks.weeksSinceDeload = 6;
+    assertThat(said("deload-due", "Mon main squat 3x5 80%")).startsWith("This is week 7 without a deload");
   }
 
   @Test

@@ -49,6 +49,7 @@ final class Weeks {
   @Nullable Sex sex = Sex.MALE;
   final List<Athlete.Pain> pains = new ArrayList<>();
   boolean forecast;
+  @Nullable Method method;
   boolean dieting;
   boolean strained;
   boolean peaking;
@@ -107,7 +108,7 @@ final class Weeks {
     ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, max == null ? MaxNumbers.NONE
         : numbers(key, max), others, null, LOADABLES,
         MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), null, level));
-    return new WatchedLine(CountedLine.of(id, day, kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(), max, level, null,
+    return new WatchedLine(CountedLine.of(id, day, kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(), max, level, method,
         false, forecast, bar, place);
   }
 

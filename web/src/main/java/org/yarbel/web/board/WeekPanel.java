@@ -123,7 +123,7 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
       double reps = lift.zones().getOrDefault(zone, 0.0);
       zones.add(reps == 0 ? "" : Long.toString(Math.round(reps)));
     }
-    return new LiftRow(lift.lift().name(), lift.hardSets(), Long.toString(Math.round(lift.reps())), lift.tonnes() < 0.05 ? ""
+    return new LiftRow(lift.lift().name(), lift.hardSets(), lift.reps() == 0 ? "" : Long.toString(Math.round(lift.reps())), lift.tonnes() < 0.05 ? ""
         : number(lift.tonnes(), 1),
         lift.topPercent() == 0 ? "" : Math.round(lift.topPercent()) + " %", lift.days(), zones);
   }

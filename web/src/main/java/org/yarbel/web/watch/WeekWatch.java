@@ -59,7 +59,6 @@ public class WeekWatch {
   public static final int WEEKS_BACK = 5;
 
   private static final int PAST_WEEKS = 3;
-  private static final int LOOKED_BACK = 20;
   private static final Limit SHOWN_SILENCES = Limit.of(100);
   private static final Set<Method> PEAKING = Set.of(Method.GOAL_WAVE, Method.SHRINKING_JUMPS);
 
@@ -116,7 +115,7 @@ public class WeekWatch {
       List<Day> days) {
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
     List<Progression> running = methods.stream().filter(p -> p.runsOn(monday)).toList();
-    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(LOOKED_BACK), monday).stream()
+    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WatchedWeek.LOOKED_BACK), monday).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
     List<CountedLine> past = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today()))
         .flatMap(day -> counted(day).values().stream()).toList();
@@ -198,7 +197,7 @@ public class WeekWatch {
 
   /** Weeks with training running up to a Monday, back to an easy one or one without any. */
   private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, Set<LocalDate> easy) {
-    LocalDate from = monday.minusWeeks(LOOKED_BACK);
+    LocalDate from = monday.minusWeeks(WatchedWeek.LOOKED_BACK);
     Set<LocalDate> trained = sessions.days(lifter.id(), from, monday.minusDays(1)).stream().map(Programs::monday).collect(Collectors.toSet());
     int weeks = 0;
     for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week)

@@ -86,7 +86,7 @@ document.body.addEventListener("htmx:beforeSwap", (event) => {
   const row = event.detail.target;
   const field = document.activeElement;
   const sent = event.detail.requestConfig?.parameters?.[field.name];
-  meanwhile = row.matches?.("form.slot[id]") ? {
+  meanwhile = row.matches?.("form.slot[id], form.cell[id]") ? {
     row: row.id,
     open: row.querySelector(".about")?.open,
     field: row.contains(field) && field.matches("input:not([type=checkbox]):not([type=radio])") ? field.id : "",
@@ -104,11 +104,20 @@ document.body.addEventListener("htmx:afterSwap", () => {
     field.focus();
     if (meanwhile.value !== null) {
       field.value = meanwhile.value;
+      keepTyped(field);
     }
     field.setSelectionRange?.(meanwhile.caret, meanwhile.caret);
   }
   meanwhile = null;
 });
+
+// A browser takes what a script put back for saved: it is worked out at once, and sent when the field is left.
+function keepTyped(field) {
+  let sent = false;
+  field.addEventListener("change", () => (sent = true), { once: true });
+  field.addEventListener("blur", () => sent || field.dispatchEvent(new Event("change", { bubbles: true })), { once: true });
+  field.dispatchEvent(new Event("input", { bubbles: true }));
+}
 
 // After a change to the week its sums and findings are drawn anew; typing alone changes nothing yet.
 document.body.addEventListener("htmx:afterRequest", (event) => {

@@ -2,13 +2,18 @@ package org.yarbel.web.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.WebDriverWait;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
@@ -48,6 +53,25 @@ class BoardKeysTest {
     assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 83% @8");
     assertThat(browser.axe()).isEmpty();
     assertThat(browser.complaints()).isEmpty();
+  }
+
+  /** On a slow line the answer to what was saved comes when somebody has long typed on. */
+  @ParameterizedTest
+  @CsvSource({"week, .slot[data-slot] .work[name=work], .slot[data-slot] .loads", "weeks, .cell .work, .cell .loads"})
+  void whatIsTypedWhileALineIsSavedIsWorkedOutAndSavedToo(String page, String field, String loads, TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Ottoline Reed " + page, Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    browser.desk().signIn("coach").open(lifter.at("/" + page + "?of=" + MONDAY));
+    browser.driver().executeScript("""
+        const field = document.querySelector(arguments[0]);
+        field.focus();
+        field.value = "3x5 7";
+        field.dispatchEvent(new Event("change", { bubbles: true }));
+        field.value = "3x5 75%";""", field);
+    browser.await(field + "[aria-invalid]");
+    browser.find(field).sendKeys(Keys.TAB);
+    browser.awaitText(loads, "150 ×3");
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(10)).until(saved -> lifter.on(MONDAY).equals(List.of("squat 3x5 75%")));
   }
 
   @Test

@@ -96,6 +96,12 @@ public enum Deload {
     }
   }
 
+  /** What to think of when an easy week is wanted after so few; empty when it is not. Common practice, no source. */
+  public static Optional<String> often(int weeks) {
+    return weeks >= FEWEST_WEEKS ? Optional.empty()
+        : Optional.of("Needed more often than every " + FEWEST_WEEKS + " weeks? First move volume to lifts that cost less.");
+  }
+
   /**
    * A line as it is done in such a week; empty when it is left out.
    *

@@ -31,13 +31,16 @@ final class Seldom implements Check {
     if (week.deload() != null || week.lines().isEmpty()) {
       return List.of();
     }
-    Set<String> trained = week.lines().stream().map(line -> line.counted().head().key()).collect(Collectors.toSet());
+    Set<String> written = week.lines().stream().map(line -> line.counted().head().key()).collect(Collectors.toSet());
+    Set<String> trained = week.lines().stream().map(WatchedLine::counted).filter(line -> !line.light()).map(line -> line.head().key())
+        .collect(Collectors.toSet());
     List<Finding> findings = new ArrayList<>();
     new TreeMap<>(week.lastTrained()).forEach((lift, day) -> {
       long since = ChronoUnit.DAYS.between(day, week.monday().plusDays(6));
       if (week.athlete().maxes().containsKey(lift) && !trained.contains(lift) && since <= LONG_AGO && !week.athlete().veryStrong(lift)) {
-        findings.add(of(Severity.NOTE, lift, "The " + Words.lift(lift) + " does not stand in this week; by Sunday it was last trained "
-            + since + " days ago. Once a week keeps it."));
+        findings.add(of(Severity.NOTE, lift, "The " + Words.lift(lift) + (written.contains(lift)
+            ? " is only light this week, nothing over 70 % nor RPE 6: that keeps the skill, but is no exposure."
+            : " does not stand in this week; by Sunday it was last trained " + since + " days ago. Once a week keeps it.")));
       }
     });
     return findings;

@@ -36,7 +36,7 @@ final class VolumeRise implements Check {
       if (now.hardSets() >= FEW && rise > week.of(Threshold.VOLUME_RISE)) {
         findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets after "
             + Words.number(mean) + " on average of the last "
-            + week.past().size() + (week.past().size() == 1 ? " week" : " weeks") + " without a deload, " + Math.round(rise) + " % more."));
+            + week.past().size() + (week.past().size() == 1 ? " week" : " weeks") + " without a deload, " + Math.round(rise) + " % more. On purpose it is fine when a deload follows."));
       }
     }
     return findings;

@@ -72,4 +72,10 @@ class DeloadTest {
     assertThat(Deload.Interval.of(Level.INTERMEDIATE, false).most()).isEqualTo(6);
     assertThat(Deload.Interval.of(Level.BEGINNER, false)).isEqualTo(new Deload.Interval(8, 12));
   }
+
+  @Test
+  void asksWhetherTheVolumeSitsWhereItCostsTooMuchWhenItIsNeededOften() {
+    assertThat(Deload.often(3)).hasValueSatisfying(asked -> assertThat(asked).contains("lifts that cost less"));
+    assertThat(Deload.often(4)).isEmpty();
+  }
 }

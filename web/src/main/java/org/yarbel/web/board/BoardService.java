@@ -38,6 +38,7 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.Programs;
+import org.yarbel.web.program.Progression;
 import org.yarbel.web.watch.Silence;
 import org.yarbel.web.watch.WeekWatch;
 
@@ -57,14 +58,16 @@ class BoardService {
   private final Places places;
   private final Issuing issuing;
   private final WeekWatch watch;
+  private final Programs programs;
   private final History history;
   private final ClubClock clock;
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, History history,
+      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, Programs programs, History history,
           ClubClock clock) {
     this.watch = watch;
+    this.programs = programs;
     this.history = history;
     this.lifters = lifters;
     this.sessions = sessions;
@@ -96,12 +99,18 @@ class BoardService {
     Set<String> quiet = WeekWatch.quiet(record);
     WeekWatch.Seen seen = watch.look(lifter, from, known, hurts, quiet, loaded.before(), loaded.watched());
     WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from),
-        loaded.quick());
+        unwritten(seen.methods(), from, today), loaded.quick());
     List<BoardView.DayView> days = days(lifter, loaded, today, quiet, seen.week().deload());
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
         BoardView.numbers(known, lifter, today), hurts.stream().map(Complaint::words).toList(),
         BoardView.week(from),
         from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, history.of(lifterId));
+  }
+
+  /** How far the methods have written where that is not as far as a week to come; null where it is. */
+  private @Nullable LocalDate unwritten(List<Progression> methods, LocalDate monday, LocalDate today) {
+    boolean canBe = monday.isAfter(today) && monday.isBefore(Programs.monday(today).plusWeeks(Programs.MOST_AHEAD));
+    return canBe ? programs.writtenTo(methods).filter(last -> last.isBefore(monday)).orElse(null) : null;
   }
 
   /** What is seen in a week, to be drawn anew after a change. */

@@ -2,6 +2,7 @@ package org.yarbel.web.board;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -35,10 +36,12 @@ import org.yarbel.web.watch.WeekWatch;
  * @param margins findings of each day, by ISO date
  * @param ofWeek findings about the whole week
  * @param quiet remarks of methods that have nothing to do this week
+ * @param writtenTo how far methods have written where this week is further ahead; null where it is not
  */
 record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts,
     List<MuscleRow> muscles,
-    Sums sums, Map<String, String> minutes, RecoveryPicture recovery, List<MethodView> methods, List<String> quiet, List<SilenceView> silences) {
+    Sums sums, Map<String, String> minutes, RecoveryPicture recovery, List<MethodView> methods, List<String> quiet, @Nullable String writtenTo,
+    List<SilenceView> silences) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
   /** What a line would come to with another text. */
@@ -85,7 +88,8 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   /** What was silenced, and why. */
   record SilenceView(long id, String what, String lift, String reason, String since, boolean holds) {}
 
-  static WeekPanel of(Lifter lifter, LifterContext context, WeekWatch.Seen seen, List<Silence> record, List<String> quiet, Quick quick) {
+  static WeekPanel of(Lifter lifter, LifterContext context, WeekWatch.Seen seen, List<Silence> record, List<String> quiet,
+      @Nullable LocalDate writtenTo, Quick quick) {
     Map<String, List<FindingView>> margins = seen.findings().stream().filter(f -> f.day() != null)
         .collect(Collectors.groupingBy(f -> String.valueOf(f.day()), Collectors.mapping(f -> view(f, seen, quick), Collectors.toList())));
     WeekTotals totals = seen.totals();
@@ -98,7 +102,8 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
         seen.minutes().entrySet().stream().filter(e -> e.getValue() > 0).collect(Collectors.toMap(e -> e.getKey()
             .toString(), e -> hours(e.getValue()))),
         RecoveryPicture.of(lifter, context.bodyMass(), seen),
-        seen.methods().stream().map(p -> method(p, context)).toList(), quiet, record.stream().map(WeekPanel::silence).toList());
+        seen.methods().stream().map(p -> method(p, context)).toList(), quiet, writtenTo == null ? null : DAY.format(writtenTo),
+        record.stream().map(WeekPanel::silence).toList());
   }
 
   private static FindingView view(Finding found, WeekWatch.Seen seen, Quick quick) {

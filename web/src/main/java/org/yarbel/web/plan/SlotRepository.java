@@ -3,6 +3,7 @@ package org.yarbel.web.plan;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -16,6 +17,10 @@ public interface SlotRepository extends JpaRepository<Slot, Long> {
   List<Slot> findByProgressionId(long progressionId);
 
   List<Slot> findByProgressionIdIn(Collection<Long> progressionIds);
+
+  /** The last day that methods have written a line for; null when there is none. */
+  @Query("select max(s.plannedOn) from Slot s where s.progressionId in :progressionIds")
+  @Nullable LocalDate lastPlanned(Collection<Long> progressionIds);
 
   /** Of what methods have written, the lines that were planned for a day or later, or stand on another day or later. */
   @Query("select s from Slot s join TrainingSession t on t.id = s.sessionId "

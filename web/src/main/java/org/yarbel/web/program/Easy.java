@@ -81,6 +81,7 @@ public class Easy {
       weeks.flush();
     }
     programs.write(lifter, who);
-    return every == null ? "No deload is placed by itself any more." : "After every " + every + " weeks an easy one, " + kind.word() + ".";
+    return every == null ? "No deload is placed by itself any more." : "After every " + every + " weeks an easy one, " + kind.word() + "."
+        + Deload.often(every).map(" "::concat).orElse("");
   }
 }

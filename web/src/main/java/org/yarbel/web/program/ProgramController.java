@@ -258,6 +258,15 @@ class ProgramController {
         + lifter.name() + ": choose other days, or tick it on the Lifter page.");
   }
 
+  /** Lets the methods write on to a week that is further ahead than they go by themselves. */
+  @PostMapping("/lifters/{id}/progressions/on")
+  String writeOn(@PathVariable long id, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    boolean wrote = programs.write(lifter(id), of, who).isPresent();
+    flash.addFlashAttribute("said", wrote ? "Written on to here. What methods with memory write so far ahead is a forecast."
+        : "The methods have nothing to write here.");
+    return "redirect:/lifters/" + id + "/week?of=" + Programs.monday(of);
+  }
+
   /** Ends a method today, or lets it go on. */
   @PostMapping("/progressions/{id}/end")
   String end(@PathVariable long id, @RequestParam(defaultValue = "") String on, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -52,6 +51,9 @@ public class Programs {
   /** So many weeks are written, this one included. */
   public static final int WEEKS_AHEAD = 4;
 
+  /** The most that are written when a coach wants to see further. */
+  public static final int MOST_AHEAD = 26;
+
   private static final int LOOKED_BACK = 20;
   private static final SoFar NOTHING = new SoFar(Map.of(), Map.of(), Map.of());
 
@@ -86,20 +88,33 @@ public class Programs {
   /** Writes the weeks ahead, the change to be undone as one. */
   @Transactional
   public Optional<Long> write(Lifter lifter, SignedIn who) {
-    return days.change(lifter, ahead(lifter, clock.today()), who, () -> rewrite(lifter, contexts.of(lifter, null), clock.today(), WEEKS_AHEAD));
+    return write(lifter, clock.today(), who);
   }
 
-  /** Every day that a lifter's methods write on or have written on, from a day on. */
-  private Set<LocalDate> ahead(Lifter lifter, LocalDate today) {
-    Set<LocalDate> all = new LinkedHashSet<>();
+  /** The same at least to the week of a day; {@link #MOST_AHEAD} weeks are the most. */
+  @Transactional
+  public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who) {
+    LocalDate today = clock.today();
     LocalDate monday = monday(today);
-    for (LocalDate day = today; day.isBefore(monday.plusWeeks(WEEKS_AHEAD + 1L)); day = day.plusDays(1)) {
-      all.add(day);
-    }
-    return all;
+    int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, monday(to)) + 1), MOST_AHEAD);
+    LocalDate end = later(monday.plusWeeks(weeks), writtenTo(progressions.findByLifterIdOrderById(lifter.id())).orElse(today)).plusWeeks(1);
+    return days.change(lifter, today.datesUntil(end).toList(), who, () -> rewrite(lifter, contexts.of(lifter, null), today, weeks));
   }
 
-  /** Writes the next exposure anew after a set of a line was logged, where a method with memory wrote the line. */
+  private static LocalDate later(LocalDate one, LocalDate other) {
+    return one.isAfter(other) ? one : other;
+  }
+
+  /** The last day that methods have written a line for; empty when there is none. */
+  @Transactional(readOnly = true)
+  public Optional<LocalDate> writtenTo(List<Progression> methods) {
+    return methods.isEmpty() ? Optional.empty() : Optional.ofNullable(slots.lastPlanned(methods.stream().map(Progression::id).toList()));
+  }
+
+  /**
+   * Goes on after a set was logged of a line that a method wrote: those with memory write the next exposure anew, all of them
+   * go on when the weeks that are written run out.
+   */
   @Transactional
   public void logged(long slotId) {
     Slot slot = slots.findById(slotId).orElse(null);
@@ -108,14 +123,17 @@ public class Programs {
       return;
     }
     Progression progression = progressions.findById(origin.progressionId()).orElseThrow(NotFound::new);
-    if (progression.method().rule().memory()) {
+    LocalDate today = clock.today();
+    boolean runsOut = writtenTo(List.of(progression)).filter(last -> last.isBefore(monday(today).plusWeeks(WEEKS_AHEAD - 1L))).isPresent();
+    if (progression.method().rule().memory() || runsOut) {
       Lifter lifter = lifters.findById(progression.lifterId()).orElseThrow(NotFound::new);
-      write(lifter, contexts.of(lifter, null), clock.today(), WEEKS_AHEAD);
+      write(lifter, contexts.of(lifter, null), today, WEEKS_AHEAD);
     }
   }
 
   /**
-   * Writes what the methods say of a number of weeks from that of a day on, touching nothing before that day.
+   * Writes what the methods say of a number of weeks from that of a day on, or as far as they have written, touching nothing
+   * before that day.
    *
    * @param context the lifter's numbers and kit as of that day
    */
@@ -133,11 +151,11 @@ public class Programs {
     if (all.isEmpty()) {
       return touched;
     }
-    LocalDate until = monday(from).plusWeeks(weeks);
+    SoFar soFar = soFar(all, from);
+    LocalDate until = later(monday(from).plusWeeks(weeks), soFar.lastDay().map(last -> monday(last).plusWeeks(1)).orElse(from));
     LocalDate first = all.stream().map(Progression::startsOn).min(Comparator.naturalOrder()).orElse(from);
     Map<LocalDate, Deload> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), first, until.plusYears(1)).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, DeloadWeek::kind));
-    SoFar soFar = soFar(all, from);
     for (Progression progression : all) {
       Brief brief = brief(progression, context);
       List<Writing.Planned> planned = planned(progression, brief, soFar, easy, from, until);

@@ -27,6 +27,11 @@ record SoFar(Map<Long, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
     return lines.getOrDefault(progression.id(), List.of());
   }
 
+  /** The last day that something is written for. */
+  Optional<LocalDate> lastDay() {
+    return lines.values().stream().flatMap(List::stream).map(slot -> Objects.requireNonNull(slot.origin()).day()).max(Comparator.naturalOrder());
+  }
+
   boolean begun(Slot slot) {
     return sets.containsKey(slot.id());
   }

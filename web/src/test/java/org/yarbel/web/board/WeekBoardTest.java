@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
@@ -171,6 +173,14 @@ class WeekBoardTest {
     String board = one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "kind", "MAIN", "lift", "squat",
         "work", "3x5 80%")).body();
     assertThat(board).contains("Written for 2 of 2, each with their own loads.").contains("160 ×3").contains("80 ×3");
+    String ids = Pattern.compile("name=\"change\" value=\"(\\d+)\"").matcher(board).results().map(found -> found.group(1)).collect(Collectors.joining(","));
+    other.post("/slots/" + other.slot(MONDAY.plusDays(2), "squat"), Map.of("version", "0", "kind", "MAIN", "lift", "squat", "work", "3x5 77.5%"));
+    assertThat(one.post("/groups/" + group + "/undo", Map.of("of", "" + MONDAY, "change", ids)).body())
+        .contains("Taken back for 1. 1 changed or begun since: those stay.");
+    assertThat(one.on(MONDAY.plusDays(2))).isEmpty();
+    other.post("/slots/" + other.slot(MONDAY.plusDays(2), "squat"), Map.of("version", "" + other.version(other.slot(MONDAY.plusDays(2), "squat")),
+        "kind", "MAIN", "lift", "squat", "work", "3x5 80%"));
+    one.add(MONDAY.plusDays(2), "MAIN", "squat", "3x5 80%");
     one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 80%", "work", "3x5 75%"));
     assertThat(one.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");
     assertThat(other.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");

@@ -3,9 +3,11 @@ package org.yarbel.web.floor;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
 
 @ExtendWith(TestApp.class)
@@ -35,5 +37,12 @@ class FloorTest {
     String page = Client.of(app, "maren").get("/me").body();
     assertThat(page).contains("Today, Monday 2 March", "Wednesday 4 March", "What I lifted so far");
     assertThat(Client.of(app, "coach").get("/me").statusCode()).as("a coach has none").isEqualTo(404);
+  }
+
+  @Test
+  void tellsAMaxThatNoSetOfTheLastWeeksSpeaksOf(TestApp app) {
+    Someone.called(app, "Thessaly Quill", Map.of("squat", "133"));
+    String found = Client.of(app, "coach").get("/?find=Thessaly", "HX-Request", "true").body();
+    assertThat(found).contains("<span>133</span>");
   }
 }

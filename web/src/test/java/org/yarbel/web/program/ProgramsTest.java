@@ -151,6 +151,16 @@ class ProgramsTest {
   }
 
   @Test
+  void mindsASecondMethodOfTheSameLiftAndAsksWhyOneIsLeftSoon(TestApp app) {
+    Someone lifter = Someone.called(app, "Rowena Sedge", Map.of("squat", "100"));
+    lifter.method("Squat", "novice-linear", MONDAY.minusWeeks(2), Map.of());
+    long own = app.jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    assertThat(lifter.method("Squat", "rpe-weeks", MONDAY.plusDays(3), Map.of()).body())
+        .contains("Mind: Novice linear writes the squat too; end it if this was meant in its place.");
+    assertThat(lifter.post("/progressions/" + own + "/end", Map.of()).body()).contains("Ended").contains("After 2 weeks: a straight line");
+  }
+
+  @Test
   void tellsEveryMethodInPlainWords(TestApp app) {
     Someone lifter = Someone.called(app, "Yorick Sale", Map.of());
     assertThat(lifter.coach().get("/methods").body()).contains("Step-down ladder").contains("Partials cycle");

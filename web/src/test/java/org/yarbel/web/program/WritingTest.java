@@ -100,6 +100,29 @@ class WritingTest {
   }
 
   @Test
+  void goesOnWhenTheWrittenWeeksRunOutAndKeepsWhatIsWrittenFurther(TestApp app) {
+    Someone lifter = Someone.called(app, "Philippa Drew", Map.of("squat", "150"));
+    lifter.method("Squat", "rpe-weeks", MONDAY.minusWeeks(3), Map.of());
+    write(lifter, MONDAY.minusWeeks(3), 4);
+    app.jdbc().sql("delete from slot where planned_on > :d and progression_id = :p").param("d", MONDAY).param("p", progression(lifter)).update();
+    lifter.within(() -> {
+      app.bean(Programs.class).logged(lifter.slot(MONDAY, "squat"));
+      return 0;
+    });
+    assertThat(lifter.on(MONDAY.plusWeeks(3))).as("four weeks again").containsExactly("squat 3x5 @9");
+    LocalDate far = MONDAY.plusWeeks(7);
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + far)).body()).contains("The methods have written up to 23 Mar 2026.");
+    assertThat(lifter.post(lifter.at("/progressions/on"), Map.of("of", "" + far)).body()).contains("Written on to here.")
+        .doesNotContain("The methods have written up to");
+    assertThat(lifter.on(far)).containsExactly("squat 3x5 @9");
+    lifter.method("Squat", "rpe-weeks", MONDAY.minusWeeks(3), Map.of("own", "" + progression(lifter), "p.reps", "4"));
+    assertThat(lifter.on(far)).as("what is written further follows too").containsExactly("squat 3x4 @9");
+    assertThat(lifter.post(lifter.at("/week/undo"), Map.of()).body()).contains("The days stand as before.");
+    assertThat(lifter.on(far)).containsExactly("squat 3x5 @9");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(40))).body()).as("too far").doesNotContain("have written up to");
+  }
+
+  @Test
   void aMissedLineThatSomebodyMovedAheadWaitsThere(TestApp app) {
     Someone lifter = Someone.called(app, "Gideon Larch", Map.of("squat", "100"));
     lifter.method("Squat", "novice-linear", MONDAY, Map.of("p.load", "60", "p.sets", "1"));

@@ -159,4 +159,11 @@ class RulesTest {
     assertThat(checked.settings().lifts("variations", LIFTS)).containsExactly("front-squat", "box-squat");
     assertThat(Settings.check(Method.NOVICE_LINEAR, Map.of("start", "62,5"), LIFTS).settings().number("start")).isEqualTo(62.5);
   }
+
+  @Test
+  void asksWhyTheNoviceLineIsLeftSoSoon() {
+    assertThat(Method.NOVICE_LINEAR.rule().leaving(3)).hasValueSatisfying(asked -> assertThat(asked).startsWith("After 3 weeks:").contains("six to eight weeks"));
+    assertThat(Method.NOVICE_LINEAR.rule().leaving(6)).isEmpty();
+    assertThat(Method.BLOCKS.rule().leaving(1)).isEmpty();
+  }
 }

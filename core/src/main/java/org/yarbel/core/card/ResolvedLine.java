@@ -1,6 +1,10 @@
 package org.yarbel.core.card;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 
@@ -17,5 +21,27 @@ public record ResolvedLine(
     ramp = List.copyOf(ramp);
     sets = List.copyOf(sets);
     cautions = List.copyOf(cautions);
+  }
+
+  /**
+   * The same with what was done in its sets, to look back on: what was not logged stays as it was asked, and no back-off is
+   * worked out anew, as {@link Resolver} does while it is lifted.
+   */
+  public ResolvedLine with(Collection<LoggedSet> done) {
+    if (done.isEmpty()) {
+      return this;
+    }
+    Map<LoggedSet.Place, LoggedSet> byPlace = done.stream().collect(Collectors.toMap(LoggedSet::place, set -> set, (one, other) -> one));
+    return with(sets.stream().map(set -> Optional.ofNullable(byPlace.get(new LoggedSet.Place(set.part(), set.set())))
+        .map(logged -> set.asLogged(logged, null, set.ends())).orElse(set)).toList());
+  }
+
+  /** The same with the sets alone that were done. */
+  public ResolvedLine onlyDone() {
+    return with(sets.stream().filter(ResolvedSet::logged).toList());
+  }
+
+  private ResolvedLine with(List<ResolvedSet> others) {
+    return new ResolvedLine(notation, ramp, others, today, cautions);
   }
 }

@@ -87,4 +87,18 @@ class ResolvedLinesTest {
       assertThat(resolved.ramp().get(i).reps()).as(name).isLessThanOrEqualTo(resolved.ramp().get(i - 1).reps());
     }
   }
+
+  @Test
+  void looksBackOnWhatWasDoneWithoutWorkingAnythingOutAnew() {
+    MaxNumbers numbers = new MaxNumbers(null, Mass.of("200", MassUnit.KG), null, null);
+    ResolvedLine planned = Resolver.resolve(new Resolver.Request(WorkLine.parse("1x1 @8; 3x4 -15%"), Basis.ESTIMATED, numbers, Map.of(), null, KG,
+        MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, false, List.of(), null, null));
+    ResolvedLine done = planned.with(List.of(new LoggedSet(1, 1, Mass.of("190", MassUnit.KG), 1, Rpe.of(9)),
+        new LoggedSet(2, 1, Mass.of("150", MassUnit.KG), 3, null)));
+    assertThat(done.sets()).extracting(set -> set.load().text() + (set.logged() ? " done" : "")).containsExactly(
+        "190 kg done", "150 kg done", planned.sets().get(2).load().text(), planned.sets().get(3).load().text());
+    assertThat(done.sets().get(0).exact()).as("what was asked stands beside").isEqualTo(planned.sets().get(0).exact());
+    assertThat(done.onlyDone().sets()).hasSize(2);
+    assertThat(planned.with(List.of())).isSameAs(planned);
+  }
 }

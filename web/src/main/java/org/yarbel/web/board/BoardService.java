@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Deload;
@@ -29,7 +30,9 @@ import org.yarbel.web.lifter.LifterPlace;
 import org.yarbel.web.lifter.LifterPlaceRepository;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
@@ -150,8 +153,10 @@ class BoardService {
     List<Long> shown = all.stream().filter(session -> !session.day().isBefore(from)).map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
     Map<Long, CardDocument.Line> issued = issuing.issuedLines(shown);
-    Map<Long, Long> logged = log.counts(ids).stream().collect(Collectors.toMap(
-        LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
+    List<LoggedSetRow> rows = log.ofSessions(ids);
+    Map<Long, Long> logged = rows.stream().collect(Collectors.groupingBy(LoggedSetRow::sessionId, Collectors.counting()));
+    Map<Long, List<LoggedSet>> done = rows.stream().collect(Collectors.groupingBy(LoggedSetRow::slotId,
+        Collectors.mapping(LoggedSetRow::loggedSet, Collectors.toList())));
     Map<LocalDate, TrainingSession> byDay = new HashMap<>();
     Map<LocalDate, WeekWatch.Day> days = new TreeMap<>();
     Map<Long, LineView> views = new HashMap<>();
@@ -162,22 +167,27 @@ class BoardService {
       List<Slot> lines = bySession.getOrDefault(session.id(), List.of());
       boolean trained = logged.containsKey(session.id());
       if (session.day().isBefore(from)) {
-        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, quickly(context, lines), trained));
+        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, quickly(context, lines, session.groups(), trained ? done : null), trained));
       } else {
         byDay.put(session.day(), session);
         Map<Long, ResolvedLine> resolved = new HashMap<>();
-        LineView.worked(context, lines, session.groups(), issued, resolved).forEach((slot, view) -> views.put(slot.id(), view));
+        LineView.worked(context, lines, session.groups(), issued, done, resolved).forEach((slot, view) -> views.put(slot.id(), view));
         days.put(session.day(), new WeekWatch.Day(session.day(), lines, session.groups(), context, resolved, trained));
       }
     }
     return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter));
   }
 
-  /** Lines of days behind, without their warm-ups: only their volume is asked for. */
-  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines) {
+  /**
+   * Lines of days behind, without their warm-ups: only their volume is asked for.
+   *
+   * @param done what was logged, by slot: the rest was not lifted; null where nothing was logged at all
+   */
+  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups, @Nullable Map<Long, List<LoggedSet>> done) {
     Map<Long, ResolvedLine> resolved = new HashMap<>();
-    lines.forEach(slot -> context.withoutRamp(context.lift(slot.lift()), slot.work(), slot.details())
-        .ifPresent(line -> resolved.put(slot.id(), line)));
+    lines.stream().filter(slot -> done == null || done.containsKey(slot.id()))
+        .forEach(slot -> context.withoutRamp(slot, groups)
+            .ifPresent(line -> resolved.put(slot.id(), done == null ? line : line.with(done.get(slot.id())).onlyDone())));
     return resolved;
   }
 

@@ -118,7 +118,7 @@ public class GridService {
     for (TrainingSession session : all) {
       LifterContext context = known.get(session.lifterId());
       Map<Long, ResolvedLine> resolved = new HashMap<>();
-      LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, resolved).forEach((slot, view) -> {
+      LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, Map.of(), resolved).forEach((slot, view) -> {
         Lift lift = context.lift(slot.lift());
         placed.add(new Grid.Placed(column.of(session), session.day(), slot, Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.id()))));
         ResolvedLine line = resolved.get(slot.id());

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.Caution;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
@@ -57,10 +58,11 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   /**
    * The lines of a session in their order: as they were issued where they were, else worked out with the numbers of today.
    *
-   * @param resolved takes the lines that could be worked out, by slot
+   * @param done what is logged of each line, by slot
+   * @param resolved takes the lines that could be worked out, by slot, with what was done in them
    */
-  static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued, Map<Long,
-      ResolvedLine> resolved) {
+  static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued,
+      Map<Long, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
     Map<Long, LifterContext.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
         : context.session(slots, groups);
     Map<Slot, LineView> lines = new LinkedHashMap<>();
@@ -68,9 +70,9 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
       CardDocument.Line stands = issued.get(slot.id());
       ResolvedLine line = stands != null ? stands.resolved() : Objects.requireNonNull(worked.get(slot.id())).line();
       if (line != null) {
-        resolved.put(slot.id(), line);
+        resolved.put(slot.id(), line.with(done.getOrDefault(slot.id(), List.of())));
       }
-      lines.put(slot, stands != null ? of(stands.resolved(), stands.basisMax())
+      lines.put(slot, stands != null ? of(stands.resolved(), stands.basisMax(), done.getOrDefault(slot.id(), List.of()))
           : of(context, context.lift(slot.lift()), slot.work(), Objects.requireNonNull(worked.get(slot.id()))));
     }
     return lines;
@@ -78,7 +80,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
 
   /** The same for those who ask for no figures beside. */
   public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued) {
-    return worked(context, slots, groups, issued, new HashMap<>());
+    return worked(context, slots, groups, issued, Map.of(), new HashMap<>());
   }
 
   /** The same without the cautions that were silenced about a lift. */
@@ -94,7 +96,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
 
   static LineView of(LifterContext context, Lift lift, String work, LifterContext.Worked worked) {
     if (worked.line() != null) {
-      return of(worked.line(), context.drawnAgainst(lift));
+      return of(worked.line(), context.drawnAgainst(lift), List.of());
     }
     List<Problem> problems = Objects.requireNonNull(worked.wrong()).problems();
     return new LineView(List.of(), "", null, List.of(), marks(work, problems), problems.stream().map(Problem::message).toList(), List.of());
@@ -105,8 +107,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
     return new LineView(List.of(), "", null, List.of(), List.of(), List.of(problem), List.of());
   }
 
-  private static LineView of(ResolvedLine line, @Nullable Mass basisMax) {
-    return new LineView(loads(line), Reading.text(WorkLine.parse(line.notation()).line()), Skyline.of(line, basisMax, WIDTH, HEIGHT),
+  private static LineView of(ResolvedLine line, @Nullable Mass basisMax, List<LoggedSet> done) {
+    return new LineView(loads(line), Reading.text(WorkLine.parse(line.notation()).line()), Skyline.of(line.with(done), basisMax, WIDTH, HEIGHT),
         line.cautions().stream().map(Minded::of).toList(), List.of(), List.of(), List.of());
   }
 

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.lift.Muscle;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.Deload;
@@ -107,10 +108,11 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   }
 
   private static FindingView view(Finding found, WeekWatch.Seen seen, Quick quick) {
-    Finding.Mend mend = found.mend();
     Long slot = found.line();
     Optional<CountedLine> line = slot == null ? Optional.empty()
         : seen.week().lines().stream().map(WatchedLine::counted).filter(l -> l.id() == slot).findFirst();
+    boolean begun = line.filter(l -> l.resolved().sets().stream().anyMatch(ResolvedSet::logged)).isPresent();
+    Finding.Mend mend = begun ? null : found.mend();
     String before = mend == null ? "" : line.map(l -> String.join(" · ", LineView.loads(l.resolved()))).orElse("");
     return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot,
         line.map(l -> l.lift().name()).orElse(""), found.lift(), mend == null ? null : mend.work(),

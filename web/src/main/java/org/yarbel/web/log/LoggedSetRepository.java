@@ -23,6 +23,10 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.slotId in :ids order by l.slotId, l.part, l.setNumber")
   List<LoggedSetRow> ofSlots(Collection<Long> ids);
 
+  /** The sets of these sessions, in the order they were asked. */
+  @Query("select l from LoggedSetRow l where l.sessionId in :ids order by l.sessionId, l.slotId, l.part, l.setNumber")
+  List<LoggedSetRow> ofSessions(Collection<Long> ids);
+
   /** Which of these lines have sets logged. */
   @Query("select distinct l.slotId from LoggedSetRow l where l.slotId in :ids")
   List<Long> begun(Collection<Long> ids);

@@ -261,9 +261,10 @@ public record LifterContext(
   }
 
   /** A line worked out without its warm-up and its cautions; empty when it cannot be. */
-  public Optional<ResolvedLine> withoutRamp(Lift lift, String work, Details details) {
+  public Optional<ResolvedLine> withoutRamp(Slot slot, Groups groups) {
     try {
-      return Optional.of(Resolver.resolve(request(lift, WorkLine.parse(work), details, 1, null).withWarmUp(null)));
+      return Optional.of(Resolver.resolve(request(lift(slot.lift()), WorkLine.parse(slot.work()), slot.details(),
+          rounds(groups.group(slot.groupNo())), null).withWarmUp(null)));
     } catch (NotationException wrong) {
       return Optional.empty();
     }

@@ -223,4 +223,21 @@ class WeekBoardTest {
     coach.post("/checks", Map.of("main-share", "40"));
     assertThat(app.jdbc().sql("select count(*) from club_threshold").query(Integer.class).single()).isZero();
   }
+
+  /** Of a day that was trained what was lifted counts, of the rest what is written. */
+  @Test
+  void countsWhatWasLiftedAndTicksItOffInTheSkyline(TestApp app) {
+    Someone lifter = Someone.called(app, "Verity Sloane", Map.of("squat", "200"));
+    lifter.add(MONDAY.minusWeeks(1), "MAIN", "squat", "8x3 80%");
+    lifter.add(MONDAY, "MAIN", "squat", "6x3 80%");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).as("nothing was lifted").doesNotContain("hard sets after");
+    lifter.lift(MONDAY.minusWeeks(1), "squat", 3, 3, 3, 2);
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Squat: 6 hard sets after 4 on average").doesNotContain("class=\"tick\"");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.minusWeeks(1))).body()).contains("4 logged");
+    String card = lifter.coach().get("/sessions/" + app.jdbc().sql("select session_id from slot where id = :id")
+        .param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single() + "/card").body();
+    assertThat(card).contains("160");
+    lifter.lift(MONDAY, "squat", 3, 3);
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).containsPattern("(?s)class=\"tick\".*class=\"tick\"").contains("160 ×6");
+  }
 }

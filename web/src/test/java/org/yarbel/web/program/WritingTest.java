@@ -2,24 +2,14 @@ package org.yarbel.web.program;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Map;
-import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.transaction.support.TransactionTemplate;
-import org.yarbel.core.card.LoggedSet;
-import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.web.lifter.Lifter;
-import org.yarbel.web.log.Entry;
-import org.yarbel.web.log.LoggedSetRepository;
-import org.yarbel.web.log.LoggedSetRow;
-import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
-import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
 
@@ -40,22 +30,6 @@ class WritingTest {
     return lifter.app().bean(LifterContexts.class).of(of, null);
   }
 
-  /** Logs the first sets of a day's squat, with so many reps each. */
-  private static void lift(Someone lifter, LocalDate day, int... reps) {
-    lifter.within(() -> lifter.app().bean(TransactionTemplate.class).execute(status -> {
-      Slot slot = lifter.app().bean(SlotRepository.class).findById(lifter.slot(day, "squat")).orElseThrow();
-      LifterContext context = context(lifter, lifter.lifter());
-      for (int i = 0; i < reps.length; i++) {
-        ResolvedSet asked = context.work(context.lift("squat"), slot.work(), Details.NONE, 1, null).line().sets().get(i);
-        LoggedSet.Place place = new LoggedSet.Place(asked.part(), asked.set());
-        LoggedSetRow row = new LoggedSetRow(lifter.id(), slot.sessionId(), slot.id(), place, "squat", day);
-        row.write(new Entry(UUID.randomUUID(), slot.id(), place, 1, -1, asked.load(), reps[i], null, false, null, null), false, asked, Instant.EPOCH);
-        lifter.app().bean(LoggedSetRepository.class).saveAndFlush(row);
-      }
-      return 0;
-    }));
-  }
-
   private static long progression(Someone lifter) {
     return lifter.app().jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
   }
@@ -69,7 +43,7 @@ class WritingTest {
       LocalDate day = MONDAY.minusWeeks(week);
       write(lifter, day, 1);
       assertThat(lifter.on(day)).containsExactly("squat 5x5+ 60kg");
-      lift(lifter, day, 5, 5, 3);
+      lifter.lift(day, "squat", 5, 5, 3);
     }
     write(lifter, MONDAY.minusWeeks(1), 1);
     assertThat(lifter.on(MONDAY.minusWeeks(1))).containsExactly("squat 5x5+ 55kg");
@@ -80,7 +54,7 @@ class WritingTest {
     Someone lifter = Someone.called(app, "Lambert Coyle", Map.of("squat", "100"));
     lifter.method("Squat", "novice-linear", MONDAY.minusWeeks(2), Map.of("p.load", "60"));
     write(lifter, MONDAY.minusWeeks(2), 1);
-    lift(lifter, MONDAY.minusWeeks(2), 5, 5);
+    lifter.lift(MONDAY.minusWeeks(2), "squat", 5, 5);
     write(lifter, MONDAY.minusWeeks(1), 1);
     assertThat(lifter.on(MONDAY.minusWeeks(1))).containsExactly("squat 5x5+ 60kg");
   }
@@ -91,7 +65,7 @@ class WritingTest {
     lifter.method("Squat", "rpe-weeks", MONDAY.minusWeeks(4), Map.of("days", "MONDAY,THURSDAY"));
     for (int week = 4; week > 0; week--) {
       write(lifter, MONDAY.minusWeeks(week), 1);
-      lift(lifter, MONDAY.minusWeeks(week), 5, 5, 5);
+      lifter.lift(MONDAY.minusWeeks(week), "squat", 5, 5, 5);
     }
     lifter.method("Squat", "rpe-weeks", MONDAY.minusWeeks(4), Map.of("own", "" + progression(lifter)));
     assertThat(lifter.on(MONDAY)).as("four weeks of a wave are behind").containsExactly("squat 3x5 @7");
@@ -131,7 +105,7 @@ class WritingTest {
     write(lifter, MONDAY.plusDays(2), 4);
     assertThat(lifter.on(thursday)).containsExactly("squat 1x5+ 60kg");
     assertThat(lifter.on(MONDAY.plusWeeks(1))).as("as if it were made").containsExactly("squat 1x5+ 62.5kg");
-    lift(lifter, thursday, 4);
+    lifter.lift(thursday, "squat", 4);
     write(lifter, MONDAY.plusDays(4), 4);
     assertThat(lifter.on(MONDAY.plusWeeks(1))).as("it was not").containsExactly("squat 1x5+ 60kg");
   }

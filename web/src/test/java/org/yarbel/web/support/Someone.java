@@ -2,11 +2,16 @@ package org.yarbel.web.support;
 
 import java.net.URI;
 import java.net.http.HttpResponse;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.function.Supplier;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -19,6 +24,14 @@ import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.lifter.LifterService;
+import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotRepository;
 
 /** A lifter of the demo's club for one test alone, with the demo's coach beside them. */
 public record Someone(TestApp app, long id, Client coach, SignedIn who) {
@@ -93,5 +106,22 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
         .name(), "turn", "EVERY"));
     form.putAll(more);
     return post(at("/progressions"), form);
+  }
+
+  /** Logs the first sets of a line of a day as asked, with so many reps each. */
+  public void lift(LocalDate day, String lift, int... reps) {
+    within(() -> app.bean(TransactionTemplate.class).execute(status -> {
+      Slot slot = app.bean(SlotRepository.class).findById(slot(day, lift)).orElseThrow();
+      LifterContext context = app.bean(LifterContexts.class).of(lifter(), null);
+      List<ResolvedSet> asked = context.work(context.lift(lift), slot.work(), Details.NONE, 1, null).line().sets();
+      for (int i = 0; i < reps.length; i++) {
+        LoggedSet.Place place = new LoggedSet.Place(asked.get(i).part(), asked.get(i).set());
+        LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.id(), place, lift, day);
+        row.write(new Entry(UUID.randomUUID(), slot.id(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null), false,
+            asked.get(i), Instant.EPOCH);
+        app.bean(LoggedSetRepository.class).saveAndFlush(row);
+      }
+      return 0;
+    }));
   }
 }

@@ -3,6 +3,7 @@ package org.yarbel.bench;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.yarbel.core.effort.EffortChart;
@@ -25,7 +26,7 @@ public final class TrackerTruth {
   private TrackerTruth() {}
 
   public static void main(String[] arguments) {
-    System.out.printf(java.util.Locale.ROOT, "%-14s %-28s %7s %7s %9s %9s%n", "level", "lifters", "in 1 sd", "in 2 sd", "mean off", "abs off");
+    System.out.printf(Locale.ROOT, "%-14s %-28s %7s %7s %9s %9s%n", "level", "lifters", "in 1 sd", "in 2 sd", "mean off", "abs off");
     for (Level level : Level.values()) {
       double gain = level == Level.BEGINNER ? 0.012 / 7 : level == Level.INTERMEDIATE ? 0.004 / 7 : 0.0015 / 7;
       run(level, "steady", gain, 0.012, 0, 0.35, true);
@@ -68,7 +69,7 @@ public final class TrackerTruth {
         }
       }
     }
-    System.out.printf(java.util.Locale.ROOT, "%-14s %-28s %6.1f%% %6.1f%% %+8.2f%% %8.2f%%%n", level.word(), what, 100.0 * one / days,
+    System.out.printf(Locale.ROOT, "%-14s %-28s %6.1f%% %6.1f%% %+8.2f%% %8.2f%%%n", level.word(), what, 100.0 * one / days,
         100.0 * two / days, 100 * off / days, 100 * absolute / days);
   }
 

@@ -10,6 +10,8 @@ import java.util.function.IntConsumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.program.Programs;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
 
@@ -39,6 +41,19 @@ class KeystrokeLoad {
         + "/week/panel?of=" + TestApp.TODAY, "HX-Request", "true"));
     measure("weeks side by side", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/weeks"));
     measure("the Floor", WARM / 8, COUNTED / 20, i -> coach.get("/"));
+    logged(app);
+  }
+
+  /** What follows a logged set where methods with memory have written half a year. */
+  private static void logged(TestApp app) {
+    long corwin = app.lifter("Corwin");
+    long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
+    long line = app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day >= :today and s.lift = 'squat' order by t.day limit 1")
+        .param("l", corwin).param("today", TestApp.TODAY).query(Long.class).single();
+    measure("the weeks written anew after a logged set", WARM / 4, COUNTED / 8, i -> app.bean(CurrentClub.class).within(club, () -> {
+      app.bean(Programs.class).logged(line);
+      return 0;
+    }));
   }
 
   private static void measure(String what, int warm, int counted, IntConsumer request) {

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -113,7 +114,7 @@ public final class Catalogue {
 
   private static Map<String, Lift> checked(Map<String, Lift> lifts) {
     for (Lift lift : lifts.values()) {
-      Set<String> seen = new java.util.HashSet<>();
+      Set<String> seen = new HashSet<>();
       for (Lift at = lift; at.parent() != null; at = lifts.get(at.parent())) {
         if (!lifts.containsKey(at.parent())) {
           throw new IllegalArgumentException("The lift " + at.name() + " varies '" + at.parent() + "', which is no lift");

@@ -1,5 +1,7 @@
 package org.yarbel.core.lift;
 
+import java.util.Locale;
+
 /** How far a lifter has come in one lift; judged per lift, since the same person may be new to another. */
 public enum Level {
   BEGINNER,
@@ -8,6 +10,6 @@ public enum Level {
 
   /** The word a person reads: {@code beginner}. */
   public String word() {
-    return name().toLowerCase(java.util.Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT);
   }
 }

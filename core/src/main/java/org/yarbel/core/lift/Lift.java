@@ -1,5 +1,6 @@
 package org.yarbel.core.lift;
 
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -67,7 +68,7 @@ public record Lift(
     if (ratio != null && parent == null) {
       throw new IllegalArgumentException("The lift " + name + " has a ratio but no parent");
     }
-    muscles = muscles.isEmpty() ? Set.of() : java.util.Collections.unmodifiableSet(EnumSet.copyOf(muscles));
+    muscles = muscles.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(muscles));
   }
 
   /** Whether it is one of the three lifts of a powerlifting contest. */

@@ -1,5 +1,7 @@
 package org.yarbel.core.lift;
 
+import java.util.Locale;
+
 /** The sex a published formula or threshold is given for. */
 public enum Sex {
   FEMALE("f"),
@@ -18,6 +20,6 @@ public enum Sex {
 
   /** The word a person reads: {@code female}. */
   public String word() {
-    return name().toLowerCase(java.util.Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT);
   }
 }

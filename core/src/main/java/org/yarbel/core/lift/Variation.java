@@ -1,8 +1,11 @@
 package org.yarbel.core.lift;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -58,14 +61,14 @@ public record Variation(Map<Trait, String> traits) {
   }
 
   public Variation {
-    Map<Trait, String> ordered = new java.util.EnumMap<>(Trait.class);
+    Map<Trait, String> ordered = new EnumMap<>(Trait.class);
     ordered.putAll(traits);
     ordered.forEach((trait, value) -> {
       if (!value.matches(trait.number() ? "[1-9]\\d?" : "[A-Za-z0-9X-]{1,30}")) {
         throw new IllegalArgumentException("The " + trait.key() + " of a lift cannot be '" + value + "'");
       }
     });
-    traits = java.util.Collections.unmodifiableMap(ordered);
+    traits = Collections.unmodifiableMap(ordered);
   }
 
   /** Reads what {@link #toString()} writes. */
@@ -93,7 +96,7 @@ public record Variation(Map<Trait, String> traits) {
   public String words() {
     List<String> words = new ArrayList<>();
     traits.forEach((trait, value) -> words.add(String.format(
-        java.util.Locale.ROOT, trait.words, trait == Trait.TEMPO ? value : value.replace('-', ' '))));
+        Locale.ROOT, trait.words, trait == Trait.TEMPO ? value : value.replace('-', ' '))));
     return String.join(", ", words);
   }
 

@@ -2,6 +2,7 @@ package org.yarbel.core.notation;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
@@ -28,7 +29,7 @@ public record Completion(int from, List<Proposal> proposals) {
     while (from > 0 && Character.isLetter(typed.charAt(from - 1))) {
       from--;
     }
-    String prefix = typed.substring(from).toLowerCase(java.util.Locale.ROOT);
+    String prefix = typed.substring(from).toLowerCase(Locale.ROOT);
     boolean insideNumber = from > 0 && !prefix.isEmpty() && Character.isDigit(typed.charAt(from - 1));
     if (insideNumber || typed.length() > WorkLine.MAX_LENGTH) {
       return new Completion(typed.length(), List.of());

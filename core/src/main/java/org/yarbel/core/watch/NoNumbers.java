@@ -3,6 +3,7 @@ package org.yarbel.core.watch;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.yarbel.core.plan.CountedLine;
 
@@ -30,7 +31,7 @@ final class NoNumbers implements Check {
     for (WatchedLine line : week.lines()) {
       CountedLine counted = line.counted();
       if (counted.estimate() == null && counted.kind().mainWork() && counted.lift().onBar() && said.add(counted.lift().key())) {
-        findings.add(at(Severity.NOTE, counted, "No max of the " + counted.lift().name().toLowerCase(java.util.Locale.ROOT)
+        findings.add(at(Severity.NOTE, counted, "No max of the " + counted.lift().name().toLowerCase(Locale.ROOT)
             + " is known: volume is counted, effort is not. Rated sets give an estimate.", null));
       }
     }

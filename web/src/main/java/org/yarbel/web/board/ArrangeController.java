@@ -3,6 +3,7 @@ package org.yarbel.web.board;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -58,7 +59,7 @@ class ArrangeController {
 
     /** Seconds, or minutes and seconds with a colon. */
     private static @Nullable Integer seconds(String what, @Nullable String typed) {
-      String text = typed == null ? "" : typed.strip().toLowerCase(java.util.Locale.ROOT).replaceFirst("\\s*s$", "");
+      String text = typed == null ? "" : typed.strip().toLowerCase(Locale.ROOT).replaceFirst("\\s*s$", "");
       if (!text.matches("\\d{1,2}:[0-5]\\d")) {
         return number(what, text);
       }

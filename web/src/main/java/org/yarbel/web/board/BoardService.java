@@ -29,8 +29,8 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterPlace;
 import org.yarbel.web.lifter.LifterPlaceRepository;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.Lifted;
 import org.yarbel.web.log.LoggedSetRepository;
-import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
@@ -153,10 +153,9 @@ class BoardService {
     List<Long> shown = all.stream().filter(session -> !session.day().isBefore(from)).map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
     Map<Long, CardDocument.Line> issued = issuing.issuedLines(shown);
-    List<LoggedSetRow> rows = log.ofSessions(ids);
-    Map<Long, Long> logged = rows.stream().collect(Collectors.groupingBy(LoggedSetRow::sessionId, Collectors.counting()));
-    Map<Long, List<LoggedSet>> done = rows.stream().collect(Collectors.groupingBy(LoggedSetRow::slotId,
-        Collectors.mapping(LoggedSetRow::loggedSet, Collectors.toList())));
+    List<Lifted> lifted = log.ofSessions(ids);
+    Map<Long, Long> logged = lifted.stream().collect(Collectors.groupingBy(Lifted::sessionId, Collectors.counting()));
+    Map<Long, List<LoggedSet>> done = lifted.stream().collect(Collectors.groupingBy(Lifted::slotId, Collectors.mapping(Lifted::set, Collectors.toList())));
     Map<LocalDate, TrainingSession> byDay = new HashMap<>();
     Map<LocalDate, WeekWatch.Day> days = new TreeMap<>();
     Map<Long, LineView> views = new HashMap<>();

@@ -101,8 +101,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     }
 
     private static From from(Slot slot, @Nullable Deload easy) {
-      String written = slot.written();
-      return new From(slot.origin() != null, slot.forecast(), slot.edited() && written != null ? written.replace(" | ", " ") : null, slot.remark(),
+      return new From(slot.origin() != null, slot.forecast(), slot.edited() ? slot.writtenLift().orElse("") + " " + slot.writtenWork().orElse("") : null, slot.remark(),
           easy == null ? null : "Deload: " + easy.ceiling());
     }
 

@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -79,22 +78,21 @@ class WeekController {
   @PostMapping("/slots/{id}/mend")
   ModelAndView mend(@PathVariable long id, @RequestParam String work, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
       HttpServletResponse response) {
-    return written(board.stored(id), work, "Mended: ", who, htmx, response);
+    Slot slot = board.stored(id);
+    return written(slot, slot.lift(), work, "Mended: ", who, htmx, response);
   }
 
   /** Gives a line back to its method. */
   @PostMapping("/slots/{id}/as-written")
   ModelAndView asWritten(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     Slot slot = board.stored(id);
-    String written = Optional.ofNullable(slot.written()).orElseThrow(NotFound::new);
-    return written(slot, written.substring(written.indexOf(" | ") + 3), "As the method writes it: ", who, htmx, response);
+    return written(slot, slot.writtenLift().orElseThrow(NotFound::new), slot.writtenWork().orElseThrow(NotFound::new), "As the method writes it: ", who,
+        htmx, response);
   }
 
-  private ModelAndView written(Slot slot, String work, String said, SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+  private ModelAndView written(Slot slot, String key, String work, String said, SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     LocalDate day = board.dayOf(slot);
     long lifterId = board.lifterOf(slot).id();
-    boolean back = said.startsWith("As");
-    String key = back ? Optional.ofNullable(slot.written()).map(text -> text.substring(0, text.indexOf(" | "))).orElse(slot.lift()) : slot.lift();
     Lift lift = lifts.catalogue().ofKey(key).orElseThrow(NotFound::new);
     if (board.line(lifterId, day, slot.id(), lift, work, null).wrong()) {
       return answers.day(lifterId, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("said",

@@ -1,5 +1,6 @@
 package org.yarbel.web.club;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -58,7 +59,7 @@ public class Lifts {
     if (others.size() >= MOST_OWN) {
       throw new IllegalArgumentException("A club may add at most " + MOST_OWN + " lifts");
     }
-    List<Lift> all = new java.util.ArrayList<>(others);
+    List<Lift> all = new ArrayList<>(others);
     all.add(lift);
     Catalogue.standard().with(all);
     ClubLift row = changed ? own.findByLiftKey(lift.key()).orElseThrow(NotFound::new) : new ClubLift(lift);

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.yarbel.core.kit.Band;
 import org.yarbel.core.kit.Bar;
 import org.yarbel.core.kit.Chain;
@@ -75,6 +76,6 @@ final class DemoKit {
   }
 
   private static Implement fixed(Equipment kind, String mass) {
-    return new Implement(kind, kind.word().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + kind.word().substring(1), kg(mass), false);
+    return new Implement(kind, kind.word().substring(0, 1).toUpperCase(Locale.ROOT) + kind.word().substring(1), kg(mass), false);
   }
 }

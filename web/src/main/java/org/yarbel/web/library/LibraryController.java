@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -94,7 +95,7 @@ class LibraryController {
   @PostMapping("/lifters/{id}/days/{day}/keep")
   String keepDay(@PathVariable long id, @PathVariable LocalDate day, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
-    String name = lifter.name().split(" ")[0] + ", " + day.getDayOfWeek().getDisplayName(java.time.format.TextStyle.FULL,
+    String name = lifter.name().split(" ")[0] + ", " + day.getDayOfWeek().getDisplayName(TextStyle.FULL,
         Locale.ENGLISH) + " " + day;
     flash.addFlashAttribute("said", library.keep(lifter, day, 1, Template.Scope.SESSION, name).orElse("Kept as '" + name + "'."));
     return "redirect:/library?lifter=" + id + "&of=" + day;

@@ -2,6 +2,7 @@ package org.yarbel.web.lifter;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
@@ -155,7 +156,7 @@ final class LifterForm {
 
   /** The first numbers of a new lifter: rows 1 to 3, those without a load left out. */
   List<First> firsts(Catalogue lifts) {
-    List<First> firsts = new java.util.ArrayList<>();
+    List<First> firsts = new ArrayList<>();
     Map<Movement, Mass> maxes = new EnumMap<>(Movement.class);
     Map<Movement, String> fields = new EnumMap<>(Movement.class);
     Set<Lift> seen = new LinkedHashSet<>();

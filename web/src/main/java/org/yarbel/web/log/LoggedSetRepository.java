@@ -24,8 +24,9 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   List<LoggedSetRow> ofSlots(Collection<Long> ids);
 
   /** The sets of these sessions, in the order they were asked. */
-  @Query("select l from LoggedSetRow l where l.sessionId in :ids order by l.sessionId, l.slotId, l.part, l.setNumber")
-  List<LoggedSetRow> ofSessions(Collection<Long> ids);
+  @Query("select new org.yarbel.web.log.Lifted(l.sessionId, l.slotId, l.part, l.setNumber, l.loadNg, l.unit, l.reps, l.rpeHalves) "
+      + "from LoggedSetRow l where l.sessionId in :ids order by l.sessionId, l.slotId, l.part, l.setNumber")
+  List<Lifted> ofSessions(Collection<Long> ids);
 
   /** Which of these lines have sets logged. */
   @Query("select distinct l.slotId from LoggedSetRow l where l.slotId in :ids")

@@ -101,10 +101,6 @@ public class LoggedSetRow extends ClubRow {
     return lifterId;
   }
 
-  /** The session it was lifted in; 0 for a set that was told. */
-  public long sessionId() {
-    return sessionId == null ? 0 : sessionId;
-  }
 
   public String lift() {
     return lift;

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
@@ -139,7 +140,7 @@ public class Tracking implements LifterService.LiftTracker {
         exposures.add(new VariationRatio.Exposure(point.date(), point.raw().ratioTo(max), point.spread(), 100 * sd.ratioTo(max)));
       }
     }
-    own.learn(VariationRatio.learn(java.util.Objects.requireNonNull(lift.ratio()), exposures, null));
+    own.learn(VariationRatio.learn(Objects.requireNonNull(lift.ratio()), exposures, null));
     numbers.save(own);
   }
 

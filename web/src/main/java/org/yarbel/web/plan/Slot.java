@@ -6,6 +6,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.club.ClubRow;
@@ -13,6 +14,8 @@ import org.yarbel.web.club.ClubRow;
 /** One line of work in a session: the plan as it is typed. Its loads are derived whenever they are shown. */
 @Entity
 public class Slot extends ClubRow {
+  private static final String BETWEEN = " | ";
+
   private long sessionId;
   private int position;
 
@@ -134,6 +137,16 @@ public class Slot extends ClubRow {
     return written;
   }
 
+  /** The lift of {@link #written}, by its key. */
+  public Optional<String> writtenLift() {
+    return Optional.ofNullable(written).map(text -> text.substring(0, text.indexOf(BETWEEN)));
+  }
+
+  /** The work of {@link #written}. */
+  public Optional<String> writtenWork() {
+    return Optional.ofNullable(written).map(text -> text.substring(text.indexOf(BETWEEN) + BETWEEN.length()));
+  }
+
   /** Whether somebody changed what its method wrote. */
   public boolean edited() {
     return written != null && !written.equals(said(lift, work));
@@ -180,6 +193,6 @@ public class Slot extends ClubRow {
 
   /** A lift and its work as one text, to compare. */
   public static String said(String lift, String work) {
-    return lift + " | " + work;
+    return lift + BETWEEN + work;
   }
 }

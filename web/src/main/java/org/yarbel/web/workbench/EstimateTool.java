@@ -1,6 +1,7 @@
 package org.yarbel.web.workbench;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -88,7 +89,7 @@ final class EstimateTool {
 
   /** The curves by their names, for a choice. */
   static Map<String, String> curves() {
-    Map<String, String> curves = new java.util.LinkedHashMap<>();
+    Map<String, String> curves = new LinkedHashMap<>();
     for (RepMaxCurve curve : RepMaxCurve.values()) {
       curves.put(curve.key(), name(curve));
     }

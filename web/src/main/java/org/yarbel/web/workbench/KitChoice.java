@@ -2,6 +2,7 @@ package org.yarbel.web.workbench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -57,7 +58,7 @@ class KitChoice {
     }
     Optional<PlaceKit.Loaded> loaded = own.get().loaded(lift(typed), lifts.catalogue(), unit);
     if (loaded.isEmpty()) {
-      typed.wrong("place", "That place has nothing to load a " + lift(typed).name().toLowerCase(java.util.Locale.ROOT) + " with.");
+      typed.wrong("place", "That place has nothing to load a " + lift(typed).name().toLowerCase(Locale.ROOT) + " with.");
       return null;
     }
     if (bar != null && loaded.get() instanceof PlaceKit.Loaded.OnBar onBar) {

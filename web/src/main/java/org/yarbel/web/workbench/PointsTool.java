@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.contest.PointsFormula;
 import org.yarbel.core.lift.Sex;
@@ -39,7 +40,7 @@ final class PointsTool {
       String name = switch (formula) {
         case WILKS -> "Wilks, 1994";
         case DOTS -> "DOTS, 2019";
-        case IPFGL -> "IPF GL, 2020, " + gear.name().toLowerCase(java.util.Locale.ROOT) + ", " + (event == PointsFormula.Event.FULL ? "three lifts" : "bench press alone");
+        case IPFGL -> "IPF GL, 2020, " + gear.name().toLowerCase(Locale.ROOT) + ", " + (event == PointsFormula.Event.FULL ? "three lifts" : "bench press alone");
       };
       try {
         rows.add(new Row(name, BigDecimal.valueOf(formula.points(sex, body, total, gear, event)).setScale(2, RoundingMode.HALF_EVEN).toPlainString(), null));

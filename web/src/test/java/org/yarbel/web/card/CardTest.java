@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -39,6 +41,14 @@ class CardTest {
 
     HttpResponse<String> log(Map<String, String> entry) {
       return odile.post("/sessions/" + session + "/sets", entry, HTMX);
+    }
+
+    /** The load of the first set, as it stands in its field. */
+    String planned() {
+      Matcher field = Pattern.compile("name=\"load\"[^>]*value=\"([0-9.]+)\"|value=\"([0-9.]+)\"[^>]*name=\"load\"")
+          .matcher(odile.get("/sessions/" + session + "/card").body());
+      assertThat(field.find()).isTrue();
+      return field.group(1) == null ? field.group(2) : field.group(1);
     }
 
     List<String> logged() {
@@ -111,14 +121,16 @@ class CardTest {
   @Test
   void asksOnceAboutASlipAndTakesTheAnswer(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(6));
-    Map<String, String> entry = lifting.entry(1, 1, "105", "3", "8");
+    String planned = lifting.planned();
+    String pounds = Long.toString(Math.round(Double.parseDouble(planned) / 0.45359237));
+    Map<String, String> entry = lifting.entry(1, 1, pounds, "3", "8");
     HttpResponse<String> asked = lifting.log(entry);
     assertThat(asked.statusCode()).isEqualTo(422);
-    assertThat(asked.body()).contains("Is it kg or lb? 105 kg was typed, 47.5 kg was planned.");
+    assertThat(asked.body()).contains("Is it kg or lb? " + pounds + " kg was typed, " + planned + " kg was planned.");
     entry.put("sure", "1");
     assertThat(lifting.log(entry).statusCode()).isEqualTo(200);
-    assertThat(lifting.logged()).containsExactly("105x3");
-    Map<String, String> takenBack = lifting.entry(1, 1, "105", "3", "8");
+    assertThat(lifting.logged()).containsExactly(pounds + "x3");
+    Map<String, String> takenBack = lifting.entry(1, 1, pounds, "3", "8");
     takenBack.put("outcome", "clear");
     assertThat(lifting.log(takenBack).statusCode()).isEqualTo(200);
     assertThat(lifting.logged()).isEmpty();

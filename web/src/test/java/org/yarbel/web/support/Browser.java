@@ -131,7 +131,7 @@ public final class Browser {
   }
 
   private WebDriverWait waiting() {
-    return new WebDriverWait(driver, Duration.ofSeconds(8), Duration.ofMillis(40));
+    return new WebDriverWait(driver, Duration.ofSeconds(20), Duration.ofMillis(40));
   }
 
   /** What axe finds wrong with the page, a line each. */

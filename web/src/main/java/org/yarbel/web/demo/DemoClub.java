@@ -221,7 +221,8 @@ class DemoClub {
           session(lifter, from.plusDays(day.getValue() - 1L), lines);
         }
       }
-      boolean remembers = program.methods().stream().anyMatch(uses -> uses.method().rule().memory());
+      // what is lifted once a week follows the log when the next week is written
+      boolean remembers = program.methods().stream().anyMatch(uses -> uses.method().rule().memory() && uses.days().size() > 1);
       for (LocalDate day = from; day.isBefore(today) && day.isBefore(from.plusWeeks(1)); day = day.plusDays(1)) {
         TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day).orElse(null);
         if (session != null) {

@@ -262,7 +262,8 @@ class ProgramController {
   @PostMapping("/lifters/{id}/progressions/on")
   String writeOn(@PathVariable long id, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     boolean wrote = programs.write(lifter(id), of, who).isPresent();
-    flash.addFlashAttribute("said", wrote ? "Written on to here. What methods with memory write so far ahead is a forecast."
+    boolean tooFar = !of.isBefore(Programs.monday(clock.today()).plusWeeks(Programs.MOST_AHEAD));
+    flash.addFlashAttribute("said", tooFar ? "That is further than methods write: half a year at most." : wrote ? "Written on to here. What methods with memory write so far ahead is a forecast."
         : "The methods have nothing to write here.");
     return "redirect:/lifters/" + id + "/week?of=" + Programs.monday(of);
   }

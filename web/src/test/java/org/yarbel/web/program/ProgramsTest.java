@@ -133,7 +133,7 @@ class ProgramsTest {
     var refused = lifter.method("Squat", "rpe-weeks", MONDAY, Map.of("p.sets", "7", "p.reps", "x"));
     assertThat(refused.statusCode()).isEqualTo(422);
     assertThat(refused.body()).contains("Monday is not free for Wystan Bright").contains("value=\"7\"")
-        .contains("The value of reps must be a whole number from 1 to 8 but was x.");
+        .contains("&#39;reps&#39; must be a whole number from 1 to 8 but was x.");
     app.jdbc().sql("update lifter set days_free = 0 where id = :l").param("l", lifter.id()).update();
     assertThat(lifter.method("Squat", "rpe-weeks", MONDAY, Map.of()).body()).contains("No day of the week is free for Wystan Bright");
     assertThat(lifter.on(MONDAY)).isEmpty();

@@ -93,7 +93,9 @@ class WritingTest {
     assertThat(lifter.on(far)).as("what is written further follows too").containsExactly("squat 3x4 @9");
     assertThat(lifter.post(lifter.at("/week/undo"), Map.of()).body()).contains("The days stand as before.");
     assertThat(lifter.on(far)).containsExactly("squat 3x5 @9");
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(40))).body()).as("too far").doesNotContain("have written up to");
+    LocalDate tooFar = MONDAY.plusWeeks(40);
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + tooFar)).body()).doesNotContain("have written up to");
+    assertThat(lifter.post(lifter.at("/progressions/on"), Map.of("of", "" + tooFar)).body()).contains("That is further than methods write");
   }
 
   @Test

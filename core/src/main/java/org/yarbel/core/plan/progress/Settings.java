@@ -50,7 +50,8 @@ public final class Settings {
     return switch (parameter.kind()) {
       case COUNT -> outside(parameter, text, 0);
       case NUMBER, MASS -> outside(parameter, text, 2);
-      case NUMBERS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than "
+      case NUMBERS -> entries(text).isEmpty() ? Optional.of("'" + parameter.words() + "' needs one number at least, such as " + parameter.fallback() + ".")
+          : entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than "
           + MOST_ENTRIES + " entries.")
           : entries(text).stream().map(entry -> outside(parameter, entry, 2)).flatMap(Optional::stream).findFirst();
       case LIFTS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES
@@ -60,7 +61,7 @@ public final class Settings {
   }
 
   private static Optional<String> outside(Parameter parameter, String text, int decimals) {
-    String range = "The value of " + parameter.words() + " must be " + (decimals == 0 ? "a whole number " : "")
+    String range = "'" + parameter.words() + "' must be " + (decimals == 0 ? "a whole number " : "")
         + "from " + Percents.text(parameter.least()) + " to " + Percents.text(parameter.most()) + " but was " + text + ".";
     try {
       BigDecimal number = new BigDecimal(text.replace(',', '.'));

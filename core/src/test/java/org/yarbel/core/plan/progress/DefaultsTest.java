@@ -74,7 +74,7 @@ class DefaultsTest {
         for (String typed : List.of(under, Double.toString(parameter.most() + 1), "x", "1e9", "--")) {
           Settings.Checked checked = Settings.check(method, Map.of(parameter.key(), typed), Catalogue.standard());
           assertThat(checked.errors()).as("%s of %s for %s", typed, method, parameter.key()).containsOnlyKeys(parameter.key());
-          assertThat(checked.errors().get(parameter.key())).startsWith("The value of " + parameter.words()).endsWith("but was " + typed + ".");
+          assertThat(checked.errors().get(parameter.key())).startsWith("'" + parameter.words() + "'").endsWith("but was " + typed + ".");
         }
       }
     }

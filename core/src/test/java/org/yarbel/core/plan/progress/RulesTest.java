@@ -131,11 +131,11 @@ class RulesTest {
   }
 
   @ParameterizedTest
-  @CsvSource(delimiter = '|', value = {
-      "NOVICE_LINEAR | sets | 0     | The value of sets (5; deadlift 1) must be a whole number from 1 to 8 but was 0.",
-      "NOVICE_LINEAR | start | abc  | The value of start, % of the max must be from 30 to 90 but was abc.",
-      "NOVICE_LINEAR | reps | 4.5   | The value of reps must be a whole number from 3 to 8 but was 4.5.",
-      "SHRINKING_JUMPS | jumps | 5,x | The value of jumps, % of the goal a week must be from 0.5 to 10 but was x.",
+  @CsvSource(delimiter = '|', quoteCharacter = '"', value = {
+      "NOVICE_LINEAR | sets | 0     | 'sets (5; deadlift 1)' must be a whole number from 1 to 8 but was 0.",
+      "NOVICE_LINEAR | start | abc  | 'start, % of the max' must be from 30 to 90 but was abc.",
+      "NOVICE_LINEAR | reps | 4.5   | 'reps' must be a whole number from 3 to 8 but was 4.5.",
+      "SHRINKING_JUMPS | jumps | 5,x | 'jumps, % of the goal a week' must be from 0.5 to 10 but was x.",
       "ROTATION | variations | box-squat,flying-carpet | There is no lift 'flying-carpet'.",
   })
   void settingsAreRefusedWithASentence(Method method, String key, String typed, String sentence) {
@@ -165,5 +165,11 @@ class RulesTest {
     assertThat(Method.NOVICE_LINEAR.rule().leaving(3)).hasValueSatisfying(asked -> assertThat(asked).startsWith("After 3 weeks:").contains("six to eight weeks"));
     assertThat(Method.NOVICE_LINEAR.rule().leaving(6)).isEmpty();
     assertThat(Method.BLOCKS.rule().leaving(1)).isEmpty();
+  }
+
+  @Test
+  void aListOfNumbersNeedsOneAtLeast() {
+    assertThat(Settings.check(Method.PLUS_SETS, Map.of("percents", " , "), Catalogue.standard()).errors())
+        .containsEntry("percents", "'% of the training max, week by week' needs one number at least, such as 80,85,90.");
   }
 }

@@ -2,6 +2,7 @@ package org.yarbel.core.watch;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -14,47 +15,115 @@ import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.Zone;
 
 /**
- * A written week of one lifter, with what the checks need to know beside it.
- *
- * @param lines in the order of days and sessions
- * @param past the last three weeks that were no deload, the newest last; fewer when there are fewer
- * @param lastTrained the last day before this week on which a family was trained, by key
- * @param weeksSinceDeload whole weeks with training behind the last deload, {@link #LOOKED_BACK} at most; 0 when the week before was one
- * @param deload what kind of easy week it is; null for none
- * @param peaking whether it belongs to a strength or peak block
+ * A written week of one lifter, with what the checks need to know beside it. What several checks ask of it is worked out
+ * once: its sums, its days, and which families are trained hard on them.
  */
-public record WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past, Map<String, LocalDate> lastTrained,
-    int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Threshold.Values thresholds) {
+public final class WatchedWeek {
   /** So many weeks are looked back for a deload. */
   public static final int LOOKED_BACK = 20;
 
   private static final double HARD_SHARE_OF_ZONE = 0.7;
 
-  public WatchedWeek {
-    lines = List.copyOf(lines);
-    past = List.copyOf(past);
-  }
+  private final LocalDate monday;
+  private final Athlete athlete;
+  private final List<WatchedLine> lines;
+  private final List<WeekTotals> past;
+  private final Map<String, LocalDate> lastTrained;
+  private final int weeksSinceDeload;
+  private final @Nullable Deload deload;
+  private final boolean peaking;
+  private final Threshold.Values thresholds;
+  private final WeekTotals totals;
+  private final Map<LocalDate, List<WatchedLine>> days = new TreeMap<>();
+  private final Map<LocalDate, Set<String>> hard = new TreeMap<>();
 
-  /** The lines of each day that has any. */
-  public Map<LocalDate, List<WatchedLine>> byDay() {
-    Map<LocalDate, List<WatchedLine>> days = new TreeMap<>();
+  /**
+   * A week.
+   *
+   * @param lines in the order of days and sessions
+   * @param past the last three weeks that were no deload, the newest last; fewer when there are fewer
+   * @param lastTrained the last day before this week on which a family was trained, by key
+   * @param weeksSinceDeload whole weeks with training behind the last deload, {@link #LOOKED_BACK} at most; 0 when the week
+   *     before was one
+   * @param deload what kind of easy week it is; null for none
+   * @param peaking whether it belongs to a strength or peak block
+   */
+  public WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past, Map<String, LocalDate> lastTrained,
+      int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Threshold.Values thresholds) {
+    this.monday = monday;
+    this.athlete = athlete;
+    this.lines = List.copyOf(lines);
+    this.past = List.copyOf(past);
+    this.lastTrained = Map.copyOf(lastTrained);
+    this.weeksSinceDeload = weeksSinceDeload;
+    this.deload = deload;
+    this.peaking = peaking;
+    this.thresholds = thresholds;
+    this.totals = WeekTotals.of(lines.stream().map(WatchedLine::counted).toList());
     lines.forEach(line -> days.computeIfAbsent(line.counted().day(), day -> new ArrayList<>()).add(line));
-    return days;
+    days.forEach((day, of) -> hard.put(day, hardLifts(of)));
   }
 
-  /** What the week comes to. */
-  public WeekTotals totals() {
-    return WeekTotals.of(lines.stream().map(WatchedLine::counted).toList());
+  public LocalDate monday() {
+    return monday;
+  }
+
+  public Athlete athlete() {
+    return athlete;
+  }
+
+  /** In the order of days and sessions. */
+  public List<WatchedLine> lines() {
+    return lines;
+  }
+
+  List<WeekTotals> past() {
+    return past;
+  }
+
+  Map<String, LocalDate> lastTrained() {
+    return lastTrained;
+  }
+
+  int weeksSinceDeload() {
+    return weeksSinceDeload;
+  }
+
+  public @Nullable Deload deload() {
+    return deload;
+  }
+
+  public boolean peaking() {
+    return peaking;
   }
 
   double of(Threshold threshold) {
     return thresholds.of(threshold);
   }
 
+  /** The lines of each day that has any. */
+  public Map<LocalDate, List<WatchedLine>> byDay() {
+    return Collections.unmodifiableMap(days);
+  }
+
+  /** What the week comes to. */
+  public WeekTotals totals() {
+    return totals;
+  }
+
   /** The families that are trained hard on a day: any hard line, or reps near what a zone bears. */
   Set<String> hardLifts(LocalDate day) {
+    return hard.getOrDefault(day, Set.of());
+  }
+
+  /** The days of the week on which anything of a squat, press or pull is trained hard. */
+  List<LocalDate> hardDays() {
+    return hard.entrySet().stream().filter(day -> !day.getValue().isEmpty()).map(Map.Entry::getKey).toList();
+  }
+
+  private static Set<String> hardLifts(List<WatchedLine> day) {
     Map<String, List<CountedLine>> families = new TreeMap<>();
-    lines.stream().map(WatchedLine::counted).filter(line -> line.day().equals(day) && line.kind().counts())
+    day.stream().map(WatchedLine::counted).filter(line -> line.kind().counts())
         .forEach(line -> families.computeIfAbsent(line.head().key(), key -> new ArrayList<>()).add(line));
     Set<String> hard = new LinkedHashSet<>();
     families.forEach((key, of) -> {
@@ -70,10 +139,5 @@ public record WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> l
         .tellsOfMax())).toList();
     Map<Zone, Double> zones = WeekTotals.zones(main);
     return zones.entrySet().stream().anyMatch(zone -> zone.getKey() != Zone.UNDER_70 && zone.getValue() >= HARD_SHARE_OF_ZONE * zone.getKey().most());
-  }
-
-  /** The days of the week on which anything of a squat, press or pull is trained hard. */
-  List<LocalDate> hardDays() {
-    return byDay().keySet().stream().filter(day -> !hardLifts(day).isEmpty()).toList();
   }
 }

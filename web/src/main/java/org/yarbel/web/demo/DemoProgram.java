@@ -176,13 +176,13 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
             new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "117.5", 30, "", 0, "118", 0.2),
             new Numbers("deadlift", Level.ADVANCED, Basis.GOAL, "212.5", 30, "230", 5, "211", 0.15)),
         Map.of("row", "75", "back-extension", "20", "paused-bench", "85"),
-        List.of(Uses.of("deadlift", Method.GOAL_WAVE, 5, FRIDAY).with(Map.of("assistance", "row"))),
+        List.of(Uses.of("deadlift", Method.GOAL_WAVE, 5, FRIDAY).with(Map.of("assistance", "row")),
+            Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY).until(5)),
         (day, week) -> switch (day) {
           case MONDAY -> List.of(main("squat", "1x1 @8; 4x4 -15%"), second("paused-bench", "4x5 70% of bench"),
               assist("back-extension", "3x12-15"));
           case WEDNESDAY -> List.of(main("bench", "3x4 75%; 1xAMRAP 75%"), assist("row", "4x8"));
-          case FRIDAY -> week < -5 ? List.of(main("deadlift", "4x5 68% goal"), second("front-squat", "6x2 55% of squat rest 45s"))
-              : List.of(second("front-squat", "6x2 55% of squat rest 45s"));
+          case FRIDAY -> List.of(second("front-squat", "6x2 55% of squat rest 45s"));
           default -> List.of();
         });
   }

@@ -114,7 +114,9 @@ public record RecoveryPicture(List<Panel> panels) {
     return Math.min(HEIGHT - 2, Math.max(2, TOP - value * SCALE));
   }
 
+  /** To a tenth; some thousand of them make the picture, so no pattern is read for each. */
   private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value).replaceAll("\\.0$", "");
+    long tenths = Math.round(10 * value);
+    return tenths % 10 == 0 ? Long.toString(tenths / 10) : tenths / 10 + "." + Math.abs(tenths % 10);
   }
 }

@@ -3,6 +3,7 @@ package org.yarbel.web.board;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -239,5 +240,16 @@ class WeekBoardTest {
     assertThat(card).contains("160");
     lifter.lift(MONDAY, "squat", 3, 3);
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).containsPattern("(?s)class=\"tick\".*class=\"tick\"").contains("160 ×6");
+  }
+
+  @Test
+  void everyPageOfALifterLeadsToTheOthers(TestApp app) {
+    Someone lifter = Someone.called(app, "Zacharias Holm", Map.of("squat", "200"));
+    for (String page : List.of("/week", "/progressions", "/ledger", "")) {
+      String body = lifter.coach().get(lifter.at(page)).body();
+      String nav = body.substring(body.indexOf("<nav aria-label=\"Lifter\""), body.indexOf("</nav>", body.indexOf("<nav aria-label=\"Lifter\"")));
+      assertThat(nav).as(page).contains(lifter.at("/week"), lifter.at("/progressions"), lifter.at("/ledger"), lifter.at("\""));
+      assertThat(nav).as(page).containsOnlyOnce("aria-current");
+    }
   }
 }

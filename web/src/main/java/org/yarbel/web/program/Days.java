@@ -49,12 +49,14 @@ public class Days {
   private final LoggedSetRepository log;
   private final ChangeRepository changes;
   private final LifterRepository lifters;
+  private final Setup setup;
   private final Issuing issuing;
   private final ClubClock clock;
   private final JsonMapper json = new JsonMapper();
 
   Days(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, ChangeRepository changes, LifterRepository lifters,
-      Issuing issuing, ClubClock clock) {
+      Setup setup, Issuing issuing, ClubClock clock) {
+    this.setup = setup;
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
@@ -81,6 +83,13 @@ public class Days {
     }
   }
 
+  /**
+   * Days as they stand, with what the lifter's methods and easy weeks are set to.
+   *
+   * @param setup null in records of old
+   */
+  private record State(List<DayState> days, Setup.@Nullable State setup) {}
+
   /** Does something to days of a lifter, in which nothing was begun or only lines not begun are touched. */
   @FunctionalInterface
   public interface Edit {
@@ -94,20 +103,21 @@ public class Days {
    */
   @Transactional
   public Optional<Long> change(Lifter lifter, Collection<LocalDate> days, SignedIn who, Edit edit) {
-    List<DayState> before = states(lifter.id(), days);
+    State before = new State(states(lifter.id(), days), setup.of(lifter.id()));
     edit.apply();
     slots.flush();
-    List<DayState> after = states(lifter.id(), days);
-    if (same(before, after)) {
+    State after = new State(states(lifter.id(), days), setup.of(lifter.id()));
+    List<LocalDate> changed = changed(before.days(), after.days());
+    if (changed.isEmpty() && Objects.equals(before.setup(), after.setup())) {
       return Optional.empty();
     }
-    issueAnew(lifter, changed(before, after));
+    issueAnew(lifter, changed);
     return Optional.of(changes.save(Change.ofDays(who.accountId(), clock.now(), lifter.id(), json.writeValueAsString(before),
         json.writeValueAsString(after))).id());
   }
 
-  private static boolean same(List<DayState> one, List<DayState> other) {
-    return changed(one, other).isEmpty();
+  private State read(String text) {
+    return text.startsWith("[") ? new State(List.of(json.readValue(text, DayState[].class)), null) : json.readValue(text, State.class);
   }
 
   /** The days that are not as they were; lists of the same days. */
@@ -154,8 +164,10 @@ public class Days {
   }
 
   private String apply(Change change, String fromText, String toText, String said, Consumer<Change> mark) {
-    List<DayState> from = List.of(json.readValue(fromText, DayState[].class));
-    List<DayState> to = List.of(json.readValue(toText, DayState[].class));
+    Setup.State setupFrom = read(fromText).setup();
+    Setup.State setupTo = read(toText).setup();
+    List<DayState> from = read(fromText).days();
+    List<DayState> to = read(toText).days();
     Lifter lifter = lifters.findById(change.lifterId()).orElseThrow(NotFound::new);
     List<LocalDate> days = to.stream().map(state -> LocalDate.parse(state.day())).toList();
     List<DayState> now = states(lifter.id(), days);
@@ -173,9 +185,13 @@ public class Days {
     }
     restore(lifter, now, to);
     slots.flush();
+    boolean setAnew = setupTo != null && !setupTo.equals(setupFrom);
+    if (setAnew) {
+      setup.restore(lifter.id(), setupTo);
+    }
     mark.accept(change);
     issueAnew(lifter, changed(now, to));
-    return said;
+    return said + (setAnew ? " So do its methods and easy weeks." : "");
   }
 
   private void restore(Lifter lifter, List<DayState> now, List<DayState> to) {

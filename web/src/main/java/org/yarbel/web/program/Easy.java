@@ -37,9 +37,10 @@ public class Easy {
       return "That week is behind: only what lies ahead can change.";
     }
     DeloadWeek week = weeks.findByLifterIdAndMonday(lifter.id(), monday).orElseGet(() -> new DeloadWeek(lifter.id(), monday, kind));
-    week.take(kind);
-    weeks.saveAndFlush(week);
-    programs.write(lifter, who);
+    programs.write(lifter, who, () -> {
+      week.take(kind);
+      weeks.saveAndFlush(week);
+    });
     return "A deload, " + kind.word() + ": " + kind.ceiling() + ".";
   }
 
@@ -54,34 +55,39 @@ public class Easy {
     if (to.plusWeeks(1).isBefore(clock.today()) || by != 0 && weeks.findByLifterIdAndMonday(lifter.id(), to).isPresent()) {
       return "It stays: the other week is behind, or a deload already.";
     }
-    weeks.delete(week.get());
-    weeks.flush();
-    if (by != 0) {
-      weeks.saveAndFlush(new DeloadWeek(lifter.id(), to, week.get().kind()));
-    }
-    programs.write(lifter, who);
+    programs.write(lifter, who, () -> {
+      weeks.delete(week.get());
+      weeks.flush();
+      if (by != 0) {
+        weeks.saveAndFlush(new DeloadWeek(lifter.id(), to, week.get().kind()));
+      }
+    });
     return by == 0 ? "No deload in that week any more." : by < 0 ? "Pulled a week forward." : "Put off a week.";
   }
 
   /** Sets the rule and places the weeks to come by it, from the last easy week or the first week on; those placed before go. */
   @Transactional
   public String rule(Lifter lifter, @Nullable Integer every, Deload kind, SignedIn who) {
+    programs.write(lifter, who, () -> set(lifter, every, kind));
+    return every == null ? "No deload is placed by itself any more." : "After every " + every + " weeks an easy one, " + kind.word() + "."
+        + Deload.often(every).map(" "::concat).orElse("");
+  }
+
+  private void set(Lifter lifter, @Nullable Integer every, Deload kind) {
     lifter.deloads(every, kind);
-    lifters.save(lifter);
+    lifters.saveAndFlush(lifter);
     LocalDate monday = Programs.monday(clock.today());
     weeks.deleteAll(weeks.findByLifterIdAndMondayBetween(lifter.id(), monday, monday.plusYears(2)));
     weeks.flush();
-    if (every != null) {
-      LocalDate last = programs.lastEasyWeek(lifter, progressions.findByLifterIdOrderById(lifter.id()), monday).orElse(monday.minusWeeks(1));
-      for (LocalDate next = last.plusWeeks(every + 1L); next.isBefore(monday.plusWeeks(WEEKS_PLACED)); next = next.plusWeeks(every + 1L)) {
-        if (!next.isBefore(monday)) {
-          weeks.save(new DeloadWeek(lifter.id(), next, kind));
-        }
-      }
-      weeks.flush();
+    if (every == null) {
+      return;
     }
-    programs.write(lifter, who);
-    return every == null ? "No deload is placed by itself any more." : "After every " + every + " weeks an easy one, " + kind.word() + "."
-        + Deload.often(every).map(" "::concat).orElse("");
+    LocalDate last = programs.lastEasyWeek(lifter, progressions.findByLifterIdOrderById(lifter.id()), monday).orElse(monday.minusWeeks(1));
+    for (LocalDate next = last.plusWeeks(every + 1L); next.isBefore(monday.plusWeeks(WEEKS_PLACED)); next = next.plusWeeks(every + 1L)) {
+      if (!next.isBefore(monday)) {
+        weeks.save(new DeloadWeek(lifter.id(), next, kind));
+      }
+    }
+    weeks.flush();
   }
 }

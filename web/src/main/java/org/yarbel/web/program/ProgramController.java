@@ -204,8 +204,7 @@ class ProgramController {
     Map<String, String> settings = new HashMap<>(checked.settings().texts());
     remember(lifter, progression, method, settings);
     progression.set(settings, Programs.monday(Objects.requireNonNull(starts)), days, turn);
-    progressions.saveAndFlush(progression);
-    boolean wrote = programs.write(lifter, who).isPresent();
+    boolean wrote = programs.write(lifter, who, () -> progressions.saveAndFlush(progression)).isPresent();
     flash.addFlashAttribute("said", (wrote ? "Written for the weeks to come. What you edit there is kept; Undo on the board takes it back."
         : "Kept. Nothing in the weeks to come had to change.") + beside(progression).map(" "::concat).orElse(""));
     return new ModelAndView("redirect:/lifters/" + id + "/progressions");
@@ -273,8 +272,7 @@ class ProgramController {
   String end(@PathVariable long id, @RequestParam(defaultValue = "") String on, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Progression progression = progressions.findById(id).orElseThrow(NotFound::new);
     progression.end(on.isEmpty() ? clock.today() : null);
-    progressions.saveAndFlush(progression);
-    programs.write(lifter(progression.lifterId()), who);
+    programs.write(lifter(progression.lifterId()), who, () -> progressions.saveAndFlush(progression));
     flash.addFlashAttribute("said", on.isEmpty() ? "Ended: what it had written ahead is out, what you edited stays. Go on brings it back."
         + progression.method().rule().leaving(Math.max(0, ChronoUnit.WEEKS.between(progression.startsOn(), clock.today()))).map(" "::concat)
             .orElse("") : "It goes on.");

@@ -85,20 +85,31 @@ public class Programs {
     this.clock = clock;
   }
 
-  /** Writes the weeks ahead, the change to be undone as one. */
+  /**
+   * Writes the weeks ahead, the change to be undone as one.
+   *
+   * @param first what is set otherwise before they are written, and undone with them
+   */
   @Transactional
-  public Optional<Long> write(Lifter lifter, SignedIn who) {
-    return write(lifter, clock.today(), who);
+  public Optional<Long> write(Lifter lifter, SignedIn who, Days.Edit first) {
+    return write(lifter, clock.today(), who, first);
   }
 
   /** The same at least to the week of a day; {@link #MOST_AHEAD} weeks are the most. */
   @Transactional
   public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who) {
+    return write(lifter, to, who, () -> { });
+  }
+
+  private Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Days.Edit first) {
     LocalDate today = clock.today();
     LocalDate monday = monday(today);
     int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, monday(to)) + 1), MOST_AHEAD);
     LocalDate end = later(monday.plusWeeks(weeks), writtenTo(progressions.findByLifterIdOrderById(lifter.id())).orElse(today)).plusWeeks(1);
-    return days.change(lifter, today.datesUntil(end).toList(), who, () -> rewrite(lifter, contexts.of(lifter, null), today, weeks));
+    return days.change(lifter, today.datesUntil(end).toList(), who, () -> {
+      first.apply();
+      rewrite(lifter, contexts.of(lifter, null), today, weeks);
+    });
   }
 
   private static LocalDate later(LocalDate one, LocalDate other) {

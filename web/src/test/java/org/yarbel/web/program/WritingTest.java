@@ -98,6 +98,47 @@ class WritingTest {
     assertThat(lifter.post(lifter.at("/progressions/on"), Map.of("of", "" + tooFar)).body()).contains("That is further than methods write");
   }
 
+  /** Or the next log would bring back what was undone. */
+  @Test
+  void whatIsUndoneTakesTheMethodAlongAndDoneAgainBringsItBack(TestApp app) {
+    Someone lifter = Someone.called(app, "Barnaby Quist", Map.of("squat", "100"));
+    lifter.method("Squat", "novice-linear", MONDAY, Map.of("p.load", "60", "p.sets", "1"));
+    assertThat(lifter.post(lifter.at("/week/undo"), Map.of()).body()).contains("The days stand as before. So do its methods and easy weeks.");
+    write(lifter, MONDAY, 4);
+    assertThat(lifter.on(MONDAY)).as("it writes no more").isEmpty();
+    assertThat(lifter.coach().get(lifter.at("/progressions")).body()).contains("Go on");
+    lifter.post(lifter.at("/week/redo"), Map.of());
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 1x5+ 60kg");
+    write(lifter, MONDAY, 4);
+    assertThat(lifter.on(MONDAY.plusWeeks(3))).containsExactly("squat 1x5+ 67.5kg");
+    lifter.method("Squat", "novice-linear", MONDAY, Map.of("own", "" + progression(lifter), "p.load", "50", "p.sets", "1"));
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 1x5+ 50kg");
+    lifter.post(lifter.at("/week/undo"), Map.of());
+    write(lifter, MONDAY, 4);
+    assertThat(lifter.on(MONDAY)).as("as it was set before").containsExactly("squat 1x5+ 60kg");
+  }
+
+  @Test
+  void anEasyWeekThatIsUndoneIsNoneAnyMore(TestApp app) {
+    Someone lifter = Someone.called(app, "Clemency Rusk", Map.of("squat", "150"));
+    lifter.method("Squat", "falling-backoffs", MONDAY, Map.of());
+    LocalDate next = MONDAY.plusWeeks(1);
+    lifter.post(lifter.at("/deloads"), Map.of("monday", "" + next, "kind", "LIGHT_TECHNIQUE"));
+    assertThat(lifter.on(next)).containsExactly("squat 3x3 60%");
+    lifter.post(lifter.at("/week/undo"), Map.of());
+    write(lifter, MONDAY, 4);
+    assertThat(lifter.on(next)).containsExactly("squat 1x3 @8; 3x3 -10%");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + next)).body()).doesNotContain("Deload: light technique");
+    lifter.post(lifter.at("/week/redo"), Map.of());
+    write(lifter, MONDAY, 4);
+    assertThat(lifter.on(next)).containsExactly("squat 3x3 60%");
+    lifter.post(lifter.at("/deloads/rule"), Map.of("every", "2", "kind", "HALF_LOAD"));
+    assertThat(lifter.coach().get(lifter.at("/progressions")).body()).contains("value=\"2\"");
+    lifter.post(lifter.at("/week/undo"), Map.of());
+    assertThat(lifter.within(lifter::lifter).deloadEvery()).isNull();
+    assertThat(lifter.on(next)).as("the one placed by hand stands again").containsExactly("squat 3x3 60%");
+  }
+
   @Test
   void aMissedLineThatSomebodyMovedAheadWaitsThere(TestApp app) {
     Someone lifter = Someone.called(app, "Gideon Larch", Map.of("squat", "100"));

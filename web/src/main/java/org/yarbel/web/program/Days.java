@@ -191,7 +191,7 @@ public class Days {
     }
     mark.accept(change);
     issueAnew(lifter, changed(now, to));
-    return said + (setAnew ? " So do its methods and easy weeks." : "");
+    return said + (setAnew ? " Methods and easy weeks too." : "");
   }
 
   private void restore(Lifter lifter, List<DayState> now, List<DayState> to) {

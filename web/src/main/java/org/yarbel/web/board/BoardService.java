@@ -153,9 +153,9 @@ class BoardService {
     List<Long> shown = all.stream().filter(session -> !session.day().isBefore(from)).map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
     Map<Long, CardDocument.Line> issued = issuing.issuedLines(shown);
-    List<Lifted> lifted = log.ofSessions(ids);
-    Map<Long, Long> logged = lifted.stream().collect(Collectors.groupingBy(Lifted::sessionId, Collectors.counting()));
-    Map<Long, List<LoggedSet>> done = lifted.stream().collect(Collectors.groupingBy(Lifted::slotId, Collectors.mapping(Lifted::set, Collectors.toList())));
+    List<Lifted> rows = log.ofSessions(ids);
+    Map<Long, Long> logged = rows.stream().collect(Collectors.groupingBy(Lifted::sessionId, Collectors.counting()));
+    Map<Long, List<LoggedSet>> done = rows.stream().collect(Collectors.groupingBy(Lifted::slotId, Collectors.mapping(Lifted::set, Collectors.toList())));
     Map<LocalDate, TrainingSession> byDay = new HashMap<>();
     Map<LocalDate, WeekWatch.Day> days = new TreeMap<>();
     Map<Long, LineView> views = new HashMap<>();
@@ -166,7 +166,8 @@ class BoardService {
       List<Slot> lines = bySession.getOrDefault(session.id(), List.of());
       boolean trained = logged.containsKey(session.id());
       if (session.day().isBefore(from)) {
-        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, quickly(context, lines, session.groups(), trained ? done : null), trained));
+        Map<Long, ResolvedLine> lifted = quickly(context, lines, session.groups(), trained ? done : null);
+        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, lifted, trained));
       } else {
         byDay.put(session.day(), session);
         Map<Long, ResolvedLine> resolved = new HashMap<>();

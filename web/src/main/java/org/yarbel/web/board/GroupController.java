@@ -137,7 +137,7 @@ class GroupController {
   String undo(@PathVariable long id, @RequestParam LocalDate of, @RequestParam(name = "change") List<Long> changes,
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     groups.group(id);
-    flash.addFlashAttribute("said", history.undo(changes.stream().limit(GroupBoards.MOST_MEMBERS).toList(), who));
+    flash.addFlashAttribute("said", history.undo(changes, who));
     return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
   }
 

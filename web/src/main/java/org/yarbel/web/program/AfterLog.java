@@ -6,7 +6,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.yarbel.web.log.LineLogged;
 
-/** Lets methods with memory follow the log. What was logged is kept already, whatever becomes of this. */
+/** Lets methods follow the log, and go on where what they have written runs out. What was logged is kept already, whatever becomes of this. */
 @Component
 class AfterLog {
   private static final Logger LOG = LoggerFactory.getLogger(AfterLog.class);

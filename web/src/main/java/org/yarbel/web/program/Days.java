@@ -164,10 +164,10 @@ public class Days {
   }
 
   private String apply(Change change, String fromText, String toText, String said, Consumer<Change> mark) {
-    Setup.State setupFrom = read(fromText).setup();
-    Setup.State setupTo = read(toText).setup();
-    List<DayState> from = read(fromText).days();
-    List<DayState> to = read(toText).days();
+    State was = read(fromText);
+    State becomes = read(toText);
+    List<DayState> from = was.days();
+    List<DayState> to = becomes.days();
     Lifter lifter = lifters.findById(change.lifterId()).orElseThrow(NotFound::new);
     List<LocalDate> days = to.stream().map(state -> LocalDate.parse(state.day())).toList();
     List<DayState> now = states(lifter.id(), days);
@@ -185,9 +185,9 @@ public class Days {
     }
     restore(lifter, now, to);
     slots.flush();
-    boolean setAnew = setupTo != null && !setupTo.equals(setupFrom);
+    boolean setAnew = was.setup() != null && becomes.setup() != null && !becomes.setup().equals(was.setup());
     if (setAnew) {
-      setup.restore(lifter.id(), setupTo);
+      setup.restore(lifter.id(), was.setup(), becomes.setup());
     }
     mark.accept(change);
     issueAnew(lifter, changed(now, to));

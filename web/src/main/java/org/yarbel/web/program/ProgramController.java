@@ -210,7 +210,7 @@ class ProgramController {
     return new ModelAndView("redirect:/lifters/" + id + "/progressions");
   }
 
-  /** What else writes the same lift on one of the same days: meant by some, forgotten by others. */
+  /** What else writes the same lift: meant by some, forgotten by others. */
   private Optional<String> beside(Progression one) {
     return progressions.findByLifterIdOrderById(one.lifterId()).stream()
         .filter(other -> other.id() != one.id() && other.lift().equals(one.lift()) && other.runsOn(clock.today()))

@@ -6,9 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.yarbel.core.plan.Deload;
@@ -41,16 +41,24 @@ class Setup {
   record OfMethod(long id, Map<String, String> settings, String startsOn, Set<DayOfWeek> days, Progression.Turn turn, @Nullable String endsOn) {}
 
   /** An easy week to come. */
-  record Easy(String monday, Deload kind) {}
+  record Easy(String monday, Deload kind) {
+    static Easy of(DeloadWeek week) {
+      return new Easy(week.monday().toString(), week.kind());
+    }
+  }
 
   /** All of it. */
-  record State(List<OfMethod> methods, List<Easy> easy, @Nullable Integer every, Deload kind) {}
+  record State(List<OfMethod> methods, List<Easy> easy, @Nullable Integer every, Deload kind) {
+    @Nullable OfMethod method(long id) {
+      return methods.stream().filter(method -> method.id() == id).findFirst().orElse(null);
+    }
+  }
 
   /** As it stands. */
   State of(long lifterId) {
     Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
     return new State(progressions.findByLifterIdOrderById(lifterId).stream().map(Setup::of).toList(),
-        ahead(lifterId).stream().map(week -> new Easy(week.monday().toString(), week.kind())).sorted(Comparator.comparing(Easy::monday)).toList(),
+        ahead(lifterId).stream().map(Easy::of).sorted(Comparator.comparing(Easy::monday)).toList(),
         lifter.deloadEvery(), lifter.deloadKind());
   }
 
@@ -64,21 +72,33 @@ class Setup {
     return deloads.findByLifterIdAndMondayBetween(lifterId, monday, monday.plusWeeks(WEEKS_AHEAD));
   }
 
-  /** Puts it back. A method that was not there is ended from its first day on: it stays listed, and can go on. */
-  void restore(long lifterId, State to) {
+  /**
+   * Puts back what a change set otherwise, and nothing else. A method that was not there is ended from its first day on: it
+   * stays listed, and can go on.
+   *
+   * @param from as the change left it
+   * @param to as it was before
+   */
+  void restore(long lifterId, State from, State to) {
     for (Progression p : progressions.findByLifterIdOrderById(lifterId)) {
-      Optional<OfMethod> then = to.methods().stream().filter(method -> method.id() == p.id()).findFirst();
-      then.ifPresent(method -> p.set(method.settings(), LocalDate.parse(method.startsOn()), method.days(), method.turn()));
-      p.end(then.isEmpty() ? p.startsOn() : Optional.ofNullable(then.get().endsOn()).map(LocalDate::parse).orElse(null));
-      progressions.save(p);
+      OfMethod then = to.method(p.id());
+      if (!Objects.equals(from.method(p.id()), then)) {
+        if (then != null) {
+          p.set(then.settings(), LocalDate.parse(then.startsOn()), then.days(), then.turn());
+        }
+        p.end(then == null ? p.startsOn() : then.endsOn() == null ? null : LocalDate.parse(then.endsOn()));
+        progressions.save(p);
+      }
     }
-    deloads.deleteAll(ahead(lifterId));
+    List<Easy> gone = from.easy().stream().filter(week -> !to.easy().contains(week)).toList();
+    deloads.deleteAll(ahead(lifterId).stream().filter(week -> gone.contains(Easy.of(week))).toList());
     deloads.flush();
+    Set<LocalDate> there = ahead(lifterId).stream().map(DeloadWeek::monday).collect(Collectors.toSet());
     LocalDate monday = Programs.monday(clock.today());
-    to.easy().stream().map(week -> new DeloadWeek(lifterId, LocalDate.parse(week.monday()), week.kind()))
-        .filter(week -> !week.monday().isBefore(monday)).forEach(deloads::save);
-    Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
-    if (!Objects.equals(lifter.deloadEvery(), to.every()) || lifter.deloadKind() != to.kind()) {
+    to.easy().stream().filter(week -> !from.easy().contains(week)).map(week -> new DeloadWeek(lifterId, LocalDate.parse(week.monday()), week.kind()))
+        .filter(week -> !week.monday().isBefore(monday) && !there.contains(week.monday())).forEach(deloads::save);
+    if (!Objects.equals(from.every(), to.every()) || from.kind() != to.kind()) {
+      Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
       lifter.deloads(to.every(), to.kind());
       lifters.save(lifter);
     }

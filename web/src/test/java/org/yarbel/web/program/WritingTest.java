@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.plan.progress.Method;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
@@ -116,6 +118,26 @@ class WritingTest {
     lifter.post(lifter.at("/week/undo"), Map.of());
     write(lifter, MONDAY, 4);
     assertThat(lifter.on(MONDAY)).as("as it was set before").containsExactly("squat 1x5+ 60kg");
+  }
+
+  @Test
+  void whatWasSetUpLaterIsLeftAlone(TestApp app) {
+    Someone lifter = Someone.called(app, "Hesper Vance", Map.of("squat", "150", "bench", "100"));
+    LocalDate tuesday = MONDAY.plusDays(1);
+    lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());
+    long first = app.jdbc().sql("select max(id) from change where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY.plusWeeks(20), "kind", "HALF_LOAD"));
+    lifter.within(() -> app.bean(TransactionTemplate.class).execute(status -> {
+      Progression later = new Progression(lifter.id(), "bench", Method.RPE_WEEKS);
+      later.set(Map.of(), MONDAY, Set.of(tuesday.getDayOfWeek()), Progression.Turn.EVERY);
+      return app.bean(ProgressionRepository.class).saveAndFlush(later);
+    }));
+    lifter.post("/changes/" + first + "/undo", Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(MONDAY)).isEmpty();
+    assertThat(app.jdbc().sql("select lift from progression where lifter_id = :l and ends_on is null").param("l", lifter.id()).query(String.class).list())
+        .as("the method of the bench goes on").containsExactly("bench");
+    assertThat(app.jdbc().sql("select count(*) from deload_week where lifter_id = :l").param("l", lifter.id()).query(Integer.class).single())
+        .as("so does the easy week").isEqualTo(1);
   }
 
   @Test

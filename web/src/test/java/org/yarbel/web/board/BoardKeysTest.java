@@ -47,6 +47,7 @@ class BoardKeysTest {
     work.sendKeys(Keys.chord(Keys.CONTROL, "a"), "3x5 75% @8", Keys.TAB);
     browser.awaitText("#margin-" + MONDAY, "but RPE 8 is written.");
     browser.awaitText("#week-head", "1 doubt");
+    assertThat(browser.find("#board-steps button").isEnabled()).as("what was just saved can be undone").isTrue();
     browser.click("#margin-" + MONDAY + " .mend button");
     browser.awaitText("#day-" + MONDAY + " .said", "Mended: Squat 3x5 83% @8");
     browser.awaitText("#week-head", "The checks have nothing to say");

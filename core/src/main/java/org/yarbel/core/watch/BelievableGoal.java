@@ -5,13 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.plan.cycle.GoalCourse;
 
 /** A goal beyond what ten weeks give. */
 final class BelievableGoal implements Check {
-  private static final double MOST_KG = 16;
-  private static final double MOST_SHARE = 0.07;
-  private static final double WEEKS = 10;
-
   @Override
   public String key() {
     return "believable-goal";
@@ -35,7 +32,7 @@ final class BelievableGoal implements Check {
       if (max != null && goal.on() != null && !goal.on().isBefore(week.monday())) {
         double weeks = Math.max(ChronoUnit.DAYS.between(week.monday(), goal.on()) / 7.0, 1);
         double gain = (goal.max().nanograms() - max.nanograms()) / 1e12;
-        double believable = Math.min(MOST_KG, MOST_SHARE * max.nanograms() / 1e12) * weeks / WEEKS;
+        double believable = GoalCourse.believable(max, weeks).nanograms() / 1e12;
         if (gain > believable) {
           findings.add(of(Severity.DOUBT, lift, "The goal of " + goal.max().text() + " in the " + Words.lift(lift) + " is "
               + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the estimate with "

@@ -1,10 +1,10 @@
 package org.yarbel.core.watch;
 
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.plan.cycle.GoalCourse;
 
 /** An estimate that stays behind the line to the goal. */
 final class GoalOffCourse implements Check {
@@ -31,14 +31,12 @@ final class GoalOffCourse implements Check {
       if (max == null || goal.on() == null || goal.startMax() == null || goal.startOn() == null || !goal.on().isAfter(goal.startOn())) {
         return;
       }
-      double way = (double) ChronoUnit.DAYS.between(goal.startOn(), week.monday()) / ChronoUnit.DAYS.between(goal.startOn(), goal.on());
-      double line = goal.startMax().nanograms() + Math.min(Math.max(way, 0), 1) * (goal.max().nanograms() - goal.startMax().nanograms());
-      double behind = 100 * (1 - max.nanograms() / line);
+      GoalCourse course = new GoalCourse(goal.startMax(), goal.startOn(), goal.max(), goal.on());
+      double behind = course.behind(week.monday(), max);
       if (behind >= week.of(Threshold.GOAL_BEHIND)) {
         findings.add(of(Severity.DOUBT, lift, "The estimate of the " + Words.lift(lift) + " is " + Words.number(behind)
             + " % behind the line to " + goal.max().text()
-            + ". When it stays so for two exposures, 2.5 % less is a goal to train for: " + Words.number(goal.max().amountIn(goal.max()
-                .unit(), 2).doubleValue() * 0.975) + " " + goal.max().unit() + "."));
+            + ". When it stays so for two exposures, 2.5 % less is a goal to train for: " + course.lower().text() + "."));
       }
     });
     return findings;

@@ -3,13 +3,13 @@ package org.yarbel.core.watch;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.progress.LastHeavy;
 
 /** Heavy work too near a contest. */
 final class LastHeavyDay implements Check {
-  private static final Map<String, Integer> DAYS = Map.of("deadlift", 10, "squat", 7, "bench", 5);
-  private static final Map<String, String> WINDOW = Map.of("deadlift", "10–14", "squat", "7–10", "bench", "5–7");
+  private static final Set<String> LIFTS = Set.of("deadlift", "squat", "bench");
   private static final double HEAVY = 90;
 
   @Override
@@ -34,14 +34,15 @@ final class LastHeavyDay implements Check {
       CountedLine counted = line.counted();
       String lift = counted.head().key();
       Athlete.Goal goal = week.athlete().goals().get(lift);
-      if (goal == null || goal.on() == null || !DAYS.containsKey(lift) || counted.topPercent() < HEAVY || !counted.kind().mainWork()) {
+      if (goal == null || goal.on() == null || !LIFTS.contains(lift) || counted.topPercent() < HEAVY || !counted.kind().mainWork()) {
         continue;
       }
       long days = ChronoUnit.DAYS.between(counted.day(), goal.on());
-      if (days > 0 && days < DAYS.get(lift)) {
+      LastHeavy window = LastHeavy.of(counted.head());
+      if (days > 0 && days < window.nearest()) {
         findings.add(at(Severity.DOUBT, counted, Words.number(counted.topPercent()) + " % " + days + (days == 1 ? " day" : " days")
             + " before the contest: the last heavy " + Words.lift(lift) + " is "
-            + WINDOW.get(lift) + " days out.", null));
+            + window.text() + " days out.", null));
       }
     }
     return findings;

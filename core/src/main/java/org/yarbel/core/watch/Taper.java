@@ -4,12 +4,11 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import org.yarbel.core.plan.WeekTotals;
+import org.yarbel.core.plan.progress.Tapering;
 
 /** The last weeks before a contest whose volume does not fall, or whose loads fall with it. */
 final class Taper implements Check {
-  /** What is left of the volume in the contest's own week, the one before, and the one before that. */
-  private static final double[] LEFT = {0.3, 0.5, 0.7};
-
+  /** In the contest's own week, the one before, and the one before that. */
   private static final String[] FALL = {"70", "50", "30"};
   private static final double TOLERANCE = 0.15;
   private static final int FEW = 6;
@@ -37,7 +36,7 @@ final class Taper implements Check {
     for (WeekTotals.OfLift now : week.totals().lifts()) {
       Athlete.Goal goal = week.athlete().goals().get(now.lift().key());
       long days = goal == null || goal.on() == null ? -1 : ChronoUnit.DAYS.between(week.monday(), goal.on());
-      if (days >= 0 && days / 7 < LEFT.length) {
+      if (days >= 0 && days / 7 < FALL.length) {
         look(week, now, (int) (days / 7), findings);
       }
     }
@@ -51,9 +50,9 @@ final class Taper implements Check {
     double top = before.stream().mapToDouble(WeekTotals.OfLift::topPercent).max().orElse(0);
     String when = weeksOut == 0 ? " in the week of the contest" : weeksOut == 1 ? " in the last week before the contest's"
         : " two weeks before the contest's";
-    if (usual >= FEW && now.hardSets() > (LEFT[weeksOut] + TOLERANCE) * usual) {
+    if (usual >= FEW && now.hardSets() > (Tapering.left(weeksOut) + TOLERANCE) * usual) {
       findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets" + when + ", after up to "
-          + usual + " a week: volume is down by about " + FALL[weeksOut] + " % there, " + Math.round(LEFT[weeksOut] * usual) + " sets."));
+          + usual + " a week: volume is down by about " + FALL[weeksOut] + " % there, " + Math.round(Tapering.left(weeksOut) * usual) + " sets."));
     }
     if (weeksOut > 0 && top >= HEAVY && now.topPercent() > 0 && now.topPercent() < TOO_LIGHT) {
       findings.add(of(Severity.NOTE, now.lift().key(), now.lift().name() + ": nothing over " + Words.number(now.topPercent()) + " %" + when

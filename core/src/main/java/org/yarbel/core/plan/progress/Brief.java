@@ -17,15 +17,27 @@ import org.yarbel.core.mass.MassUnit;
  *
  * @param loadables what goes on the bar for this lift; null where nothing does
  * @param perWeek exposures a week, from 1
+ * @param countdown to the contest this leads to; null when it leads to none
  */
 public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart chart, @Nullable Loadables loadables,
-    Settings settings, int perWeek, Catalogue lifts) {
+    Settings settings, int perWeek, Catalogue lifts, @Nullable Countdown countdown) {
   private static final double REASON_TO_SHOW = 0.5;
 
   public Brief {
     if (perWeek < 1 || perWeek > 14) {
       throw new IllegalArgumentException("The exposures a week must be from 1 to 14 but were " + perWeek);
     }
+  }
+
+  /** One that leads to no contest. */
+  public Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart chart, @Nullable Loadables loadables, Settings settings, int perWeek,
+      Catalogue lifts) {
+    this(lift, unit, numbers, chart, loadables, settings, perWeek, lifts, null);
+  }
+
+  /** The same with the days that are left to the contest. */
+  public Brief counting(@Nullable Countdown left) {
+    return new Brief(lift, unit, numbers, chart, loadables, settings, perWeek, lifts, left);
   }
 
   /** The best known max: estimated, else tested. */

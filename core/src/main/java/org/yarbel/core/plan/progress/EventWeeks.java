@@ -6,6 +6,7 @@ import static org.yarbel.core.plan.progress.Parameter.mass;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.yarbel.core.lift.Pattern;
 import org.yarbel.core.mass.Mass;
 
@@ -13,6 +14,10 @@ import org.yarbel.core.mass.Mass;
 final class EventWeeks implements Rule {
   private static final double FIRST = 0.75;
   private static final double SECOND = 0.85;
+  private static final double LIGHT = 0.6;
+  private static final int LAST_RUN = 10;
+  private static final int TAPER_DAYS = 7;
+  private static final int REST_DAYS = 3;
 
   @Override
   public List<Parameter> parameters() {
@@ -23,10 +28,16 @@ final class EventWeeks implements Rule {
   @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     Optional<Mass> contest = brief.settings().mass("mass", brief.unit());
+    Countdown left = brief.countdown();
+    if (left != null && left.days() <= REST_DAYS) {
+      return Exposure.none(left.days() <= 0 ? "The day of the contest: the platform is the session." : left.days() + " days to the contest: rest.");
+    }
     int every = brief.settings().count("every");
     int week = brief.week(number) % every;
-    boolean rehearsal = week == every - 1 && brief.ofWeek(number) == 0;
-    double share = rehearsal ? 1 : week == 0 && every > 2 ? FIRST : SECOND;
+    boolean near = left != null && left.days() < LAST_RUN + TAPER_DAYS;
+    OptionalInt last = left == null ? OptionalInt.empty() : left.lastHeavy(LAST_RUN);
+    boolean rehearsal = near ? last.isPresent() && last.getAsInt() == left.days() : week == every - 1 && brief.ofWeek(number) == 0;
+    double share = rehearsal ? 1 : near && left.days() < LAST_RUN ? LIGHT : week == 0 && every > 2 ? FIRST : SECOND;
     Exposure exposure = Exposure.of(brief, switch (brief.lift().pattern()) {
       case CARRY, DRAG -> carry(brief, contest, rehearsal, share);
       case LOADING, THROW -> series(brief, contest, rehearsal, share);
@@ -36,7 +47,9 @@ final class EventWeeks implements Rule {
           .count("runs") + "x5" + load(brief, contest, share);
     });
     return contest.isEmpty() ? exposure.saying("The contest mass is not written down: the lifter picks.")
-        : rehearsal ? exposure.saying("Rehearsal at contest mass, as on the day.") : exposure;
+        : rehearsal ? exposure.marked(near ? Exposure.Mark.LAST_HEAVY : Exposure.Mark.REHEARSAL)
+            .saying(near ? "The last run at contest mass, in the order of the contest." : "Rehearsal at contest mass, as on the day.")
+        : near && left.days() < LAST_RUN ? exposure.saying(left.days() + " days to the contest: light and clean.") : exposure;
   }
 
   private static String carry(Brief brief, Optional<Mass> contest, boolean rehearsal, double share) {

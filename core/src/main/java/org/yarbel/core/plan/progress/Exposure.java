@@ -14,8 +14,36 @@ import org.yarbel.core.plan.SlotKind;
  * @param deload whether the rule itself means it to be easy
  * @param training the training max it is written for, where the rule keeps one; else null
  * @param remarks what to know of it, a sentence each
+ * @param mark what sets it apart on the way to a contest; null for nothing
  */
-public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Nullable Mass training, List<String> remarks) {
+public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Nullable Mass training, List<String> remarks, @Nullable Mark mark) {
+  /** What sets an exposure apart on the way to a contest. */
+  public enum Mark {
+    REHEARSAL("rehearsal", "R"),
+    OPENER("opener tested", "O"),
+    LAST_HEAVY("last heavy day", "H"),
+    TEST("mock contest", "T"),
+    CONTEST("contest", "C");
+
+    private final String word;
+    private final String letter;
+
+    Mark(String word, String letter) {
+      this.word = word;
+      this.letter = letter;
+    }
+
+    /** The words a person reads: {@code opener tested}. */
+    public String word() {
+      return word;
+    }
+
+    /** One letter for narrow places. */
+    public String letter() {
+      return letter;
+    }
+  }
+
   /**
    * One line.
    *
@@ -26,6 +54,11 @@ public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Null
   public Exposure {
     lines = List.copyOf(lines);
     remarks = List.copyOf(remarks);
+  }
+
+  /** One that nothing sets apart. */
+  Exposure(List<Line> lines, boolean forecast, boolean deload, @Nullable Mass training, List<String> remarks) {
+    this(lines, forecast, deload, training, remarks, null);
   }
 
   /** One main line of the brief's own lift. */
@@ -44,11 +77,15 @@ public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Null
 
   /** The same as a forecast when something not yet done stands before it. */
   Exposure ahead(int exposures) {
-    return new Exposure(lines, exposures > 0, deload, training, remarks);
+    return new Exposure(lines, exposures > 0, deload, training, remarks, mark);
   }
 
   Exposure saying(List<String> more) {
-    return new Exposure(lines, forecast, deload, training, more);
+    return new Exposure(lines, forecast, deload, training, more, mark);
+  }
+
+  Exposure marked(Mark as) {
+    return new Exposure(lines, forecast, deload, training, remarks, as);
   }
 
   Exposure saying(String remark) {

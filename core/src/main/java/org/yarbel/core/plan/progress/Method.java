@@ -20,7 +20,11 @@ public enum Method {
   EVENT_WEEKS("Strongman event weeks", "events", new EventWeeks()),
   CLUSTER("Cluster cycle", "clusters", new Cluster()),
   DENSITY("Density cycle", "density", new Density()),
-  PARTIALS("Partials cycle", "partials", new Partials());
+  PARTIALS("Partials cycle", "partials", new Partials()),
+  RISING("Rising percentages", "rising", new Rising()),
+  PEAK("Singles to a peak", "peak", new Peaking()),
+  TAPER("Taper to a contest", "taper", new Tapering()),
+  MOCK("Mock contest", "mock", new MockContest());
 
   private final String title;
   private final String brief;

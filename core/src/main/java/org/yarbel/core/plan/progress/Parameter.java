@@ -21,7 +21,9 @@ public record Parameter(String key, String words, Kind kind, String fallback, do
     /** Numbers with commas between. */
     NUMBERS,
     /** Keys of lifts with commas between. */
-    LIFTS
+    LIFTS,
+    /** Which number percentages are of, as the notation writes it; empty for the lift's own basis. */
+    BASIS
   }
 
   static Parameter count(String key, String words, int fallback, int least, int most) {
@@ -42,6 +44,11 @@ public record Parameter(String key, String words, Kind kind, String fallback, do
 
   static Parameter lifts(String key, String words) {
     return new Parameter(key, words, Kind.LIFTS, "", 0, 0);
+  }
+
+  /** Which number its percentages are of. */
+  static Parameter basis() {
+    return new Parameter("basis", "percentages of", Kind.BASIS, "", 0, 0);
   }
 
   /** The smallest jump: the unit's usual one when empty. */

@@ -10,10 +10,12 @@ import java.util.Optional;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
 
 /** What a coach has set of a rule, checked; the rest are the rule's defaults. */
 public final class Settings {
   private static final int MOST_ENTRIES = 16;
+  private static final List<String> BASES = List.of("est", "tested", "tm", "goal");
 
   private final Map<String, String> texts;
 
@@ -57,6 +59,8 @@ public final class Settings {
       case LIFTS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES
           + " lifts.")
           : entries(text).stream().filter(key -> lifts.named(key).isEmpty()).findFirst().map(lifts::unknown);
+      case BASIS -> BASES.contains(text) ? Optional.empty()
+          : Optional.of("'" + parameter.words() + "' must be " + String.join(", ", BASES) + " or nothing but was " + text + ".");
     };
   }
 
@@ -107,6 +111,11 @@ public final class Settings {
 
   List<String> lifts(String key, Catalogue lifts) {
     return entries(text(key)).stream().map(entry -> lifts.named(entry).orElseThrow().key()).toList();
+  }
+
+  /** The number percentages are of; empty for the lift's own basis. */
+  Optional<Basis> basis() {
+    return Arrays.stream(Basis.values()).filter(basis -> basis.word().equals(text("basis"))).findFirst();
   }
 
   private String text(String key) {

@@ -37,7 +37,8 @@ class GoldenPlansTest {
   private static final Catalogue LIFTS = Catalogue.standard();
   private static final List<String> EXAMPLES = List.of("novice-linear", "plus-sets", "plus-sets-missed", "goal-wave", "rpe-weeks", "blocks",
       "rotation",
-      "high-frequency", "double-progression", "ladder", "shrinking-jumps", "falling-backoffs", "event-weeks", "cluster", "density", "partials");
+      "high-frequency", "double-progression", "ladder", "shrinking-jumps", "falling-backoffs", "event-weeks", "event-weeks-contest", "cluster", "density", "partials",
+      "rising", "peak", "taper", "taper-twice", "mock");
 
   @TestFactory
   Stream<DynamicTest> writesEachExampleAsWorkedByHand() {
@@ -85,7 +86,7 @@ class GoldenPlansTest {
     private List<Exposure.Line> row(String[] cells) throws IOException {
       rows++;
       int number = Integer.parseInt(cells[0].strip()) - 1;
-      Brief brief = brief();
+      Brief brief = brief(number);
       Exposure exposure = method().rule().write(brief, done, number, Math.max(0, number - done.size()));
       String written = cells[1].strip().replaceAll(" +", " ");
       if (written.equals("nothing")) {
@@ -154,7 +155,7 @@ class GoldenPlansTest {
       return Method.ofKey(head.get("method")).orElseThrow();
     }
 
-    private Brief brief() {
+    private Brief brief(int number) {
       MassUnit unit = MassUnit.ofSymbol(head.getOrDefault("unit", "kg"));
       Lift lift = LIFTS.ofKey(head.get("lift")).orElseThrow();
       Map<String, String> numbers = pairs("numbers");
@@ -164,7 +165,14 @@ class GoldenPlansTest {
       Loadables loadables = lift.onBar() ? Loadables.of(new Kit(Mass.of(unit == MassUnit.KG ? "20"
           : "45", unit), Mass.of("0", unit), PlateStock.standard(unit))) : null;
       return new Brief(lift, unit, new MaxNumbers(null, estimated, training, mass(numbers.get("goal"), unit)), EffortChart.HOUSE, loadables,
-          Settings.check(method(), pairs("settings"), LIFTS).settings(), Integer.parseInt(head.get("per week")), LIFTS);
+          Settings.check(method(), pairs("settings"), LIFTS).settings(), Integer.parseInt(head.get("per week")), LIFTS).counting(countdown(number));
+    }
+
+    /** The days that are left to the contest at each exposure, where the table has them. */
+    private Countdown countdown(int number) {
+      List<Integer> left = Arrays.stream(Optional.ofNullable(head.get("days left")).orElse("").split(" ")).filter(d -> !d.isBlank())
+          .map(Integer::valueOf).toList();
+      return left.isEmpty() ? null : new Countdown(left.get(number), left);
     }
 
     private static Mass mass(String amount, MassUnit unit) {

@@ -1,0 +1,72 @@
+package org.yarbel.core.plan.cycle;
+
+import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.lift.Movement;
+
+/**
+ * Which lift on which day: squats first, pulls furthest from them, a press a second time where there is a day for it, then a
+ * second squat. Events have the last day of the week for themselves. Common practice, no source.
+ */
+final class DaySplit {
+  private static final int MOST_DAYS = 6;
+
+  private DaySplit() {}
+
+  /**
+   * The days of each lift, the heaviest first.
+   *
+   * @param free at least one day
+   * @param events lifted together on the last day
+   */
+  static Map<Lift, Set<DayOfWeek>> of(List<Lift> lifts, List<Lift> events, Set<DayOfWeek> free) {
+    List<DayOfWeek> days = new ArrayList<>(free.stream().sorted().limit(MOST_DAYS).toList());
+    Map<Lift, Set<DayOfWeek>> split = new LinkedHashMap<>();
+    if (!events.isEmpty()) {
+      DayOfWeek last = days.contains(DayOfWeek.SATURDAY) ? DayOfWeek.SATURDAY : days.get(days.size() - 1);
+      if (days.size() > 1) {
+        days.remove(last);
+      }
+      events.forEach(event -> split.put(event, EnumSet.of(last)));
+    }
+    List<Lift> order = lifts.stream().sorted(Comparator.comparingInt(DaySplit::rank)).toList();
+    for (int i = 0; i < order.size(); i++) {
+      split.computeIfAbsent(order.get(i), lift -> EnumSet.noneOf(DayOfWeek.class)).add(first(i, order, days));
+    }
+    List<DayOfWeek> spare = days.subList(Math.min(order.size(), days.size()), days.size());
+    List<Lift> again = order.stream().filter(lift -> rank(lift) < 2).sorted(Comparator.comparingInt(lift -> -rank(lift))).toList();
+    if (spare.isEmpty() && days.size() > 1) {
+      // a press recovers soonest: it comes twice even on few days
+      again.stream().filter(lift -> rank(lift) == 1).findFirst().ifPresent(press -> split.get(press).add(days.get(days.size() - 1)));
+    }
+    for (int i = 0; i < spare.size(); i++) {
+      DayOfWeek day = spare.get(i);
+      if (spare.size() == 1) {
+        again.forEach(lift -> split.get(lift).add(day));
+      } else if (!again.isEmpty()) {
+        split.get(again.get(i % again.size())).add(day);
+      }
+    }
+    return split;
+  }
+
+  private static DayOfWeek first(int at, List<Lift> order, List<DayOfWeek> days) {
+    if (days.size() >= order.size()) {
+      return days.get(at);
+    }
+    // on two days: squat with the press, the pull on the other
+    return rank(order.get(at)) == 2 ? days.get(days.size() - 1) : days.get(Math.min(at, days.size() - 1) * (days.size() > 2 ? 1 : 0));
+  }
+
+  /** Squats 0, presses 1, pulls 2. */
+  private static int rank(Lift lift) {
+    return lift.movement() == Movement.SQUAT ? 0 : lift.movement() == Movement.BENCH || lift.movement() == Movement.PRESS ? 1 : 2;
+  }
+}

@@ -1,0 +1,256 @@
+package org.yarbel.core.plan.cycle;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.plan.Deload;
+
+/**
+ * A plan made to fit when its contest moves: what is done stays, the rest is fitted, each change with its reason.
+ *
+ * @param was the plan as it stands
+ * @param now as it becomes
+ * @param from the first Monday that may change
+ * @param changes in order; empty when nothing has to change
+ */
+public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed> changes) {
+  private static final int AGAIN_FROM = 3;
+  private static final int STRENGTH_FROM = 6;
+
+  public Refit {
+    changes = List.copyOf(changes);
+  }
+
+  /**
+   * A week before and after, side by side.
+   *
+   * @param was null where the old plan had ended or not begun
+   * @param now null where the new plan has ended or not begun
+   */
+  public record Pair(LocalDate monday, Macrocycle.@Nullable Week was, Macrocycle.@Nullable Week now) {
+    /** Whether another kind of work is done, or another week of it. */
+    public boolean changed() {
+      return was == null ? now != null : now == null || was.block().purpose() != now.block().purpose() || was.easy() != now.easy()
+          || was.week() != now.week() || was.block().training() != now.block().training();
+    }
+  }
+
+  /** The weeks that may change, old beside new. */
+  public List<Pair> pairs() {
+    Map<LocalDate, Macrocycle.Week> old = new HashMap<>();
+    was.allWeeks().forEach(week -> old.put(week.monday(), week));
+    Map<LocalDate, Macrocycle.Week> other = new HashMap<>();
+    now.allWeeks().forEach(week -> other.put(week.monday(), week));
+    TreeSet<LocalDate> mondays = new TreeSet<>(old.keySet());
+    mondays.addAll(other.keySet());
+    return mondays.tailSet(from).stream().map(monday -> new Pair(monday, old.get(monday), other.get(monday))).toList();
+  }
+
+  /**
+   * Fits a plan to a date, nearer or further than it was.
+   *
+   * @param from the first Monday that may change: this week's when nothing of it is done, else the next
+   * @throws IllegalArgumentException when the contest is before that
+   */
+  public static Refit toDate(Macrocycle was, LocalDate contest, LocalDate from) {
+    if (Macrocycle.monday(contest).isBefore(from)) {
+      throw new IllegalArgumentException("The contest on " + contest + " falls into a week that is begun or behind: nothing of the plan can change for it");
+    }
+    int[] next = {was.free()};
+    int led = was.contest() == null || Macrocycle.monday(was.contest()).isBefore(from) ? was.blocks().size() : was.lastBefore();
+    List<Block> blocks = new ArrayList<>(was.blocks().subList(0, led));
+    int done = (int) Math.max(0, ChronoUnit.WEEKS.between(was.startsOn(), from));
+    if (was.holds()) {
+      repeatHold(blocks, done, next);
+    }
+    if (total(blocks) < done) {
+      // the plan had ended: nothing was planned since
+      Block last = blocks.get(blocks.size() - 1);
+      while (total(blocks) < done) {
+        blocks.add(Proposal.block(next[0]++, Purpose.OFF, Math.min(Block.MOST_WEEKS, done - total(blocks)), last));
+      }
+    }
+    List<Block> ahead = new ArrayList<>(blocks);
+    blocks = new ArrayList<>(before(blocks, done));
+    ahead.subList(0, blocks.size()).clear();
+    int room = Fitting.weeks(from, contest);
+    int ofBegun = total(blocks) - done;
+    Block begun = ofBegun > 0 ? blocks.get(blocks.size() - 1) : null;
+    int left = ofBegun + total(ahead);
+    if (begun != null && begun.purpose().peaking() && room > left && (begun.purpose() == Purpose.TAPER || room - left >= AGAIN_FROM)) {
+      // a peak held for longer is none: back to strength where there is time, and a new one
+      blocks.set(blocks.size() - 1, begun.withWeeks(begun.weeks() - ofBegun));
+      ahead.clear();
+      again(was, ahead, begun, room, left, next);
+    }
+    ahead.addAll(was.parked());
+    if (ahead.stream().noneMatch(block -> block.purpose().peaking()) && (begun == null || !begun.purpose().peaking())) {
+      Block like = begun != null ? begun : was.blocks().get(was.blocks().size() - 1);
+      ahead.add(copy(model(was, Purpose.PEAK, like), next).withWeeks(original(was, Purpose.PEAK)));
+      ahead.add(copy(model(was, Purpose.TAPER, like), next).withWeeks(original(was, Purpose.TAPER)));
+    }
+    blocks.addAll(ahead);
+    List<Block> fitted = new ArrayList<>(Fitting.fit(blocks, done + room, done, null, next[0]));
+    fitted.addAll(was.blocks().subList(led, was.blocks().size()));
+    return of(was, was.to(contest, fitted, List.of()), from, why(was, contest));
+  }
+
+  /** A hold was repeated as long as it took: it becomes as long as that. */
+  private static void repeatHold(List<Block> blocks, int done, int[] next) {
+    Block hold = blocks.remove(blocks.size() - 1);
+    int behind = done - total(blocks);
+    if (behind > 0) {
+      blocks.add(hold.withWeeks(Math.min(behind, Block.MOST_WEEKS)));
+      for (int more = behind - Block.MOST_WEEKS; more > 0; more -= Block.MOST_WEEKS) {
+        blocks.add(copy(hold, next).withWeeks(Math.min(more, Block.MOST_WEEKS)));
+      }
+    }
+  }
+
+  private static void again(Macrocycle was, List<Block> ahead, Block begun, int room, int left, int[] next) {
+    int taper = original(was, Purpose.TAPER);
+    if (room - left < AGAIN_FROM) {
+      ahead.add(copy(model(was, Purpose.PEAK, begun), next).withWeeks(room - left));
+      ahead.add(copy(begun, next).withWeeks(Math.max(1, Math.min(left, Purpose.TAPER.most()))));
+      return;
+    }
+    if (room >= STRENGTH_FROM) {
+      Block strength = model(was, Purpose.STRENGTH, begun);
+      ahead.add(copy(strength, next).withWeeks(Math.max(2, Math.min(strength.purpose().most(), room - taper - original(was, Purpose.PEAK)))));
+    }
+    ahead.add(copy(model(was, Purpose.PEAK, begun), next).withWeeks(original(was, Purpose.PEAK)));
+    ahead.add(copy(model(was, Purpose.TAPER, begun), next).withWeeks(taper));
+  }
+
+  private static int original(Macrocycle was, Purpose purpose) {
+    return was.blocks().stream().filter(block -> block.purpose() == purpose).mapToInt(Block::weeks).max().orElse(2);
+  }
+
+  /** A block like those of a purpose; where there is none, the lifts of another in the usual way. */
+  private static Block model(Macrocycle was, Purpose purpose, Block other) {
+    return was.blocks().stream().filter(block -> block.purpose() == purpose).reduce((one, later) -> later)
+        .orElseGet(() -> Proposal.block(other.no(), purpose, purpose.least(), other));
+  }
+
+  private static Block copy(Block block, int[] next) {
+    return block.withNo(next[0]++);
+  }
+
+  /**
+   * The date is put off without another: the block at work is finished unless it belongs to the peak, then three weeks of
+   * strength are repeated, and the peak waits.
+   */
+  public static Refit postponed(Macrocycle was, LocalDate from) {
+    int done = done(was, from);
+    List<Block> blocks = new ArrayList<>(before(was.blocks(), done));
+    int[] next = {was.free()};
+    List<Block> parked = new ArrayList<>(was.parked());
+    was.blocks().stream().filter(block -> block.purpose().peaking()).map(block -> copy(block, next)).forEach(parked::add);
+    Block last = blocks.isEmpty() ? was.blocks().get(0) : blocks.get(blocks.size() - 1);
+    if (!blocks.isEmpty() && total(blocks) > done && last.purpose().peaking()) {
+      blocks.set(blocks.size() - 1, last.withWeeks(last.weeks() - (total(blocks) - done)));
+    }
+    blocks.add(Proposal.block(next[0], Purpose.HOLD, Purpose.HOLD.least(), model(was, Purpose.STRENGTH, last)));
+    return of(was, was.to(null, blocks, parked), from, "There is no date any more.");
+  }
+
+  /** The contest is cancelled: its peak goes, the work before it stays, and a mock contest shows what it came to. */
+  public static Refit cancelled(Macrocycle was, LocalDate from) {
+    int done = done(was, from);
+    List<Block> blocks = new ArrayList<>(before(was.blocks(), done));
+    Block last = blocks.isEmpty() ? was.blocks().get(0) : blocks.get(blocks.size() - 1);
+    if (!blocks.isEmpty() && total(blocks) > done && last.purpose().peaking()) {
+      blocks.set(blocks.size() - 1, last.withWeeks(last.weeks() - (total(blocks) - done)));
+    }
+    was.blocks().subList(blocks.size(), was.blocks().size()).stream().filter(block -> !block.purpose().peaking() && block.purpose() != Purpose.OFF)
+        .forEach(blocks::add);
+    List<Use> mock = Proposal.mock(last.uses());
+    if (!mock.isEmpty()) {
+      blocks.add(new Block(was.free(), Purpose.TEST, 1, 0, Deload.HALF_LOAD, null, mock));
+    }
+    return of(was, was.to(null, blocks, List.of()), from, "The contest is cancelled.");
+  }
+
+  /** Fits a plan that somebody has just edited. */
+  static Refit edited(Macrocycle was, Macrocycle edited, @Nullable Integer pinned, LocalDate from) {
+    LocalDate contest = edited.contest();
+    if (contest == null || Macrocycle.monday(contest).isBefore(from)) {
+      return of(was, edited, from, "");
+    }
+    int done = done(edited, from);
+    List<Block> led = edited.blocks().subList(0, edited.lastBefore());
+    List<Block> fitted = new ArrayList<>(Fitting.fit(led, Fitting.weeks(edited.startsOn(), contest), done, pinned, edited.free()));
+    fitted.addAll(edited.blocks().subList(edited.lastBefore(), edited.blocks().size()));
+    return of(was, edited.withBlocks(fitted), from, "The contest is on its day: what one block takes another gives.");
+  }
+
+  /** So many weeks of a plan lie before a Monday. */
+  static int done(Macrocycle plan, LocalDate from) {
+    int behind = (int) Math.max(0, ChronoUnit.WEEKS.between(plan.startsOn(), from));
+    return plan.holds() ? behind : Math.min(plan.weeks(), behind);
+  }
+
+  /** The blocks that have begun after so many weeks. */
+  private static List<Block> before(List<Block> blocks, int done) {
+    int total = 0;
+    int count = 0;
+    while (count < blocks.size() && total < done) {
+      total += blocks.get(count++).weeks();
+    }
+    return blocks.subList(0, count);
+  }
+
+  private static int total(List<Block> blocks) {
+    return blocks.stream().mapToInt(Block::weeks).sum();
+  }
+
+  private static String why(Macrocycle was, LocalDate contest) {
+    LocalDate old = was.contest();
+    if (old == null) {
+      return "There is a date now, " + contest + ".";
+    }
+    long weeks = ChronoUnit.WEEKS.between(Macrocycle.monday(old), Macrocycle.monday(contest));
+    return weeks == 0 ? "The contest is on another day of its week." : "The contest is " + Math.abs(weeks) + (Math.abs(weeks) == 1 ? " week " : " weeks ")
+        + (weeks < 0 ? "earlier." : "later.");
+  }
+
+  private static Refit of(Macrocycle was, Macrocycle now, LocalDate from, String cause) {
+    Map<Integer, Block> old = new HashMap<>();
+    was.blocks().forEach(block -> old.put(block.no(), block));
+    Map<Integer, Block> other = new HashMap<>();
+    now.blocks().forEach(block -> other.put(block.no(), block));
+    List<Changed> changes = new ArrayList<>();
+    for (Block block : was.blocks()) {
+      Block then = other.get(block.no());
+      String name = title(block.purpose());
+      if (then == null) {
+        boolean waits = now.parked().stream().anyMatch(parked -> parked.purpose() == block.purpose());
+        changes.add(new Changed(name + ", " + weeks(block.weeks()) + (waits ? ": parked" : ": out"), cause + " " + (waits
+            ? "It comes back when there is a date." : Reasons.out(block.purpose()))));
+      } else if (then.weeks() != block.weeks()) {
+        changes.add(new Changed(name + ": " + block.weeks() + " → " + weeks(then.weeks()), cause + " " + (then.weeks() < block.weeks()
+            ? Reasons.shorter(block.purpose()) : Reasons.longer(block.purpose()))));
+      }
+    }
+    now.blocks().stream().filter(block -> !old.containsKey(block.no())).forEach(block -> changes.add(new Changed(title(block.purpose()) + ", "
+        + weeks(block.weeks()) + ": new", cause + " " + Reasons.in(block.purpose()))));
+    if (changes.isEmpty() && now.contest() != null && !now.contest().equals(was.contest())) {
+      changes.add(new Changed("The taper counts down to " + now.contest(), cause + " The weeks stay; last heavy days and openers move with the day."));
+    }
+    return new Refit(was, now, from, changes);
+  }
+
+  static String title(Purpose purpose) {
+    return purpose.word().substring(0, 1).toUpperCase(Locale.ROOT) + purpose.word().substring(1);
+  }
+
+  static String weeks(int weeks) {
+    return weeks + (weeks == 1 ? " week" : " weeks");
+  }
+}

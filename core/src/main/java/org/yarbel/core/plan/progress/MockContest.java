@@ -1,0 +1,28 @@
+package org.yarbel.core.plan.progress;
+
+import static org.yarbel.core.plan.progress.Parameter.number;
+
+import java.util.List;
+
+/** The lifts of a contest on one day, as many attempts as it takes; a contest lifted as a training day goes by a cap. */
+final class MockContest implements Rule {
+  private static final double ALL_OUT = 10;
+
+  @Override
+  public List<Parameter> parameters() {
+    return List.of(number("to", "up to RPE", "10", 7, 10));
+  }
+
+  @Override
+  public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
+    if (number > 0) {
+      return Exposure.none("The mock contest was the session before.");
+    }
+    double rpe = Percents.toHalf(brief.settings().number("to"));
+    return rpe >= ALL_OUT
+        ? Exposure.of(brief, "max 1").marked(Exposure.Mark.TEST)
+            .saying("Mock contest: as many attempts as it takes, under the contest's rules. Spotters, and safeties set.")
+        : Exposure.of(brief, "max 1 @" + Percents.text(rpe)).marked(Exposure.Mark.CONTEST)
+            .saying("A contest as a training day: attempts up to RPE " + Percents.text(rpe) + ", no taper for it.");
+  }
+}

@@ -1,0 +1,87 @@
+package org.yarbel.core.plan.progress;
+
+import static org.yarbel.core.plan.progress.Parameter.basis;
+import static org.yarbel.core.plan.progress.Parameter.count;
+import static org.yarbel.core.plan.progress.Parameter.number;
+
+import java.util.List;
+import java.util.OptionalInt;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.notation.Basis;
+
+/**
+ * The last weeks before a contest, by the days that are left: the sets fall, the loads stay, the opener is lifted on the last
+ * heavy day. Volume down by 41–60 % over about two weeks with the intensity kept: Bosquet et al. 2007, Med Sci Sports Exerc
+ * 39(8), from memory. The steps of 30, 50 and 70 % and the last heavy days are common practice, no source.
+ */
+public final class Tapering implements Rule {
+  /** What is left of the volume in the last seven days, the seven before, and those before them. */
+  public static final List<Double> LEFT = List.of(0.3, 0.5, 0.7);
+
+  /** The share of the max that is opened with: 90–93 % of what the third attempt is expected to be. */
+  static final String OPENER = "91";
+
+  private static final int WEEK = 7;
+  private static final double NEAR = 82.5;
+  private static final double PRIMER = 80;
+  private static final int REST_DAYS = 2;
+  private static final int PRIMER_DAYS = 4;
+
+  @Override
+  public List<Parameter> parameters() {
+    return List.of(count("sets", "sets of two a week before the taper", 4, 1, 12), number("opener", "opener, %", OPENER, 85, 95),
+        number("doubles", "doubles, %", "85", 70, 92), basis());
+  }
+
+  @Override
+  public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
+    Countdown left = brief.countdown();
+    if (left == null) {
+      return brief.max().isEmpty() ? Rule.withoutNumbers(brief, ahead) : Exposure.none("A taper needs the date of a contest: it waits until there is one.");
+    }
+    if (left.days() <= 0) {
+      return Exposure.none(left.days() == 0 ? "The day of the contest: the platform is the session." : "The contest is behind: rest.");
+    }
+    if (left.days() <= REST_DAYS) {
+      return Exposure.none(left.days() + (left.days() == 1 ? " day" : " days") + " to the contest: rest.");
+    }
+    if (brief.max().isEmpty()) {
+      return Rule.withoutNumbers(brief, ahead);
+    }
+    String of = brief.settings().basis().filter(basis -> brief.numbers().of(basis) != null).map(Basis::word).map(" "::concat).orElse("");
+    LastHeavy window = LastHeavy.of(brief.lift());
+    OptionalInt last = left.lastHeavy(window.nearest());
+    int sets = sets(brief.settings().count("sets"), left.weeks());
+    String doubles = Percents.text(brief.settings().number("doubles")) + "%" + of;
+    if (last.isPresent() && left.days() == last.getAsInt()) {
+      return Exposure.of(brief, "1x1 " + Percents.text(brief.settings().number("opener")) + "%" + of + (sets > 1 ? "; " + (sets - 1) + "x2 " + doubles : ""))
+          .marked(Exposure.Mark.OPENER).saying(opener(left.days(), window));
+    }
+    if (left.days() < window.nearest()) {
+      boolean primer = left.days() <= PRIMER_DAYS;
+      return Exposure.of(brief, (primer ? "2x1 " : Math.max(1, sets) + "x2 ") + Percents.text(primer ? PRIMER : NEAR) + "%" + of)
+          .saying(left.days() + " days to the contest: light and fast, nothing heavy any more.");
+    }
+    return Exposure.of(brief, brief.ofWeek(number) > 0 ? Math.max(1, sets - 1) + "x2 75%" + of : sets + "x2 " + doubles)
+        .saying("Taper: " + Math.round(100 * (1 - left(left.weeks()))) + " % less volume, the loads stay.");
+  }
+
+  /** Whether a lift that comes once a week has its last heavy day now: a week later would be too late. */
+  static boolean lastBefore(Countdown left, Lift lift) {
+    return left.lastHeavy(left.days() - WEEK + 1).orElse(0) == left.days() && left.days() - WEEK < LastHeavy.of(lift).nearest() && left.days() > WEEK;
+  }
+
+  static String opener(int days, LastHeavy window) {
+    String said = "The last heavy day, " + days + " days out: the opener, good for three on a bad day.";
+    return days <= window.furthest() ? said : said + " Usual is " + window.text() + " days out: move it there if the week allows.";
+  }
+
+  /** What is left of the volume so many whole weeks before the contest; all of it before the taper. */
+  public static double left(int weeks) {
+    return weeks < 0 ? 0 : weeks < LEFT.size() ? LEFT.get(weeks) : 1;
+  }
+
+  private static int sets(int before, int weeks) {
+    return (int) Math.max(1, Math.round(before * left(weeks)));
+  }
+}

@@ -250,3 +250,28 @@ if (location.pathname === "/login" && "caches" in window) {
 if ("serviceWorker" in navigator && window.isSecureContext) {
   navigator.serviceWorker.register("/sw.js");
 }
+
+// The weeks of the Runway: one of them takes part in the order of Tab, arrow keys go from week to week, and what is pointed
+// at or reached is said below the picture.
+const runwayWeeks = () => [...document.querySelectorAll(".rw-week")];
+function lookAt(week) {
+  const said = document.querySelector(".rw-said");
+  if (said && week) {
+    runwayWeeks().forEach((other) => other.classList.toggle("here", other === week));
+    said.textContent = week.getAttribute("aria-label");
+  }
+}
+for (const moment of ["focusin", "pointerover"]) {
+  document.body.addEventListener(moment, (event) => lookAt(event.target.closest?.(".rw-week")));
+}
+document.body.addEventListener("keydown", (event) => {
+  const week = event.target.closest?.(".rw-week");
+  const step = { ArrowRight: 1, ArrowLeft: -1, Home: -1000, End: 1000 }[event.key];
+  if (week && step) {
+    event.preventDefault();
+    const all = runwayWeeks();
+    const to = all[Math.min(Math.max(all.indexOf(week) + step, 0), all.length - 1)];
+    all.forEach((other) => other.setAttribute("tabindex", other === to ? "0" : "-1"));
+    to.focus();
+  }
+});

@@ -40,6 +40,12 @@ public class Accounts implements UserDetailsService {
         .orElseThrow(() -> new UsernameNotFoundException("No such account"));
   }
 
+  /** An account of a club, for work that goes on in the background; empty when it is gone. */
+  public Optional<SignedIn> of(long clubId, long accountId) {
+    return jdbc.sql("select email from account where club_id = :club and id = :id").param("club", clubId).param("id", accountId)
+        .query(String.class).optional().map(email -> (SignedIn) loadUserByUsername(email));
+  }
+
   /** Whether anybody has an account yet. */
   public boolean none() {
     return jdbc.sql("select not exists (select 1 from account)").query(Boolean.class).single();

@@ -37,6 +37,7 @@ import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.core.sim.SimulatedLifter;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
@@ -97,12 +98,14 @@ class DemoClub {
   private final Tracking tracking;
   private final GroupBoards groups;
   private final Library library;
+  private final DemoContests contests;
   private final EntityManager entities;
 
   DemoClub(Places places, Accounts accounts, LifterRepository lifters, LiftNumbersRepository numbers,
       TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, WeighInRepository weighIns,
       ComplaintRepository complaints, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs, Issuing issuing,
-      Tracking tracking, GroupBoards groups, Library library, EntityManager entities) {
+      Tracking tracking, GroupBoards groups, Library library, DemoContests contests, EntityManager entities) {
+    this.contests = contests;
     this.groups = groups;
     this.library = library;
     this.entities = entities;
@@ -128,6 +131,7 @@ class DemoClub {
     Map<MassUnit, Place> byUnit = new HashMap<>();
     byUnit.put(MassUnit.KG, places.all().get(0));
     byUnit.put(MassUnit.LB, places.add("Old loft (pounds)", DemoKit.loft()));
+    contests.make(today);
     long seed = SEED;
     for (DemoProgram program : DemoProgram.all()) {
       new Filling(clubId, program, byUnit.get(program.unit()), today, seed++).fill();
@@ -176,7 +180,9 @@ class DemoClub {
       accounts.add(clubId, program.email() + DOMAIN, PASSWORD, program.name(), org.yarbel.web.account.Role.LIFTER, lifter.id());
       program.numbers().forEach(n -> numbers(lifter, n));
       program.methods().forEach(uses -> method(lifter, uses));
-      program.easyWeeksAgo().forEach(ago -> deloads.saveAndFlush(new DeloadWeek(lifter.id(), monday.minusWeeks(ago), Deload.HALF_LOAD)));
+      DemoContests.Journey journey = DemoContests.journey(program.email());
+      program.easyWeeksAgo().stream().filter(ago -> journey == null || ago > journey.since()).forEach(ago -> deloads.saveAndFlush(new DeloadWeek(lifter.id(), monday.minusWeeks(ago), Deload.HALF_LOAD)));
+      contests.set(lifter, program.email(), today);
       for (int week = -program.weeksBack(); week <= WEEKS_AHEAD; week++) {
         week(lifter, week);
         forget(lifter);
@@ -204,7 +210,7 @@ class DemoClub {
           settings.put("training", MaxNumbers.trainingFrom(own.tested()).amountIn(program.unit(), 1).toPlainString());
         }
       }
-      progression.set(settings, monday.minusWeeks(uses.since()), uses.days(), Progression.Turn.EVERY);
+      progression.set(settings, monday.minusWeeks(uses.since()), uses.days(), Turn.EVERY);
       progression.end(uses.until() == 0 ? null : monday.minusWeeks(uses.until()));
       progressions.saveAndFlush(progression);
     }

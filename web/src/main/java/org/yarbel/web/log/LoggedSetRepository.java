@@ -19,6 +19,15 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select count(l) from LoggedSetRow l where l.slotId = :slotId")
   long countOfSlot(long slotId);
 
+  /** How many sets a lifter has logged of a day and later. */
+  @Query("select count(l) from LoggedSetRow l where l.lifterId = :lifterId and l.day >= :from")
+  long countSince(long lifterId, LocalDate from);
+
+  /** The reps a lifter made from a day up to another, by day, lift and load. */
+  @Query("select l.day as day, l.lift as lift, l.loadNg as loadNg, sum(l.reps) as reps from LoggedSetRow l "
+      + "where l.lifterId = :lifterId and l.lift in :lifts and l.day >= :from and l.day < :until group by l.day, l.lift, l.loadNg")
+  List<DayLoad> dayLoads(long lifterId, Collection<String> lifts, LocalDate from, LocalDate until);
+
   /** The sets of these lines, in the order they were asked. */
   @Query("select l from LoggedSetRow l where l.slotId in :ids order by l.slotId, l.part, l.setNumber")
   List<LoggedSetRow> ofSlots(Collection<Long> ids);
@@ -72,6 +81,17 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
     long getSessionId();
 
     long getSets();
+  }
+
+  /** The reps of one load of a lift on a day. */
+  interface DayLoad {
+    LocalDate getDay();
+
+    String getLift();
+
+    long getLoadNg();
+
+    long getReps();
   }
 
   /** A lift and the heaviest load of its last day. */

@@ -6,6 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -34,6 +35,7 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Parameter;
+import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
@@ -100,7 +102,7 @@ class ProgramController {
         model.addAttribute("liftError", lifts.catalogue().unknown(lift));
       } else {
         form = new Form(null, named.get().name(), chosen.key(), chosen.title(), Programs.monday(clock.today())
-            .toString(), days(lifter, lifter.daysFree(), false), Progression.Turn.EVERY.name(),
+            .toString(), days(lifter, lifter.daysFree(), false), Turn.EVERY.name(),
             fields(chosen, Map.of(), Map.of()), Map.of());
       }
     }
@@ -117,7 +119,7 @@ class ProgramController {
     model.addAttribute("rows", progressions.findByLifterIdOrderById(lifter.id()).stream().map(p -> row(p, context)).toList());
     model.addAttribute("methods", Method.values());
     model.addAttribute("lifts", lifts.offered());
-    model.addAttribute("turns", Progression.Turn.values());
+    model.addAttribute("turns", Arrays.stream(Turn.values()).map(turn -> Map.entry(turn.name(), Progression.words(turn))).toList());
     model.addAttribute("form", form);
     model.addAttribute("kinds", Deload.values());
     model.addAttribute("every", lifter.deloadEvery());
@@ -134,7 +136,7 @@ class ProgramController {
     String set = p.method().rule().parameters().stream().filter(q -> !p.settings().getOrDefault(q.key(), q.fallback()).equals(usual.get(q.key())))
         .map(q -> q.words() + " " + p.settings().get(q.key())).collect(Collectors.joining("; "));
     String days = p.days().stream().map(d -> d.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
-        .collect(Collectors.joining(" ")) + (p.turn() == Progression.Turn.EVERY ? "" : ", " + p.turn().words());
+        .collect(Collectors.joining(" ")) + (p.turn() == Turn.EVERY ? "" : ", " + Progression.words(p.turn()));
     return new Row(p.id(), context.lift(p.lift()).name(), p.method().title(), p.method().key(), days, DAY.format(p.startsOn()),
         p.endsOn() == null ? null : DAY.format(p.endsOn()), set, p.method().rule().memory());
   }
@@ -189,7 +191,7 @@ class ProgramController {
     Map<String, String> parameters = new HashMap<>();
     method.rule().parameters().forEach(p -> parameters.put(p.key(), typed.text("p." + p.key())));
     Settings.Checked checked = Settings.check(method, parameters, lifts.catalogue());
-    Progression.Turn turn = typed.choice("turn", Progression.Turn.class).orElse(Progression.Turn.EVERY);
+    Turn turn = typed.choice("turn", Turn.class).orElse(Turn.EVERY);
     Long own = all.getOrDefault("own", "").matches("\\d{1,18}") ? Long.valueOf(all.get("own")) : null;
     if (!errors.isEmpty() || !checked.errors().isEmpty()) {
       ModelAndView again = new ModelAndView("program/page");

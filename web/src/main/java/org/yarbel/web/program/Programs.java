@@ -1,9 +1,7 @@
 package org.yarbel.web.program;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -22,9 +20,13 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.core.plan.progress.Brief;
+import org.yarbel.core.plan.progress.Countdown;
 import org.yarbel.core.plan.progress.Done;
 import org.yarbel.core.plan.progress.Exposure;
+import org.yarbel.core.plan.progress.Occasions;
 import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.card.Issuing;
@@ -197,11 +199,16 @@ public class Programs {
   }
 
   private static Brief brief(Progression progression, LifterContext context) {
-    Lift lift = context.lift(progression.lift());
+    return brief(progression.lift(), Settings.check(progression.method(), progression.settings(), context.lifts()).settings(), progression.perWeek(), context);
+  }
+
+  /** Whom a method writes a lift for. */
+  public static Brief brief(String key, Settings settings, int perWeek, LifterContext context) {
+    Lift lift = context.lift(key);
     LifterContext.Known known = context.known().get(lift.key());
     return new Brief(lift, context.unit(), context.numbers(lift), known == null ? EffortChart.HOUSE : known.chart(),
         context.kit().of(lift, null).map(context.kit()::search).orElse(null),
-        Settings.check(progression.method(), progression.settings(), context.lifts()).settings(), progression.perWeek(), context.lifts());
+        settings, perWeek, context.lifts());
   }
 
   /** The exposures of the days from one to another. */
@@ -210,27 +217,16 @@ public class Programs {
     List<Writing.Planned> planned = new ArrayList<>();
     List<Done> done = soFar.done(progression, from);
     Set<Integer> lifted = soFar.lifted(progression, from);
-    int number = 0;
-    int occurrence = 0;
     int ahead = (int) soFar.of(progression).stream().filter(slot -> Objects.requireNonNull(slot.origin()).line() == 0 && soFar.waits(slot, from)).count();
-    int easyDay = 0;
-    for (LocalDate monday = progression.startsOn(); monday.isBefore(until); monday = monday.plusWeeks(1)) {
-      Deload deload = easy.get(monday);
-      int inWeek = number;
-      for (DayOfWeek of : progression.days()) {
-        LocalDate day = monday.plusDays(of.getValue() - 1L);
-        boolean turn = progression.turn() == Progression.Turn.EVERY || occurrence % 2 == (progression.turn() == Progression.Turn.FIRST ? 0 : 1);
-        occurrence++;
-        if (!turn || !progression.runsOn(day)) {
-          continue;
-        }
-        int at = deload == null ? number++ : inWeek++;
-        int key = deload == null ? at : -++easyDay;
-        if (!day.isBefore(from) && day.isBefore(until) && !(deload == null && lifted.contains(at))) {
-          Exposure exposure = progression.method().rule().write(brief, done, at, ahead);
-          planned.add(new Writing.Planned(day, key, exposure, deload));
-          ahead += deload == null ? 1 : 0;
-        }
+    List<Occasions.Occasion> occasions = progression.occasions(easy::containsKey, progression.contestOn() == null ? until : later(until, progression.contestOn()));
+    List<Integer> left = Written.daysLeft(progression.contestOn(), occasions);
+    for (int i = 0; i < occasions.size(); i++) {
+      Occasions.Occasion at = occasions.get(i);
+      if (!at.day().isBefore(from) && at.day().isBefore(until) && !(!at.easy() && lifted.contains(at.number()))) {
+        Countdown countdown = left.isEmpty() ? null : new Countdown(left.get(i), left);
+        Exposure exposure = progression.method().rule().write(brief.counting(countdown), done, at.number(), ahead);
+        planned.add(new Writing.Planned(at.day(), at.key(), exposure, at.easy() ? easy.get(monday(at.day())) : null));
+        ahead += at.easy() ? 0 : 1;
       }
     }
     return planned;
@@ -238,7 +234,7 @@ public class Programs {
 
   /** The Monday of a day's week. */
   public static LocalDate monday(LocalDate day) {
-    return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    return Macrocycle.monday(day);
   }
 
   /** A line a coach takes out is not written again; called before it goes. */

@@ -7,13 +7,18 @@ import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Occasions;
+import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.club.ClubRow;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -38,6 +43,9 @@ public class Progression extends ClubRow {
 
   private @Nullable LocalDate endsOn;
   private String leftOut = "[]";
+  private @Nullable Integer blockNo;
+  private @Nullable LocalDate contestOn;
+  private String skips = "[]";
   @Version private int version;
 
   protected Progression() {}
@@ -48,21 +56,13 @@ public class Progression extends ClubRow {
     this.method = method;
   }
 
-  /** Which of its days it is lifted on, so that two lifts can go by turns. */
-  public enum Turn {
-    EVERY("every time"),
-    FIRST("every other time, from the first"),
-    SECOND("every other time, from the second");
-
-    private final String words;
-
-    Turn(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
-    }
+  /** What the screens say of the days it is lifted on. */
+  public static String words(Turn turn) {
+    return switch (turn) {
+      case EVERY -> "every time";
+      case FIRST -> "every other time, from the first";
+      case SECOND -> "every other time, from the second";
+    };
   }
 
   public long lifterId() {
@@ -117,8 +117,35 @@ public class Progression extends ClubRow {
 
   /** Exposures a week, at least one. */
   public int perWeek() {
-    int all = Integer.bitCount(days);
-    return Math.max(1, turn == Turn.EVERY ? all : all / 2);
+    return Occasions.perWeek(Integer.bitCount(days), turn);
+  }
+
+  /** The block of the long plan it belongs to; null for one that a coach has set up by itself. */
+  public @Nullable Integer blockNo() {
+    return blockNo;
+  }
+
+  /** The contest it counts down to; null for none. */
+  public @Nullable LocalDate contestOn() {
+    return contestOn;
+  }
+
+  /** Days it leaves out, such as that of a contest on the way. */
+  public Set<LocalDate> skips() {
+    return "[]".equals(skips) ? Set.of() : Arrays.stream(JSON.readValue(skips, String[].class)).map(LocalDate::parse).collect(Collectors.toSet());
+  }
+
+  /** Belongs to a block of the long plan. */
+  public void belong(@Nullable Integer block, @Nullable LocalDate contest, Set<LocalDate> without) {
+    this.blockNo = block;
+    this.contestOn = contest;
+    this.skips = JSON.writeValueAsString(without.stream().sorted().map(LocalDate::toString).toList());
+  }
+
+  /** The days it is lifted on, up to one. */
+  public List<Occasions.Occasion> occasions(Predicate<LocalDate> easy, LocalDate until) {
+    Set<LocalDate> without = skips();
+    return Occasions.of(startsOn, days(), turn, day -> runsOn(day) && !without.contains(day), easy, until);
   }
 
   /** Says how it goes from now on. */

@@ -12,11 +12,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Occasions.Turn;
 
 class ProgressionTest {
   private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
 
-  private static Progression on(Method method, Progression.Turn turn, Set<DayOfWeek> days, Map<String, String> settings) {
+  private static Progression on(Method method, Turn turn, Set<DayOfWeek> days, Map<String, String> settings) {
     Progression progression = new Progression(1, "squat", method);
     progression.set(settings, MONDAY, days, turn);
     return progression;
@@ -25,24 +26,24 @@ class ProgressionTest {
   @Test
   void keepsItsDaysAndSettings() {
     Set<DayOfWeek> days = EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.SUNDAY);
-    Progression progression = on(Method.LADDER, Progression.Turn.FIRST, days, Map.of("tiers", "8,5", "note", "ö \"x\""));
+    Progression progression = on(Method.LADDER, Turn.FIRST, days, Map.of("tiers", "8,5", "note", "ö \"x\""));
     assertThat(progression.days()).isEqualTo(days);
     assertThat(progression.settings()).isEqualTo(Map.of("tiers", "8,5", "note", "ö \"x\""));
-    assertThat(progression.turn()).isEqualTo(Progression.Turn.FIRST);
+    assertThat(progression.turn()).isEqualTo(Turn.FIRST);
     assertThat(progression.startsOn()).isEqualTo(MONDAY);
   }
 
   @Test
   void countsExposuresAWeek() {
     Set<DayOfWeek> three = EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY);
-    assertThat(on(Method.LADDER, Progression.Turn.EVERY, three, Map.of()).perWeek()).isEqualTo(3);
-    assertThat(on(Method.LADDER, Progression.Turn.SECOND, three, Map.of()).perWeek()).isEqualTo(1);
-    assertThat(on(Method.LADDER, Progression.Turn.FIRST, EnumSet.of(DayOfWeek.MONDAY), Map.of()).perWeek()).as("never none").isEqualTo(1);
+    assertThat(on(Method.LADDER, Turn.EVERY, three, Map.of()).perWeek()).isEqualTo(3);
+    assertThat(on(Method.LADDER, Turn.SECOND, three, Map.of()).perWeek()).isEqualTo(1);
+    assertThat(on(Method.LADDER, Turn.FIRST, EnumSet.of(DayOfWeek.MONDAY), Map.of()).perWeek()).as("never none").isEqualTo(1);
   }
 
   @Test
   void remembersWhatWasTakenOut() {
-    Progression progression = on(Method.LADDER, Progression.Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
+    Progression progression = on(Method.LADDER, Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
     progression.leaveOut(3, 0, true);
     progression.leaveOut(3, 1, true);
     progression.leaveOut(3, 0, true);
@@ -53,7 +54,7 @@ class ProgressionTest {
 
   @Test
   void endsAndGoesOn() {
-    Progression progression = on(Method.LADDER, Progression.Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
+    Progression progression = on(Method.LADDER, Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
     progression.end(MONDAY);
     assertThat(progression.endsOn()).isEqualTo(MONDAY);
     progression.end(null);
@@ -62,11 +63,11 @@ class ProgressionTest {
 
   @Test
   void tellsItsOwnEasyWeeks() {
-    Progression plus = on(Method.PLUS_SETS, Progression.Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
+    Progression plus = on(Method.PLUS_SETS, Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
     assertThat(Programs.ownEasyWeek(List.of(plus), MONDAY.plusWeeks(3))).isTrue();
     assertThat(Programs.ownEasyWeek(List.of(plus), MONDAY.plusWeeks(4))).isFalse();
     assertThat(Programs.ownEasyWeek(List.of(plus), MONDAY.minusWeeks(1))).as("before it began").isFalse();
-    Progression longer = on(Method.RPE_WEEKS, Progression.Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of("from", "6"));
+    Progression longer = on(Method.RPE_WEEKS, Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of("from", "6"));
     assertThat(Programs.ownEasyWeek(List.of(plus, longer), MONDAY.plusWeeks(4))).isTrue();
   }
 

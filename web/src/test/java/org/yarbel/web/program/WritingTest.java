@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
@@ -129,7 +130,7 @@ class WritingTest {
     lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY.plusWeeks(20), "kind", "HALF_LOAD"));
     lifter.within(() -> app.bean(TransactionTemplate.class).execute(status -> {
       Progression later = new Progression(lifter.id(), "bench", Method.RPE_WEEKS);
-      later.set(Map.of(), MONDAY, Set.of(tuesday.getDayOfWeek()), Progression.Turn.EVERY);
+      later.set(Map.of(), MONDAY, Set.of(tuesday.getDayOfWeek()), Turn.EVERY);
       return app.bean(ProgressionRepository.class).saveAndFlush(later);
     }));
     lifter.post("/changes/" + first + "/undo", Map.of("of", "" + MONDAY));

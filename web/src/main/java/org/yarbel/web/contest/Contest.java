@@ -1,0 +1,139 @@
+package org.yarbel.web.contest;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Version;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.contest.RuleSet;
+import org.yarbel.web.club.ClubRow;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A contest. */
+@Entity
+public class Contest extends ClubRow {
+  private static final JsonMapper JSON = new JsonMapper();
+
+  private String name = "";
+
+  @Enumerated(EnumType.STRING)
+  private Sport sport = Sport.POWERLIFTING;
+
+  @Enumerated(EnumType.STRING)
+  private State state = State.PLANNED;
+
+  private @Nullable LocalDate day;
+  private String place = "";
+  private String federation = "";
+
+  @Enumerated(EnumType.STRING)
+  private RuleSet rules = RuleSet.OPEN;
+
+  private String further = "";
+  private String classes = "";
+  private String events = "[]";
+  private boolean gone;
+  @Version private int version;
+
+  /** What is contested. */
+  public enum Sport {
+    POWERLIFTING("powerlifting"),
+    STRONGMAN("strongman");
+
+    private final String word;
+
+    Sport(String word) {
+      this.word = word;
+    }
+
+    public String word() {
+      return word;
+    }
+  }
+
+  /** Whether it takes place. */
+  public enum State {
+    PLANNED("on its day"),
+    POSTPONED("put off, no date yet"),
+    CANCELLED("cancelled");
+
+    private final String word;
+
+    State(String word) {
+      this.word = word;
+    }
+
+    public String word() {
+      return word;
+    }
+  }
+
+  /**
+   * An event of strongman.
+   *
+   * @param lift a key
+   * @param work with the contest's mass, in normal form
+   */
+  public record Event(String lift, String work) {}
+
+  /** All that is written down of it. */
+  public record Said(String name, Sport sport, State state, @Nullable LocalDate day, String place, String federation, RuleSet rules, String further,
+      String classes, List<Event> events) {}
+
+  protected Contest() {}
+
+  public Contest(Said said) {
+    write(said);
+  }
+
+  public Said said() {
+    return new Said(name, sport, state, day, place, federation, rules, further, classes, "[]".equals(events) ? List.of()
+        : List.of(JSON.readValue(events, Event[].class)));
+  }
+
+  final void write(Said said) {
+    this.name = said.name();
+    this.sport = said.sport();
+    this.state = said.state();
+    this.day = said.day();
+    this.place = said.place();
+    this.federation = said.federation();
+    this.rules = said.rules();
+    this.further = said.further();
+    this.classes = said.classes();
+    this.events = JSON.writeValueAsString(said.events());
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public State state() {
+    return state;
+  }
+
+  /** The day it is on; null while it has none. Of one that is cancelled the day it would have been on. */
+  public @Nullable LocalDate day() {
+    return state == State.POSTPONED ? null : day;
+  }
+
+  /** Whether it takes place on a known day. */
+  public boolean takesPlace() {
+    return state == State.PLANNED && day != null && !gone;
+  }
+
+  /** Whether somebody took it out of the list. */
+  public boolean gone() {
+    return gone;
+  }
+
+  void gone(boolean now) {
+    this.gone = now;
+  }
+
+  public int version() {
+    return version;
+  }
+}

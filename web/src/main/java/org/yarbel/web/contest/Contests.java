@@ -1,0 +1,117 @@
+package org.yarbel.web.contest;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.plan.cycle.Meets;
+import org.yarbel.web.problem.NotFound;
+
+/** Keeps the contests and who goes. */
+@Service
+public class Contests {
+  private static final Limit LISTED = Limit.of(200);
+
+  private final ContestRepository contests;
+  private final ContestEntryRepository entries;
+
+  Contests(ContestRepository contests, ContestEntryRepository entries) {
+    this.contests = contests;
+    this.entries = entries;
+  }
+
+  /** A contest somebody goes to. */
+  public record Going(Contest contest, ContestEntry entry) {}
+
+  @Transactional(readOnly = true)
+  public Contest contest(long id) {
+    return contests.findById(id).orElseThrow(NotFound::new);
+  }
+
+  @Transactional(readOnly = true)
+  public List<Contest> listed() {
+    return contests.listed(LISTED);
+  }
+
+  /** Who goes to each of these, by the contest's id. */
+  @Transactional(readOnly = true)
+  public Map<Long, List<ContestEntry>> entries(Collection<Long> ids) {
+    return ids.isEmpty() ? Map.of() : entries.findByContestIdIn(ids).stream().collect(Collectors.groupingBy(ContestEntry::contestId));
+  }
+
+  @Transactional(readOnly = true)
+  public List<ContestEntry> entries(long id) {
+    return entries.findByContestIdOrderById(id);
+  }
+
+  /** The contests a lifter goes to, the earliest first; those without a day last. */
+  @Transactional(readOnly = true)
+  public List<Going> of(long lifterId) {
+    return of(List.of(lifterId)).getOrDefault(lifterId, List.of());
+  }
+
+  /** The same of several lifters. */
+  @Transactional(readOnly = true)
+  public Map<Long, List<Going>> of(Collection<Long> lifterIds) {
+    List<ContestEntry> all = lifterIds.isEmpty() ? List.of() : entries.findByLifterIdIn(lifterIds);
+    Map<Long, Contest> byId = contests.findAllById(all.stream().map(ContestEntry::contestId).distinct().toList()).stream()
+        .collect(Collectors.toMap(Contest::id, Function.identity()));
+    Map<Long, List<Going>> going = new HashMap<>();
+    all.forEach(entry -> going.computeIfAbsent(entry.lifterId(), id -> new ArrayList<>()).add(new Going(Objects.requireNonNull(byId.get(entry.contestId())), entry)));
+    going.values().forEach(list -> list.sort((one, other) -> day(one).compareTo(day(other))));
+    return going;
+  }
+
+  private static LocalDate day(Going going) {
+    LocalDate day = going.contest().day();
+    return day == null ? LocalDate.MAX : day;
+  }
+
+  /** What the contests to come are to a lifter: which is the peak, which a training day. */
+  public static List<Meets.Role> roles(List<Going> going, LocalDate from) {
+    return Meets.roles(going.stream().filter(one -> one.contest().takesPlace() && !day(one).isBefore(from))
+        .map(one -> new Meets.Meet(one.contest().id(), one.contest().name(), day(one), one.entry().counts())).toList());
+  }
+
+  /** Keeps a contest, a new one without an id. */
+  @Transactional
+  public Contest keep(@Nullable Long id, Contest.Said said) {
+    Contest contest = id == null ? new Contest(said) : contest(id);
+    contest.write(said);
+    return contests.saveAndFlush(contest);
+  }
+
+  /** Takes a contest out of the list, or brings it back. */
+  @Transactional
+  public Contest remove(long id, boolean gone) {
+    Contest contest = contest(id);
+    contest.gone(gone);
+    return contests.save(contest);
+  }
+
+  /** Sends a lifter, or says how they go. */
+  @Transactional
+  public void send(long id, long lifterId, String weightClass, @Nullable LocalDate weighIn, boolean counts) {
+    contest(id);
+    ContestEntry entry = entries.findByContestIdAndLifterId(id, lifterId).orElseGet(() -> new ContestEntry(id, lifterId));
+    entry.say(weightClass, weighIn, counts);
+    entries.saveAndFlush(entry);
+  }
+
+  /** Says that a lifter does not go. */
+  @Transactional
+  public void stay(long id, long lifterId) {
+    contest(id);
+    entries.findByContestIdAndLifterId(id, lifterId).ifPresent(entries::delete);
+    entries.flush();
+  }
+}

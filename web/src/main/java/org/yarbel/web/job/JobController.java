@@ -1,0 +1,31 @@
+package org.yarbel.web.job;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** How far long work is: a page, and the bar alone for the pages that show it. */
+@Controller
+class JobController {
+  private final Jobs jobs;
+
+  JobController(Jobs jobs) {
+    this.jobs = jobs;
+  }
+
+  @GetMapping("/jobs/{id}")
+  String page(@PathVariable long id, @RequestParam(defaultValue = "/") String back, Model model) {
+    model.addAttribute("job", jobs.progress(id));
+    // only pages of ours
+    model.addAttribute("back", back.startsWith("/") && !back.startsWith("//") && !back.contains("\\") ? back : "/");
+    return "job/page";
+  }
+
+  @GetMapping("/jobs/{id}/bar")
+  String bar(@PathVariable long id, Model model) {
+    model.addAttribute("job", jobs.progress(id));
+    return "job/page :: bar";
+  }
+}

@@ -1,0 +1,188 @@
+package org.yarbel.web.job;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.web.account.Accounts;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.problem.NotFound;
+
+/**
+ * Starts long work and does it in the background. Each lifter is a row that is marked done in the transaction that does it, so
+ * that a process that dies has done a lifter wholly or not at all, and the next start goes on with the rest. Rows are taken
+ * with a lock that others skip: several threads and several nodes share the work.
+ */
+@Service
+public class Jobs {
+  private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+  private static final int THREADS = 3;
+  private static final int SHOWN_FAILURES = 20;
+  private static final int MOST_SAID = 600;
+
+  private final JdbcClient jdbc;
+  private final TransactionTemplate transaction;
+  private final CurrentClub club;
+  private final Accounts accounts;
+  private final Map<String, JobWork> works;
+  private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, task -> {
+    Thread thread = new Thread(task, "job");
+    thread.setDaemon(true);
+    return thread;
+  });
+  private volatile boolean closing;
+
+  Jobs(JdbcClient jdbc, TransactionTemplate transaction, CurrentClub club, Accounts accounts, List<JobWork> works) {
+    this.jdbc = jdbc;
+    this.transaction = transaction;
+    this.club = club;
+    this.accounts = accounts;
+    this.works = works.stream().collect(Collectors.toMap(JobWork::kind, Function.identity()));
+  }
+
+  private record Open(long clubId, long id, String kind, String document, long accountId) {}
+
+  /** A lifter for whom it could not be done, and why. */
+  public record Failure(String lifter, String said) {}
+
+  /**
+   * How far a job is.
+   *
+   * @param seconds since it was begun, up to its end
+   */
+  public record Progress(long id, String title, int all, int done, int failed, boolean ended, long seconds, List<Failure> failures) {
+    public int percent() {
+      return all == 0 ? 100 : 100 * (done + failed) / all;
+    }
+  }
+
+  /** Starts a job; it runs once the transaction in force is through. */
+  public long start(String kind, String title, String document, Collection<Long> lifterIds, SignedIn who) {
+    if (!works.containsKey(kind)) {
+      throw new IllegalArgumentException("There is no work of the kind " + kind);
+    }
+    Long id = transaction.execute(status -> {
+      long job = jdbc.sql("select nextval('yarbel_id')").query(Long.class).single();
+      jdbc.sql("insert into job (id, club_id, kind, title, document, account_id, begun) values (:id, :club, :kind, :title, :document, :account, now())")
+          .param("id", job).param("club", club.id()).param("kind", kind).param("title", title).param("document", document).param("account", who.accountId()).update();
+      jdbc.sql("insert into job_item (id, club_id, job_id, lifter_id, state) select nextval('yarbel_id'), l.club_id, :job, l.id, 'PENDING' from lifter l "
+          + "where l.club_id = :club and l.id in (:lifters) order by l.name").param("job", job).param("club", club.id()).param("lifters", lifterIds.isEmpty()
+              ? List.of(-1L) : lifterIds).update();
+      return job;
+    });
+    long job = id == null ? 0 : id;
+    Open open = new Open(club.id(), job, kind, document, who.accountId());
+    if (TransactionSynchronizationManager.isSynchronizationActive()) {
+      TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+        @Override
+        public void afterCommit() {
+          run(open);
+        }
+      });
+    } else {
+      run(open);
+    }
+    return job;
+  }
+
+  /** Goes on with what a process before this one has left. */
+  @EventListener(ApplicationReadyEvent.class)
+  public void resume() {
+    List<Open> left = jdbc.sql("select club_id, id, kind, document, account_id from job where ended is null order by id").query(Open.class).list();
+    left.forEach(open -> {
+      LOG.info("Going on with the work {} of club {}", open.id(), open.clubId());
+      run(open);
+    });
+  }
+
+  private void run(Open job) {
+    for (int i = 0; i < THREADS; i++) {
+      threads.execute(() -> club.within(job.clubId(), () -> work(job)));
+    }
+  }
+
+  private void work(Open job) {
+    JobWork work = works.get(job.kind());
+    Optional<SignedIn> who = accounts.of(job.clubId(), job.accountId());
+    boolean more = work != null && who.isPresent();
+    while (more && !closing && !Thread.currentThread().isInterrupted()) {
+      long[] taken = {0};
+      try {
+        more = Boolean.TRUE.equals(transaction.execute(status -> one(job, work, who.orElseThrow(), taken)));
+      } catch (RuntimeException wrong) {
+        if (closing) {
+          return;
+        }
+        LOG.warn("The work {} failed for lifter row {}", job.id(), taken[0], wrong);
+        if (taken[0] == 0) {
+          return;
+        }
+        mark(job, taken[0], "FAILED", "It failed on our side and is noted in the log: try it on this lifter's Runway.");
+      }
+    }
+    if (!closing) {
+      end(job);
+    }
+  }
+
+  private record Item(long id, long lifterId) {}
+
+  private boolean one(Open job, JobWork work, SignedIn who, long[] taken) {
+    Optional<Item> next = jdbc.sql("select id, lifter_id from job_item where club_id = :club and job_id = :job and state = 'PENDING' order by id limit 1 "
+        + "for update skip locked").param("club", job.clubId()).param("job", job.id()).query(Item.class).optional();
+    next.ifPresent(item -> {
+      taken[0] = item.id();
+      mark(job, item.id(), "DONE", work.work(item.lifterId(), job.document(), who));
+    });
+    return next.isPresent();
+  }
+
+  private void mark(Open job, long item, String state, String said) {
+    jdbc.sql("update job_item set state = :state, said = :said where club_id = :club and id = :id").param("state", state)
+        .param("said", said.substring(0, Math.min(MOST_SAID, said.length()))).param("club", job.clubId()).param("id", item).update();
+  }
+
+  private void end(Open job) {
+    jdbc.sql("update job set ended = now() where club_id = :club and id = :id and ended is null and not exists (select 1 from job_item i "
+        + "where i.club_id = job.club_id and i.job_id = job.id and i.state = 'PENDING')")
+        .param("club", job.clubId()).param("id", job.id()).update();
+  }
+
+  /** How far a job of the club is. */
+  public Progress progress(long id) {
+    record Head(String title, boolean ended, double seconds) {}
+    Head head = jdbc.sql("select title, ended is not null as ended, extract(epoch from coalesce(ended, now()) - begun) as seconds from job "
+        + "where club_id = :club and id = :id").param("club", club.id()).param("id", id).query(Head.class).optional().orElseThrow(NotFound::new);
+    Map<String, Integer> counts = jdbc.sql("select state, count(*) as rows from job_item where club_id = :club and job_id = :id group by state")
+        .param("club", club.id()).param("id", id).query((row, n) -> Map.entry(row.getString("state"), row.getInt("rows"))).list().stream()
+        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    List<Failure> failures = jdbc.sql("select l.name as lifter, i.said from job_item i join lifter l on l.club_id = i.club_id and l.id = i.lifter_id "
+        + "where i.club_id = :club and i.job_id = :id and i.state = 'FAILED' order by l.name limit " + SHOWN_FAILURES)
+        .param("club", club.id()).param("id", id).query(Failure.class).list();
+    return new Progress(id, head.title(), counts.values().stream().mapToInt(Integer::intValue).sum(), counts.getOrDefault("DONE", 0),
+        counts.getOrDefault("FAILED", 0), head.ended(), Math.max(0, (long) head.seconds()), failures);
+  }
+
+  @PreDestroy
+  void close() throws InterruptedException {
+    closing = true;
+    threads.shutdown();
+    threads.awaitTermination(5, TimeUnit.SECONDS);
+  }
+}

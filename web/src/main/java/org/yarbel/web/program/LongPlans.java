@@ -1,0 +1,134 @@
+package org.yarbel.web.program;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.core.plan.progress.Occasions.Turn;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.lifter.Lifter;
+
+/**
+ * Keeps the long plans. Each lift of a block is written by a method of its own that runs from the block's first Monday to its
+ * end; its easy weeks are placed like any others. A change is undone with what it wrote.
+ */
+@Service
+public class LongPlans {
+  private final LongPlanRepository plans;
+  private final ProgressionRepository progressions;
+  private final DeloadWeekRepository deloads;
+  private final Programs programs;
+  private final CoreJson json;
+  private final ClubClock clock;
+
+  LongPlans(LongPlanRepository plans, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs, CoreJson json, ClubClock clock) {
+    this.plans = plans;
+    this.progressions = progressions;
+    this.deloads = deloads;
+    this.programs = programs;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** A plan as it is kept. */
+  public record Kept(Macrocycle plan, @Nullable Long contestId, int version) {}
+
+  /** The plan of a lifter. */
+  @Transactional(readOnly = true)
+  public Optional<Kept> of(long lifterId) {
+    return plans.findByLifterId(lifterId).map(this::kept);
+  }
+
+  /** What is kept of a row. */
+  public Kept kept(LongPlan row) {
+    return new Kept(row.plan(json), row.contestId(), row.version());
+  }
+
+  /** Takes a plan in place of the one there is, and writes the weeks ahead. The change is empty when nothing is new. */
+  @Transactional
+  public Optional<Long> take(Lifter lifter, Macrocycle plan, @Nullable Long contestId, SignedIn who) {
+    return programs.write(lifter, who, () -> set(lifter, plan, contestId));
+  }
+
+  /** The same before any change of it is kept: as if it had been there from the start. */
+  @Transactional
+  public void set(Lifter lifter, Macrocycle plan, @Nullable Long contestId) {
+    LongPlan row = plans.findByLifterId(lifter.id()).orElseGet(() -> new LongPlan(lifter.id()));
+    row.take(plan, contestId, json);
+    plans.save(row);
+    methods(lifter, plan);
+    easyWeeks(lifter, plan);
+    plans.flush();
+  }
+
+  /** Ends the plan: what its methods wrote ahead goes, what somebody edited stays. */
+  @Transactional
+  public Optional<Long> end(Lifter lifter, SignedIn who) {
+    LocalDate today = clock.today();
+    return programs.write(lifter, who, () -> {
+      plans.findByLifterId(lifter.id()).ifPresent(plans::delete);
+      progressions.findByLifterIdOrderById(lifter.id()).stream().filter(p -> p.blockNo() != null).forEach(p -> stop(p, today));
+      LocalDate monday = Programs.monday(today);
+      deloads.deleteAll(deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.plusWeeks(1), monday.plusWeeks(Macrocycle.MOST_WEEKS)));
+      plans.flush();
+    });
+  }
+
+  private void methods(Lifter lifter, Macrocycle plan) {
+    LocalDate today = clock.today();
+    List<Progression> all = progressions.findByLifterIdOrderById(lifter.id());
+    Map<String, List<Progression>> own = new HashMap<>();
+    all.stream().filter(p -> p.blockNo() != null).forEach(p -> own.computeIfAbsent(key(p.blockNo(), p.lift(), p.method().key()), k -> new ArrayList<>()).add(p));
+    Set<String> lifts = new HashSet<>();
+    Set<Progression> used = new HashSet<>();
+    for (Macrocycle.Assigned one : plan.assigned()) {
+      lifts.add(one.lift());
+      List<Progression> there = own.getOrDefault(key(one.no(), one.lift(), one.method().key()), List.of());
+      Progression progression = there.isEmpty() ? new Progression(lifter.id(), one.lift(), one.method()) : there.remove(0);
+      Set<DayOfWeek> days = one.days();
+      progression.set(one.settings(), one.startsOn(), days, Turn.EVERY);
+      progression.end(one.endsOn());
+      progression.belong(one.no(), one.contest(), one.skipped());
+      used.add(progressions.save(progression));
+    }
+    all.stream().filter(p -> p.blockNo() != null && !used.contains(p)).forEach(p -> stop(p, today));
+    LocalDate begins = plan.startsOn().isAfter(today) ? plan.startsOn() : today;
+    all.stream().filter(p -> p.blockNo() == null && lifts.contains(p.lift()) && p.runsOn(begins)).forEach(p -> stop(p, begins));
+    progressions.flush();
+  }
+
+  private static String key(int block, String lift, String method) {
+    return block + "/" + lift + "/" + method;
+  }
+
+  private void stop(Progression progression, LocalDate from) {
+    if (progression.runsOn(from)) {
+      progression.end(progression.startsOn().isAfter(from) ? progression.startsOn() : from);
+      progressions.save(progression);
+    }
+  }
+
+  /** The easy weeks of the plan in place of those that were placed over its time; what is behind stays. */
+  private void easyWeeks(Lifter lifter, Macrocycle plan) {
+    LocalDate monday = Programs.monday(clock.today());
+    LocalDate from = plan.startsOn().isAfter(monday) ? plan.startsOn() : monday;
+    deloads.deleteAll(deloads.findByLifterIdAndMondayBetween(lifter.id(), from, monday.plusWeeks(Macrocycle.MOST_WEEKS)));
+    deloads.flush();
+    plan.easyWeeks().forEach((week, kind) -> {
+      if (!week.isBefore(from)) {
+        deloads.save(new DeloadWeek(lifter.id(), week, kind));
+      }
+    });
+  }
+}

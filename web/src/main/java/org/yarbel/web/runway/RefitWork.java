@@ -1,0 +1,41 @@
+package org.yarbel.web.runway;
+
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.job.JobWork;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.problem.NotFound;
+
+/** Refits the plans of many lifters after their contest moved. */
+@Component
+class RefitWork implements JobWork {
+  static final String KIND = "refit";
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+
+  private final Runways runways;
+  private final LifterRepository lifters;
+
+  RefitWork(Runways runways, LifterRepository lifters) {
+    this.runways = runways;
+    this.lifters = lifters;
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public String work(long lifterId, String document, SignedIn who) {
+    Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
+    Runways.Situation now = runways.of(lifter);
+    if (now.due() == null) {
+      return now.wrong() == null ? "It led there already." : now.wrong();
+    }
+    runways.take(lifter, now.due(), now.contestId(), who);
+    return "Refitted from " + DAY.format(now.due().from()) + ".";
+  }
+}

@@ -1,0 +1,432 @@
+package org.yarbel.web.runway;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.ExtendedModelMap;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.cycle.Block;
+import org.yarbel.core.plan.cycle.Editing;
+import org.yarbel.core.plan.cycle.Proposal;
+import org.yarbel.core.plan.cycle.Purpose;
+import org.yarbel.core.plan.cycle.Refit;
+import org.yarbel.core.plan.cycle.TaperShape;
+import org.yarbel.core.plan.progress.Method;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.board.GroupBoards;
+import org.yarbel.web.board.PlanService;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
+import org.yarbel.web.contest.Contest;
+import org.yarbel.web.contest.Contests;
+import org.yarbel.web.form.Typed;
+import org.yarbel.web.job.Jobs;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.LongPlans;
+
+/** The Runway: its page, the forms on it, and the refit looked at before it is taken. */
+@Controller
+class RunwayController {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
+  private static final int USES = 12;
+
+  private final Runways runways;
+  private final RunwayService service;
+  private final Goals goals;
+  private final LongPlans plans;
+  private final Contests contests;
+  private final LifterRepository lifters;
+  private final GroupBoards groups;
+  private final PlanService changes;
+  private final Jobs jobs;
+  private final Lifts lifts;
+  private final ClubClock clock;
+
+  RunwayController(Runways runways, RunwayService service, Goals goals, LongPlans plans, Contests contests, LifterRepository lifters, GroupBoards groups,
+      PlanService changes, Jobs jobs, Lifts lifts, ClubClock clock) {
+    this.runways = runways;
+    this.service = service;
+    this.goals = goals;
+    this.plans = plans;
+    this.contests = contests;
+    this.lifters = lifters;
+    this.groups = groups;
+    this.changes = changes;
+    this.jobs = jobs;
+    this.lifts = lifts;
+    this.clock = clock;
+  }
+
+  @GetMapping("/lifters/{id}/runway")
+  String page(@PathVariable long id, @RequestParam(required = false) @Nullable Integer block, @RequestParam(defaultValue = "") String taper,
+      @RequestParam(defaultValue = "") String propose, Model model) {
+    Lifter lifter = lifter(id);
+    fill(model, lifter, taper, propose);
+    LongPlans.Kept kept = plans.of(id).orElse(null);
+    if (block != null && kept != null) {
+      model.addAttribute("form", RunwayForms.of(kept.plan().block(block).orElseThrow(NotFound::new).block(), lifts.catalogue()));
+    }
+    return "runway/page";
+  }
+
+  private void fill(Model model, Lifter lifter, String taper, String propose) {
+    Runways.Situation now = runways.of(lifter);
+    model.addAttribute("lifterId", lifter.id());
+    model.addAttribute("lifter", lifter.name());
+    model.addAttribute("unit", lifter.unit().symbol());
+    model.addAttribute("going", now.going().stream().map(going -> GoingView.of(going, now)).toList());
+    model.addAttribute("head", head(lifter, now));
+    model.addAttribute("wrong", now.wrong());
+    model.addAttribute("due", now.due() == null ? null : now.due().changes());
+    List<Contest> coming = now.going().stream().map(Contests.Going::contest).filter(contest -> contest.takesPlace() && !day(contest).isBefore(clock.today())).toList();
+    model.addAttribute("coming", coming.stream().map(contest -> Map.entry(Long.toString(contest.id()), contest.name() + ", " + DAY.format(day(contest)))).toList());
+    if (now.kept() != null) {
+      TaperShape shape = shape(taper);
+      List<RunwayService.Contested> marked = now.going().stream().filter(going -> going.contest().takesPlace()).map(going -> new RunwayService.Contested(
+          going.contest().name(), day(going.contest()), now.roles().stream().noneMatch(role -> role.meet().id() == going.contest().id() && !role.peak()))).toList();
+      RunwayService.Shown shown = service.show(lifter, now.kept(), marked, shape);
+      model.addAttribute("chart", RunwayChart.of(shown));
+      model.addAttribute("weeks", shown.weeks());
+      model.addAttribute("goals", shown.goals().stream().map(goal -> GoalView.of(goal, shown, lifter)).toList());
+      model.addAttribute("ready", Ready.of(shown, shape));
+      model.addAttribute("shapes", TaperShape.values());
+      model.addAttribute("shape", shape);
+      model.addAttribute("over", now.kept().plan().over());
+      model.addAttribute("parked", now.kept().plan().parked());
+      model.addAttribute("purposes", Purpose.values());
+      model.addAttribute("kinds", Deload.values());
+      model.addAttribute("bases", List.of(Basis.ESTIMATED, Basis.TESTED, Basis.TRAINING, Basis.GOAL));
+      model.addAttribute("methods", Method.values());
+      model.addAttribute("lifts", lifts.offered());
+      model.addAttribute("groups", groups.all());
+      model.addAttribute("others", lifters.named("", org.springframework.data.domain.Limit.of(300)).stream().filter(other -> other.id() != lifter.id())
+          .map(other -> Map.entry(Long.toString(other.id()), other.name())).toList());
+    }
+    model.addAttribute("propose", propose);
+    if (!propose.isEmpty() || now.kept() == null) {
+      propose(model, lifter, coming, propose);
+    }
+  }
+
+  private void propose(Model model, Lifter lifter, List<Contest> coming, String propose) {
+    Contest to = coming.stream().filter(contest -> propose.isEmpty() || propose.equals(Long.toString(contest.id()))).findFirst().orElse(null);
+    boolean open = propose.equals("open") || to == null;
+    try {
+      Proposal proposal = runways.propose(lifter, open ? null : to);
+      model.addAttribute("proposal", ProposalView.of(proposal, open || to == null ? "" : Long.toString(to.id())));
+    } catch (IllegalArgumentException refused) {
+      model.addAttribute("noProposal", refused.getMessage() + ".");
+    }
+  }
+
+  /** A contest of the lifter as the page lists it. */
+  record GoingView(long id, String name, String day, String more, String role, boolean led) {
+    static GoingView of(Contests.Going going, Runways.Situation now) {
+      Contest contest = going.contest();
+      Contest.Said said = contest.said();
+      LocalDate day = contest.day();
+      String role = now.roles().stream().filter(one -> one.meet().id() == contest.id()).map(one -> one.why()).findFirst().orElse("");
+      return new GoingView(contest.id(), contest.name(), day == null ? contest.state().word() : DAY.format(day) + (contest.state() == Contest.State.CANCELLED
+          ? ", cancelled" : ""), said.rules().word() + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry().weightClass()), role,
+          now.contest().filter(own -> own.id() == contest.id()).isPresent());
+    }
+  }
+
+  /** The way to a goal as the page shows it. */
+  record GoalView(String key, String lift, GoalChart chart, String goal, String on, @Nullable String proposed, @Nullable String behind) {
+    static GoalView of(RunwayService.Goal goal, RunwayService.Shown shown, Lifter lifter) {
+      boolean off = goal.behind() != null && goal.course() != null && goal.behind() >= org.yarbel.core.plan.cycle.GoalCourse.BEHIND;
+      Mass lower = goal.course() == null ? null : goal.course().lower().shownIn(lifter.unit());
+      return new GoalView(goal.lift().key(), goal.lift().name(), GoalChart.of(goal, shown.from(), shown.end(), lifter.unit()),
+          goal.course() == null ? "" : goal.course().goal().amountIn(lifter.unit(), 1).stripTrailingZeros().toPlainString(),
+          goal.course() == null ? "" : goal.course().goalOn().toString(), off && lower != null ? lower.amountIn(lifter.unit(), 1).stripTrailingZeros()
+              .toPlainString() : null, off ? Math.round(10 * Objects.requireNonNull(goal.behind())) / 10.0 + " %" : null);
+    }
+  }
+
+  /** What the curve says of the day of the contest. */
+  record Ready(String words) {
+    static @Nullable Ready of(RunwayService.Shown shown, TaperShape shape) {
+      if (shown.readiness().isEmpty() || shown.contest() == null) {
+        return null;
+      }
+      double own = shown.readiness().get(shown.readiness().size() - 1).value();
+      double other = shown.other().get(shown.other().size() - 1).value();
+      return new Ready("On the day of the contest the plan stands at " + one(own) + ", with " + shape.words() + " at " + one(other) + ", today being 100.");
+    }
+
+    private static String one(double value) {
+      return java.math.BigDecimal.valueOf(value).setScale(1, java.math.RoundingMode.HALF_UP).toPlainString();
+    }
+  }
+
+  /** A proposal as the page shows it. */
+  record ProposalView(String contest, List<String> blocks, List<String> reasons) {
+    static ProposalView of(Proposal proposal, String contest) {
+      return new ProposalView(contest, proposal.plan().placed().stream().map(placed -> RunwayForms.title(placed.block().purpose()) + ", "
+          + placed.block().weeks() + (placed.block().weeks() == 1 ? " week" : " weeks") + " from " + DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH)
+              .format(placed.monday()) + (placed.block().every() > 0 ? ", the last one easy" : "")).toList(), proposal.reasons());
+    }
+  }
+
+  private String head(Lifter lifter, Runways.Situation now) {
+    LongPlans.Kept kept = now.kept();
+    if (kept == null) {
+      return "No long plan yet";
+    }
+    LocalDate contest = kept.plan().contest();
+    if (contest == null) {
+      return kept.plan().holds() ? "Holding until there is a date" : "Open-ended";
+    }
+    long days = java.time.temporal.ChronoUnit.DAYS.between(clock.today(), contest);
+    String name = now.contest().map(Contest::name).orElse("the contest");
+    return days < 0 ? name + " is behind" : days == 0 ? name + " is today" : days < 14 ? days + (days == 1 ? " day to " : " days to ") + name
+        : days / 7 + " weeks to " + name + ", " + DAY.format(contest);
+  }
+
+  private static LocalDate day(Contest contest) {
+    return Objects.requireNonNull(contest.day());
+  }
+
+  private static TaperShape shape(String name) {
+    for (TaperShape shape : TaperShape.values()) {
+      if (shape.name().equals(name)) {
+        return shape;
+      }
+    }
+    return TaperShape.ONE_WEEK;
+  }
+
+  @PostMapping("/lifters/{id}/runway/plan")
+  String take(@PathVariable long id, @RequestParam(defaultValue = "") String contest, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    Lifter lifter = lifter(id);
+    Contest to = contest.isEmpty() ? null : contests.of(id).stream().map(Contests.Going::contest).filter(own -> Long.toString(own.id()).equals(contest))
+        .findFirst().orElseThrow(NotFound::new);
+    try {
+      Optional<Long> change = runways.take(lifter, runways.propose(lifter, to), to, who);
+      said(flash, "The plan is taken; the next four weeks are written. Methods of the same lifts end where it begins.", List.of(), change);
+    } catch (IllegalArgumentException refused) {
+      flash.addFlashAttribute("said", refused.getMessage() + ".");
+    }
+    return back(id);
+  }
+
+  private static void said(RedirectAttributes flash, String sentence, List<?> changed, Optional<Long> change) {
+    flash.addFlashAttribute("said", sentence);
+    flash.addFlashAttribute("changed", changed);
+    change.ifPresent(made -> flash.addFlashAttribute("undo", made));
+  }
+
+  private static String back(long id) {
+    return "redirect:/lifters/" + id + "/runway";
+  }
+
+  /** What a button of a block does. */
+  private static Function<Editing, Refit> action(int no, String action, Typed typed) {
+    return switch (action) {
+      case "longer" -> editing -> editing.stretch(no, 1);
+      case "shorter" -> editing -> editing.stretch(no, -1);
+      case "earlier" -> editing -> editing.move(no, -1);
+      case "later" -> editing -> editing.move(no, 1);
+      case "repeat" -> editing -> editing.repeat(no);
+      case "merge" -> editing -> editing.merge(no);
+      case "remove" -> editing -> editing.remove(no);
+      case "split" -> editing -> editing.split(no, typed.text("first").matches("\\d{1,2}") ? Integer.parseInt(typed.text("first")) : 0);
+      case "insert" -> {
+        Purpose purpose = typed.choice("purpose", Purpose.class).orElse(Purpose.STRENGTH);
+        int weeks = typed.text("weeks").matches("[1-9]|1\\d|2[0-6]") ? Integer.parseInt(typed.text("weeks")) : purpose.least();
+        yield editing -> editing.insert(no, purpose, weeks);
+      }
+      default -> throw new NotFound();
+    };
+  }
+
+  @PostMapping("/lifters/{id}/runway/blocks/{no}/{action}")
+  String edit(@PathVariable long id, @PathVariable int no, @PathVariable String action, @RequestParam Map<String, String> all,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    boolean stays = apply(id, action(no, action, new Typed(all)), who, flash) && !List.of("remove", "insert").contains(action);
+    return back(id) + (stays ? "?block=" + no : "");
+  }
+
+  private boolean apply(long id, Function<Editing, Refit> what, SignedIn who, RedirectAttributes flash) {
+    try {
+      Runways.Edited edited = runways.edit(lifter(id), what, who);
+      said(flash, edited.change().isEmpty() ? "Nothing had to change." : "Changed.", edited.refit().changes(), edited.change());
+      return true;
+    } catch (Editing.Refused refused) {
+      flash.addFlashAttribute("said", "Not changed. " + refused.getMessage());
+      return true;
+    }
+  }
+
+  @PostMapping("/lifters/{id}/runway/blocks/{no}")
+  ModelAndView save(@PathVariable long id, @PathVariable int no, @RequestParam Map<String, String> all, @RequestParam org.springframework.util.MultiValueMap<String,
+      String> every, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    Lifter lifter = lifter(id);
+    Block stored = plans.of(id).flatMap(kept -> kept.plan().block(no)).orElseThrow(NotFound::new).block();
+    Map<Integer, Set<DayOfWeek>> days = new HashMap<>();
+    for (int at = 0; at < USES; at++) {
+      Set<DayOfWeek> on = EnumSet.noneOf(DayOfWeek.class);
+      List<String> ticked = every.getOrDefault("days-" + at, List.of());
+      EnumSet.allOf(DayOfWeek.class).stream().filter(day -> ticked.contains(day.name())).forEach(on::add);
+      days.put(at, on);
+    }
+    RunwayForms.Read read = RunwayForms.read(stored, new Typed(all), days, lifts.catalogue());
+    if (read.block().isEmpty()) {
+      ExtendedModelMap model = new ExtendedModelMap();
+      fill(model, lifter, "", "");
+      model.addAttribute("form", read.form());
+      ModelAndView again = new ModelAndView("runway/page", model);
+      again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
+      return again;
+    }
+    apply(id, editing -> editing.change(read.block().get()), who, flash);
+    return new ModelAndView(back(id) + "?block=" + no);
+  }
+
+  /** The refit that is due, or what would come of another date. */
+  @GetMapping("/lifters/{id}/runway/refit")
+  String refit(@PathVariable long id, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String state, Model model) {
+    Lifter lifter = lifter(id);
+    model.addAttribute("lifterId", id);
+    model.addAttribute("lifter", lifter.name());
+    model.addAttribute("day", day);
+    model.addAttribute("state", state);
+    try {
+      Runways.WhatIf moved = whatIf(day, state);
+      Runways.Situation now = runways.of(lifter, moved);
+      model.addAttribute("whatIf", moved != null);
+      model.addAttribute("contest", now.contest().map(Contest::name).orElse("the contest"));
+      model.addAttribute("alone", moved == null ? 0 : others(now, id));
+      model.addAttribute("wrong", now.wrong());
+      model.addAttribute("refit", now.due() == null ? null : RefitView.of(now.due()));
+    } catch (IllegalArgumentException refused) {
+      model.addAttribute("wrong", refused.getMessage());
+    }
+    return "runway/refit";
+  }
+
+  private int others(Runways.Situation now, long id) {
+    return now.contest().map(contest -> (int) contests.entries(contest.id()).stream().filter(entry -> entry.lifterId() != id).count()).orElse(0);
+  }
+
+  private static Runways.@Nullable WhatIf whatIf(String day, String state) {
+    if (day.isBlank() && state.isBlank()) {
+      return null;
+    }
+    if (state.equals("POSTPONED") || state.equals("CANCELLED")) {
+      return new Runways.WhatIf(null, Contest.State.valueOf(state));
+    }
+    Typed typed = new Typed(Map.of("day", day));
+    LocalDate to = typed.day("day", LocalDate.of(2026, 5, 2));
+    if (to == null) {
+      throw new IllegalArgumentException(typed.errors().getOrDefault("day", "Write the day the contest moves to."));
+    }
+    return new Runways.WhatIf(to, Contest.State.PLANNED);
+  }
+
+  /** Takes the refit that was looked at; with another date the contest moves too. */
+  @PostMapping("/lifters/{id}/runway/refit")
+  String takeRefit(@PathVariable long id, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String state,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    Lifter lifter = lifter(id);
+    try {
+      Runways.WhatIf moved = whatIf(day, state);
+      Runways.Situation now = runways.of(lifter, moved);
+      if (now.due() == null) {
+        flash.addFlashAttribute("said", now.wrong() == null ? "The plan leads there already." : now.wrong());
+        return back(id);
+      }
+      if (moved != null) {
+        now.contest().ifPresent(contest -> move(contest, moved));
+      }
+      Optional<Long> change = runways.take(lifter, now.due(), now.contestId(), who);
+      int others = moved == null ? 0 : others(now, id);
+      said(flash, "Refitted: what is done stays. Undo brings the old plan back; the contest's date stays." + (others == 0 ? "" : " " + others
+          + (others == 1 ? " more lifter goes there: " : " more lifters go there: ") + "refit them on the contest's page."), now.due().changes(), change);
+    } catch (IllegalArgumentException refused) {
+      flash.addFlashAttribute("said", "Not refitted. " + refused.getMessage());
+    }
+    return back(id);
+  }
+
+  private void move(Contest contest, Runways.WhatIf moved) {
+    Contest.Said said = contest.said();
+    contests.keep(contest.id(), new Contest.Said(said.name(), said.sport(), moved.state(), moved.day() == null ? said.day() : moved.day(), said.place(),
+        said.federation(), said.rules(), said.further(), said.classes(), said.events()));
+  }
+
+  @PostMapping("/lifters/{id}/runway/goal")
+  String goal(@PathVariable long id, @RequestParam Map<String, String> all, RedirectAttributes flash) {
+    Goals.Outcome outcome = goals.aim(lifter(id), new Typed(all));
+    flash.addFlashAttribute("said", outcome.said());
+    flash.addFlashAttribute("goalErrors", outcome.errors());
+    flash.addFlashAttribute("goalTyped", all);
+    return back(id) + "#goals";
+  }
+
+  @PostMapping("/lifters/{id}/runway/end")
+  String end(@PathVariable long id, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    said(flash, "The plan is ended: what it had written ahead is out, what you edited stays.", List.of(), plans.end(lifter(id), who));
+    return back(id);
+  }
+
+  @PostMapping("/lifters/{id}/runway/undo")
+  String undo(@PathVariable long id, @RequestParam long change, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    if (changes.lifterOf(change) != id) {
+      throw new NotFound();
+    }
+    flash.addFlashAttribute("said", changes.undo(change, who));
+    return back(id);
+  }
+
+  /** Gives the plan to other lifters, in the background. */
+  @PostMapping("/lifters/{id}/runway/copy")
+  String copy(@PathVariable long id, @RequestParam(required = false) @Nullable List<Long> to, @RequestParam(required = false) @Nullable List<Long> group,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    Lifter lifter = lifter(id);
+    plans.of(id).orElseThrow(NotFound::new);
+    Set<Long> chosen = new HashSet<>(to == null ? List.of() : to);
+    if (group != null) {
+      group.forEach(one -> groups.lifters(one).forEach(member -> chosen.add(member.id())));
+    }
+    chosen.remove(id);
+    Set<Long> known = lifters.findAllById(chosen).stream().map(Lifter::id).collect(Collectors.toSet());
+    if (known.isEmpty()) {
+      flash.addFlashAttribute("said", "Nobody was chosen: tick a lifter or a group.");
+      return back(id);
+    }
+    long job = jobs.start(CopyWork.KIND, "The plan of " + lifter.name() + " copied", Long.toString(id), known, who);
+    return "redirect:/jobs/" + job + "?back=/lifters/" + id + "/runway";
+  }
+
+  private Lifter lifter(long id) {
+    return lifters.findById(id).orElseThrow(NotFound::new);
+  }
+}

@@ -1,0 +1,109 @@
+package org.yarbel.web.runway;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.WeekTotals;
+import org.yarbel.core.plan.Zone;
+import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.core.plan.progress.Exposure;
+
+/**
+ * A week of the Runway in figures.
+ *
+ * @param out weeks to the contest, 0 in its own week; null without a contest
+ * @param of the week of its block; null outside of the plan
+ * @param lifts the families that are looked at, in order
+ * @param past whether it lies wholly behind
+ * @param now whether today is in it
+ */
+record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable Week of, List<OfLift> lifts, Map<Zone, Double> zones,
+    Map<Zone, Double> zonesDone, List<MarkView> marks, boolean past, boolean now) {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+
+  /**
+   * What a lift comes to, with its variations.
+   *
+   * @param top the highest share of the max planned, in percent; 0 for none
+   * @param topDone lifted
+   * @param sets hard ones planned
+   * @param setsDone lifted
+   */
+  record OfLift(Lift lift, double top, double topDone, long sets, long setsDone) {}
+
+  /** What stands out in the week: its letter, and in words with its day. */
+  record MarkView(String letter, String words) {}
+
+  static RunwayWeek of(LocalDate monday, @Nullable LocalDate contest, Macrocycle.@Nullable Week of, List<Lift> families, List<CountedLine> planned,
+      List<CountedLine> done, List<MarkView> marks, LocalDate today) {
+    List<OfLift> lifts = new ArrayList<>();
+    for (Lift family : families) {
+      List<CountedLine> own = main(planned, family);
+      List<CountedLine> lifted = main(done, family);
+      lifts.add(new OfLift(family, top(own), top(lifted), sets(planned, family), sets(done, family)));
+    }
+    Integer out = contest == null ? null : Integer.valueOf((int) java.time.temporal.ChronoUnit.WEEKS.between(monday, Macrocycle.monday(contest)));
+    return new RunwayWeek(monday, out, of, lifts, zones(planned), zones(done), marks, monday.plusWeeks(1).compareTo(today) <= 0,
+        Macrocycle.monday(today).equals(monday));
+  }
+
+  private static List<CountedLine> main(List<CountedLine> lines, Lift family) {
+    return lines.stream().filter(line -> line.kind().mainWork() && line.head().equals(family) && line.mainOrClose()).toList();
+  }
+
+  private static double top(List<CountedLine> lines) {
+    return lines.stream().mapToDouble(CountedLine::topPercent).max().orElse(0);
+  }
+
+  private static long sets(List<CountedLine> lines, Lift family) {
+    return lines.stream().filter(line -> line.head().equals(family)).mapToLong(CountedLine::hardSets).sum();
+  }
+
+  private static Map<Zone, Double> zones(List<CountedLine> lines) {
+    Map<Zone, Double> zones = new EnumMap<>(Zone.class);
+    zones.putAll(WeekTotals.zones(lines.stream().filter(line -> line.kind().mainWork() && line.mainOrClose()).toList()));
+    return zones;
+  }
+
+  boolean easy() {
+    return of != null && of.easy();
+  }
+
+  /** {@code 4 May}. */
+  String day() {
+    return DAY.format(monday);
+  }
+
+  /** {@code Volume, week 2 of 5}. */
+  String block() {
+    return of == null ? "outside of the plan" : title(of) + ", week " + (of.week() + 1) + " of " + of.block().weeks() + (easy() ? ", easy: "
+        + of.block().easy().word() : "");
+  }
+
+  private static String title(Macrocycle.Week week) {
+    String word = week.block().purpose().word();
+    return Character.toUpperCase(word.charAt(0)) + word.substring(1);
+  }
+
+  /** The week in a sentence or two, for the line under the picture and for those who hear it. */
+  String words() {
+    String when = "Week of " + day() + (out == null || out < 0 ? "" : out == 0 ? ", the contest's" : ", " + out + (out == 1 ? " week out" : " weeks out"));
+    String loads = lifts.stream().filter(lift -> lift.sets() + lift.setsDone() > 0).map(lift -> lift.lift().name() + " "
+        + lift.sets() + (lift.sets() == 1 ? " hard set" : " hard sets") + (lift.top() > 0 ? " to " + Math.round(lift.top()) + " %" : "")
+        + (past || now ? ", done " + lift.setsDone() + (lift.topDone() > 0 ? " to " + Math.round(lift.topDone()) + " %" : "") : "")).collect(Collectors.joining("; "));
+    String said = marks.stream().map(MarkView::words).collect(Collectors.joining("; "));
+    return when + ": " + block() + "." + (loads.isEmpty() ? " No hard sets." : " " + loads + ".") + (said.isEmpty() ? "" : " " + said + ".");
+  }
+
+  static MarkView mark(Exposure.Mark mark, Lift lift, LocalDate day) {
+    return new MarkView(mark.letter(), lift.name() + ": " + mark.word() + " on " + DAY.format(day));
+  }
+}

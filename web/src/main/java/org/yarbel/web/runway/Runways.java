@@ -1,0 +1,270 @@
+package org.yarbel.web.runway;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.cycle.Changed;
+import org.yarbel.core.plan.cycle.Editing;
+import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.core.plan.cycle.Meets;
+import org.yarbel.core.plan.cycle.Proposal;
+import org.yarbel.core.plan.cycle.Refit;
+import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
+import org.yarbel.web.contest.Contest;
+import org.yarbel.web.contest.Contests;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.LiftNumbersRepository;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.LongPlans;
+
+/** What a coach does with the long plan of a lifter. */
+@Service
+public class Runways {
+  private final LongPlans plans;
+  private final Contests contests;
+  private final LiftNumbersRepository numbers;
+  private final LoggedSetRepository log;
+  private final Lifts lifts;
+  private final ClubClock clock;
+
+  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Lifts lifts, ClubClock clock) {
+    this.plans = plans;
+    this.contests = contests;
+    this.numbers = numbers;
+    this.log = log;
+    this.lifts = lifts;
+    this.clock = clock;
+  }
+
+  /**
+   * Where the plan of a lifter leads, and where their contests are.
+   *
+   * @param kept null without a plan
+   * @param roles of the contests to come
+   * @param due what would have to change so that the plan leads to where its contest is; null when it does
+   * @param contestId the contest it would lead to then
+   * @param wrong why nothing can be fitted although something moved; null when it can
+   */
+  public record Situation(LongPlans.@Nullable Kept kept, List<Contests.Going> going, List<Meets.Role> roles, @Nullable Refit due,
+      @Nullable Long contestId, @Nullable String wrong) {
+    /** The contest the plan leads or led to. */
+    public Optional<Contest> contest() {
+      Long id = kept == null ? null : kept.contestId();
+      return going.stream().map(Contests.Going::contest).filter(contest -> id != null && contest.id() == id).findFirst();
+    }
+
+    /** The next contest that is peaked for. */
+    Optional<Meets.Meet> peak() {
+      return roles.stream().filter(Meets.Role::peak).map(Meets.Role::meet).findFirst();
+    }
+  }
+
+  /** A date that a contest might move to. */
+  public record WhatIf(@Nullable LocalDate day, Contest.State state) {}
+
+  /** How things stand. */
+  @Transactional(readOnly = true)
+  public Situation of(Lifter lifter) {
+    return of(lifter, null);
+  }
+
+  /** How they would stand if the contest the plan leads to moved. */
+  @Transactional(readOnly = true)
+  public Situation of(Lifter lifter, @Nullable WhatIf moved) {
+    LocalDate today = clock.today();
+    List<Contests.Going> going = contests.of(lifter.id());
+    List<Meets.Role> roles = Contests.roles(going, today);
+    LongPlans.Kept kept = plans.of(lifter.id()).orElse(null);
+    if (kept == null) {
+      return new Situation(null, going, roles, null, null, null);
+    }
+    Situation plain = new Situation(kept, going, roles, null, kept.contestId(), null);
+    try {
+      return moved != null ? whatIf(lifter, plain, moved) : due(lifter, plain, today);
+    } catch (IllegalArgumentException refused) {
+      return new Situation(kept, going, roles, null, null, refused.getMessage() + ".");
+    }
+  }
+
+  private Situation due(Lifter lifter, Situation now, LocalDate today) {
+    LongPlans.Kept kept = Objects.requireNonNull(now.kept());
+    Macrocycle plan = kept.plan();
+    Contest own = now.contest().orElse(null);
+    Meets.Meet peak = now.peak().orElse(null);
+    Long id = kept.contestId();
+    if (id != null && (own == null || own.gone() || own.state() == Contest.State.CANCELLED)) {
+      return peak != null ? to(lifter, now, peak, why(now, peak)) : plan.contest() == null && !plan.holds() ? now
+          : with(now, Refit.cancelled(plan, from(lifter, null)), null, List.of());
+    }
+    if (own != null && own.state() == Contest.State.POSTPONED) {
+      return plan.contest() != null ? with(now, Refit.postponed(plan, from(lifter, null)), id, List.of())
+          : peak != null ? to(lifter, now, peak, why(now, peak)) : now;
+    }
+    if (own != null && own.day() != null && own.day().isBefore(today)) {
+      return now;
+    }
+    return peak == null ? now : to(lifter, now, peak, why(now, peak));
+  }
+
+  private static List<Changed> why(Situation now, Meets.Meet peak) {
+    Long id = now.kept() == null ? null : now.kept().contestId();
+    return id != null && id == peak.id() ? List.of() : now.roles().stream().filter(role -> role.meet().id() == peak.id() || id != null && role.meet().id() == id)
+        .filter(role -> !role.why().isEmpty()).map(role -> new Changed(role.peak() ? "It leads to " + role.meet().name() : role.meet().name() + " as a training day",
+            role.why())).toList();
+  }
+
+  private Situation whatIf(Lifter lifter, Situation now, WhatIf moved) {
+    Macrocycle plan = Objects.requireNonNull(now.kept()).plan();
+    if (moved.state() == Contest.State.CANCELLED) {
+      return with(now, Refit.cancelled(plan, from(lifter, null)), null, List.of());
+    }
+    LocalDate day = moved.day();
+    if (moved.state() == Contest.State.POSTPONED || day == null) {
+      return with(now, Refit.postponed(plan, from(lifter, null)), now.kept().contestId(), List.of());
+    }
+    if (day.isBefore(clock.today())) {
+      throw new IllegalArgumentException("The day " + day + " is behind: a contest cannot move there");
+    }
+    return with(now, Refit.toDate(plan, day, from(lifter, day)), now.kept().contestId(), List.of());
+  }
+
+  private Situation to(Lifter lifter, Situation now, Meets.Meet peak, List<Changed> first) {
+    Macrocycle plan = Objects.requireNonNull(now.kept()).plan();
+    LocalDate from = from(lifter, peak.day());
+    List<LocalDate> training = now.roles().stream().filter(role -> !role.peak()).map(role -> role.meet().day()).filter(day -> day.isBefore(peak.day())).toList();
+    boolean same = peak.day().equals(plan.contest());
+    List<LocalDate> ahead = plan.trainingDays().stream().filter(day -> !day.isBefore(clock.today())).toList();
+    if (same && ahead.equals(training)) {
+      return Objects.equals(now.kept().contestId(), peak.id()) ? now : with(now, new Refit(plan, plan, from, List.of(new Changed("It leads to " + peak.name(),
+          "The day is the same."))), peak.id(), List.of());
+    }
+    Refit refit = same ? new Refit(plan, plan, from, List.of()) : Refit.toDate(plan, peak.day(), from);
+    List<LocalDate> all = new ArrayList<>(plan.trainingDays().stream().filter(day -> day.isBefore(clock.today())).toList());
+    all.addAll(training);
+    List<Changed> changes = new ArrayList<>(first);
+    changes.addAll(refit.changes());
+    now.roles().stream().filter(role -> !role.peak() && training.contains(role.meet().day()) && !plan.trainingDays().contains(role.meet().day())
+        && first.stream().noneMatch(said -> said.why().equals(role.why())))
+        .forEach(role -> changes.add(new Changed(role.meet().name() + " as a training day", role.why())));
+    if (training.isEmpty() && !ahead.isEmpty()) {
+      changes.add(new Changed("No contest on the way any more", "The days of it are trained as planned."));
+    }
+    return with(now, new Refit(plan, refit.now().through(all), from, changes), peak.id(), List.of());
+  }
+
+  private static Situation with(Situation now, Refit refit, @Nullable Long contestId, List<Changed> first) {
+    List<Changed> all = new ArrayList<>(first);
+    all.addAll(refit.changes());
+    return new Situation(now.kept(), now.going(), now.roles(), new Refit(refit.was(), refit.now(), refit.from(), all), contestId, null);
+  }
+
+  /** The first Monday that may change: this week's when nothing of it is lifted, or when the contest is in it; else the next. */
+  LocalDate from(Lifter lifter, @Nullable LocalDate contest) {
+    LocalDate today = clock.today();
+    LocalDate monday = Macrocycle.monday(today);
+    boolean fresh = today.equals(monday) && log.countSince(lifter.id(), monday) == 0;
+    return fresh || contest != null && Macrocycle.monday(contest).equals(monday) ? monday : monday.plusWeeks(1);
+  }
+
+  /** Takes what is due; empty when nothing is. */
+  @Transactional
+  public Optional<Long> refit(Lifter lifter, SignedIn who) {
+    Situation now = of(lifter);
+    return now.due() == null ? Optional.empty() : plans.take(lifter, now.due().now(), now.contestId(), who);
+  }
+
+  /** Takes a refit that was looked at. */
+  @Transactional
+  public Optional<Long> take(Lifter lifter, Refit refit, @Nullable Long contestId, SignedIn who) {
+    return plans.take(lifter, refit.now(), contestId, who);
+  }
+
+  /** What is proposed to a lifter, to a contest or open-ended. */
+  @Transactional(readOnly = true)
+  public Proposal propose(Lifter lifter, @Nullable Contest contest) {
+    LocalDate today = clock.today();
+    LocalDate day = contest == null ? null : contest.day();
+    if (day != null && day.isBefore(today)) {
+      throw new IllegalArgumentException("The contest on " + day + " is behind");
+    }
+    Catalogue catalogue = lifts.catalogue();
+    List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
+    Level level = known.stream().map(LiftNumbers::level).max(Comparator.naturalOrder()).orElse(null);
+    List<Lift> main = main(lifter, known, catalogue, today);
+    List<Proposal.Event> events = contest == null ? List.of() : contest.said().events().stream()
+        .flatMap(event -> catalogue.ofKey(event.lift()).map(lift -> new Proposal.Event(lift, event.work())).stream()).toList();
+    List<Lift> trained = main.stream().filter(lift -> events.stream().noneMatch(event -> event.lift().equals(lift))).toList();
+    Proposal proposal = Proposal.of(new Proposal.Request(level, trained, events, lifter.daysFree(), day, Macrocycle.monday(today), lifter.strained(),
+        lifter.deloadKind(), lifter.unit()));
+    List<LocalDate> training = day == null ? List.of() : Contests.roles(contests.of(lifter.id()), today).stream().filter(role -> !role.peak())
+        .map(role -> role.meet().day()).filter(other -> other.isBefore(day)).toList();
+    return new Proposal(proposal.plan().through(training), proposal.reasons());
+  }
+
+  /** The three lifts of powerlifting, as far as a max of them is known; else whatever has one. */
+  private static List<Lift> main(Lifter lifter, List<LiftNumbers> known, Catalogue catalogue, LocalDate today) {
+    List<Lift> all = known.stream().filter(own -> own.numbers(lifter.unit(), today).best() != null)
+        .flatMap(own -> catalogue.ofKey(own.lift()).stream()).filter(lift -> !lift.variation().partial()).toList();
+    List<Lift> three = all.stream().filter(Lift::powerlift).toList();
+    List<Lift> more = all.stream().filter(lift -> lift.contest() == Lift.Contest.STRONGMAN).toList();
+    List<Lift> main = new ArrayList<>(three);
+    main.addAll(more);
+    return main.isEmpty() ? all.stream().limit(4).toList() : main.stream().limit(5).toList();
+  }
+
+  /** Takes a proposal. */
+  @Transactional
+  public Optional<Long> take(Lifter lifter, Proposal proposal, @Nullable Contest contest, SignedIn who) {
+    return plans.take(lifter, proposal.plan(), contest == null ? null : Long.valueOf(contest.id()), who);
+  }
+
+  /**
+   * Edits the plan.
+   *
+   * @return what else changed with it
+   * @throws Editing.Refused with a sentence when it cannot be
+   */
+  @Transactional
+  public Edited edit(Lifter lifter, Function<Editing, Refit> what, SignedIn who) {
+    LongPlans.Kept kept = plans.of(lifter.id()).orElseThrow(NotFound::new);
+    Refit refit = what.apply(new Editing(kept.plan(), from(lifter, kept.plan().contest())));
+    return new Edited(refit, plans.take(lifter, refit.now(), kept.contestId(), who));
+  }
+
+  /** What came of an edit; the change is empty when nothing was new. */
+  public record Edited(Refit refit, Optional<Long> change) {}
+
+  /** Gives a plan to another lifter: on their days, with their numbers, to their own next contest where they have one. */
+  @Transactional
+  public String copy(Macrocycle plan, Lifter lifter, SignedIn who) {
+    LocalDate today = clock.today();
+    Set<DayOfWeek> free = lifter.daysFree();
+    if (free.isEmpty()) {
+      return "Left as it was: no day of the week is free.";
+    }
+    Meets.Meet peak = Contests.roles(contests.of(lifter.id()), today).stream().filter(Meets.Role::peak).map(Meets.Role::meet).findFirst().orElse(null);
+    LocalDate monday = Macrocycle.monday(today);
+    Macrocycle theirs = plan.copied(monday, null, free);
+    if (peak != null) {
+      theirs = Refit.toDate(theirs, peak.day(), monday).now();
+    }
+    Optional<Long> change = plans.take(lifter, theirs, peak == null ? null : Long.valueOf(peak.id()), who);
+    return change.isEmpty() ? "Nothing had to change." : peak == null ? "Copied, open-ended." : "Copied, fitted to " + peak.name() + ".";
+  }
+}

@@ -1,0 +1,108 @@
+package org.yarbel.web.runway;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.core.plan.cycle.Refit;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.contest.Contest;
+import org.yarbel.web.contest.ContestEntry;
+import org.yarbel.web.contest.Contests;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.program.LongPlan;
+import org.yarbel.web.program.LongPlanRepository;
+
+/** Whose plans do not lead to where their contest is. */
+@Service
+public class Waiting {
+  private static final int SHOWN = 40;
+
+  private final Contests contests;
+  private final LongPlanRepository plans;
+  private final LifterRepository lifters;
+  private final Runways runways;
+  private final CoreJson json;
+  private final ClubClock clock;
+
+  Waiting(Contests contests, LongPlanRepository plans, LifterRepository lifters, Runways runways, CoreJson json, ClubClock clock) {
+    this.contests = contests;
+    this.plans = plans;
+    this.lifters = lifters;
+    this.runways = runways;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** A lifter whose plan is to be refitted, and how. */
+  public record One(Lifter lifter, Refit due) {}
+
+  /** Those of a contest, with what a refit would change; the first of many. */
+  @Transactional(readOnly = true)
+  public List<One> of(Contest contest) {
+    List<One> all = new ArrayList<>();
+    for (Lifter lifter : lifters.findAllById(concerned(contest).stream().limit(SHOWN).toList())) {
+      Runways.Situation now = runways.of(lifter);
+      if (now.due() != null) {
+        all.add(new One(lifter, now.due()));
+      }
+    }
+    return all;
+  }
+
+  /** The ids of those whose plan leads to another day than a contest has, or went there before they stayed at home. */
+  @Transactional(readOnly = true)
+  public Set<Long> concerned(Contest contest) {
+    Set<Long> ids = new LinkedHashSet<>();
+    List<Long> going = contests.entries(contest.id()).stream().map(ContestEntry::lifterId).toList();
+    Map<Long, List<Contests.Going>> all = contests.of(going);
+    for (LongPlan row : plans.findByLifterIdIn(going)) {
+      if (elsewhere(contest, row, all.getOrDefault(row.lifterId(), List.of()))) {
+        ids.add(row.lifterId());
+      }
+    }
+    plans.findByContestId(contest.id()).stream().filter(row -> !going.contains(row.lifterId()) && row.plan(json).contest() != null)
+        .forEach(row -> ids.add(row.lifterId()));
+    return ids;
+  }
+
+  private boolean elsewhere(Contest contest, LongPlan row, List<Contests.Going> going) {
+    Macrocycle plan = row.plan(json);
+    boolean led = Objects.equals(row.contestId(), contest.id());
+    if (!contest.takesPlace()) {
+      return led && plan.contest() != null && contest.state() != Contest.State.PLANNED;
+    }
+    LocalDate day = Objects.requireNonNull(contest.day());
+    if (day.isBefore(clock.today())) {
+      return false;
+    }
+    boolean peak = Contests.roles(going, clock.today()).stream().filter(org.yarbel.core.plan.cycle.Meets.Role::peak).findFirst()
+        .filter(role -> role.meet().id() == contest.id()).isPresent();
+    return peak ? !day.equals(plan.contest()) || !led : led && Contests.roles(going, clock.today()).stream().anyMatch(role -> !role.peak()
+        && role.meet().id() == contest.id());
+  }
+
+  /** How many there are, by the contest's id, of those to come. */
+  @Transactional(readOnly = true)
+  public Map<Long, Long> count(Collection<Contest> all) {
+    Map<Long, List<ContestEntry>> entries = contests.entries(all.stream().map(Contest::id).toList());
+    List<Long> ids = entries.values().stream().flatMap(List::stream).map(ContestEntry::lifterId).distinct().toList();
+    Map<Long, LongPlan> rows = new HashMap<>();
+    plans.findByLifterIdIn(ids).forEach(row -> rows.put(row.lifterId(), row));
+    Map<Long, List<Contests.Going>> going = contests.of(ids);
+    Map<Long, Long> counts = new HashMap<>();
+    all.forEach(contest -> counts.put(contest.id(), entries.getOrDefault(contest.id(), List.of()).stream().map(entry -> rows.get(entry.lifterId()))
+        .filter(row -> row != null && elsewhere(contest, row, going.getOrDefault(row.lifterId(), List.of()))).count()));
+    return counts;
+  }
+}

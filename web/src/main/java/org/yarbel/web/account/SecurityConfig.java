@@ -58,9 +58,9 @@ class SecurityConfig {
     return http
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
-                "/favicon.ico", "/error", "/sw.js", "/offline").permitAll()
+                "/favicon.ico", "/error", "/sw.js", "/offline", "/feeds/*").permitAll()
             .requestMatchers("/", "/me", "/account", "/sessions/*/card", "/sessions/*/sets", "/lifters/*/ledger",
-                "/workbench", "/workbench/*").authenticated()
+                "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke", "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))
         .formLogin(form -> form.loginPage("/login")
             .usernameParameter("email")

@@ -260,11 +260,21 @@ public record LifterContext(
         .filter(Objects::nonNull).max(Mass::compareTo).map(heaviest -> new Warmth.Taken(lift, heaviest));
   }
 
+  /**
+   * What a line of a session is worked out with, without its warm-up and by the training max it was written for.
+   *
+   * @throws NotationException where it cannot be read
+   */
+  public Resolver.Request planned(Slot slot, Groups groups) {
+    Lift lift = lift(slot.lift());
+    return training(lift, slot.trainingNg()).request(lift, WorkLine.parse(slot.work()), slot.details(), rounds(groups.group(slot.groupNo())), null)
+        .withWarmUp(null);
+  }
+
   /** A line worked out without its warm-up and its cautions; empty when it cannot be. */
   public Optional<ResolvedLine> withoutRamp(Slot slot, Groups groups) {
     try {
-      return Optional.of(Resolver.resolve(request(lift(slot.lift()), WorkLine.parse(slot.work()), slot.details(),
-          rounds(groups.group(slot.groupNo())), null).withWarmUp(null)));
+      return Optional.of(Resolver.resolve(planned(slot, groups)));
     } catch (NotationException wrong) {
       return Optional.empty();
     }

@@ -115,9 +115,9 @@ class ContestController {
     model.addAttribute("sports", Contest.Sport.values());
     model.addAttribute("states", Contest.State.values());
     model.addAttribute("rules", RuleSet.values());
+    model.addAttribute("title", contest == null ? "New contest" : contest.name());
     model.addAttribute("version", contest == null ? "" : Integer.toString(contest.version()));
     if (contest != null) {
-      model.addAttribute("heading", contest.name());
       List<ContestEntry> going = contests.entries(contest.id());
       Map<Long, Lifter> byId = lifters.findAllById(going.stream().map(ContestEntry::lifterId).toList()).stream().collect(Collectors.toMap(Lifter::id, l -> l));
       Map<Long, List<Contests.Going>> all = contests.of(byId.keySet());

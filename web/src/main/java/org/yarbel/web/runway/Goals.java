@@ -71,6 +71,6 @@ class Goals {
     Mass more = GoalCourse.believable(best, weeks);
     boolean beyond = goal.nanograms() - best.nanograms() > more.nanograms();
     return beyond ? " Mind: in " + Math.round(weeks) + " weeks about " + more.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit()
-        + " on top of today's " + best.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " is believable." : "";
+        + " on top of today's " + best.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit() + " is believable." : "";
   }
 }

@@ -47,7 +47,7 @@ record RunwayChart(double width, double height, List<Column> columns, List<Block
 
   /** A block. */
   record BlockShape(int no, double x, double y, double width, double height, String fill, String title, String words) {
-    double middle() {
+    public double middle() {
       return x + width / 2;
     }
   }
@@ -63,6 +63,16 @@ record RunwayChart(double width, double height, List<Column> columns, List<Block
 
   static RunwayChart of(RunwayService.Shown shown) {
     return new Drawing(shown).draw();
+  }
+
+  /** The week that is looked at first: this one, or the first of all. */
+  public int first() {
+    for (int i = 0; i < columns.size(); i++) {
+      if (columns.get(i).now()) {
+        return i;
+      }
+    }
+    return 0;
   }
 
   private static double round(double value) {

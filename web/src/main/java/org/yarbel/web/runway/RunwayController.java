@@ -1,5 +1,6 @@
 package org.yarbel.web.runway;
 
+import java.io.Serializable;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -30,6 +31,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.cycle.Block;
+import org.yarbel.core.plan.cycle.Changed;
 import org.yarbel.core.plan.cycle.Editing;
 import org.yarbel.core.plan.cycle.Proposal;
 import org.yarbel.core.plan.cycle.Purpose;
@@ -145,6 +147,13 @@ class RunwayController {
     }
   }
 
+  /** A difference as it is said on the page after a redirect; what waits there is kept in the session. */
+  record ChangedView(String what, String why) implements Serializable {
+    static List<ChangedView> of(List<Changed> changes) {
+      return changes.stream().map(one -> new ChangedView(one.what(), one.why())).toList();
+    }
+  }
+
   /** A contest of the lifter as the page lists it. */
   record GoingView(long id, String name, String day, String more, String role, boolean led) {
     static GoingView of(Contests.Going going, Runways.Situation now) {
@@ -237,9 +246,9 @@ class RunwayController {
     return back(id);
   }
 
-  private static void said(RedirectAttributes flash, String sentence, List<?> changed, Optional<Long> change) {
+  private static void said(RedirectAttributes flash, String sentence, List<Changed> changed, Optional<Long> change) {
     flash.addFlashAttribute("said", sentence);
-    flash.addFlashAttribute("changed", changed);
+    flash.addFlashAttribute("changed", ChangedView.of(changed));
     change.ifPresent(made -> flash.addFlashAttribute("undo", made));
   }
 
@@ -270,18 +279,17 @@ class RunwayController {
   @PostMapping("/lifters/{id}/runway/blocks/{no}/{action}")
   String edit(@PathVariable long id, @PathVariable int no, @PathVariable String action, @RequestParam Map<String, String> all,
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    boolean stays = apply(id, action(no, action, new Typed(all)), who, flash) && !List.of("remove", "insert").contains(action);
+    apply(id, action(no, action, new Typed(all)), who, flash);
+    boolean stays = plans.of(id).flatMap(kept -> kept.plan().block(no)).isPresent();
     return back(id) + (stays ? "?block=" + no : "");
   }
 
-  private boolean apply(long id, Function<Editing, Refit> what, SignedIn who, RedirectAttributes flash) {
+  private void apply(long id, Function<Editing, Refit> what, SignedIn who, RedirectAttributes flash) {
     try {
       Runways.Edited edited = runways.edit(lifter(id), what, who);
       said(flash, edited.change().isEmpty() ? "Nothing had to change." : "Changed.", edited.refit().changes(), edited.change());
-      return true;
     } catch (Editing.Refused refused) {
       flash.addFlashAttribute("said", "Not changed. " + refused.getMessage());
-      return true;
     }
   }
 
@@ -325,7 +333,7 @@ class RunwayController {
       model.addAttribute("contest", now.contest().map(Contest::name).orElse("the contest"));
       model.addAttribute("alone", moved == null ? 0 : others(now, id));
       model.addAttribute("wrong", now.wrong());
-      model.addAttribute("refit", now.due() == null ? null : RefitView.of(now.due()));
+      model.addAttribute("refit", now.due() == null ? null : RefitView.of(now.due(), plan -> service.written(lifter, plan, now.due().from())));
     } catch (IllegalArgumentException refused) {
       model.addAttribute("wrong", refused.getMessage());
     }
@@ -386,8 +394,8 @@ class RunwayController {
   String goal(@PathVariable long id, @RequestParam Map<String, String> all, RedirectAttributes flash) {
     Goals.Outcome outcome = goals.aim(lifter(id), new Typed(all));
     flash.addFlashAttribute("said", outcome.said());
-    flash.addFlashAttribute("goalErrors", outcome.errors());
-    flash.addFlashAttribute("goalTyped", all);
+    flash.addFlashAttribute("goalErrors", new HashMap<>(outcome.errors()));
+    flash.addFlashAttribute("goalTyped", new HashMap<>(all));
     return back(id) + "#goals";
   }
 

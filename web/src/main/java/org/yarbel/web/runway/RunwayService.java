@@ -108,6 +108,14 @@ class RunwayService {
   /** A line of the plan with its day, whatever it came from. */
   private record Line(LocalDate day, SlotKind kind, Lift lift, ResolvedLine resolved) {}
 
+  /** The lines of a plan from a day to its end, or of so many weeks where it holds. */
+  @Transactional(readOnly = true)
+  List<Written> written(Lifter lifter, Macrocycle plan, LocalDate from) {
+    LifterContext context = contexts.of(lifter, null);
+    LocalDate until = plan.holds() ? latest(plan.end(), from.plusWeeks(OPEN_WEEKS)) : plan.end();
+    return Written.all(plan, (lift, settings, perWeek) -> Programs.brief(lift, settings, perWeek, context), context.lifts(), from, until);
+  }
+
   /** Reads it all. */
   @Transactional(readOnly = true)
   Shown show(Lifter lifter, LongPlans.Kept kept, List<Contested> contests, TaperShape compared) {

@@ -37,7 +37,21 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
    * @param sets hard ones planned
    * @param setsDone lifted
    */
-  record OfLift(Lift lift, double top, double topDone, long sets, long setsDone) {}
+  record OfLift(Lift lift, double top, double topDone, long sets, long setsDone) {
+    /** {@code 9 to 85 %}. */
+    public String planned() {
+      return words(sets, top);
+    }
+
+    /** The same of what was lifted; empty when nothing was. */
+    public String lifted() {
+      return setsDone == 0 ? "" : words(setsDone, topDone);
+    }
+
+    private static String words(long sets, double top) {
+      return sets + (top > 0 ? " to " + Math.round(top) + " %" : "");
+    }
+  }
 
   /** What stands out in the week: its letter, and in words with its day. */
   record MarkView(String letter, String words) {}
@@ -73,17 +87,17 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
     return zones;
   }
 
-  boolean easy() {
+  public boolean easy() {
     return of != null && of.easy();
   }
 
   /** {@code 4 May}. */
-  String day() {
+  public String day() {
     return DAY.format(monday);
   }
 
   /** {@code Volume, week 2 of 5}. */
-  String block() {
+  public String block() {
     return of == null ? "outside of the plan" : title(of) + ", week " + (of.week() + 1) + " of " + of.block().weeks() + (easy() ? ", easy: "
         + of.block().easy().word() : "");
   }
@@ -93,13 +107,23 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
     return Character.toUpperCase(word.charAt(0)) + word.substring(1);
   }
 
+  /** The planned reps of each zone, the lightest first: {@code 0 · 24 · 12 · 1}. */
+  public String reps() {
+    return java.util.Arrays.stream(Zone.values()).map(zone -> Long.toString(Math.round(zones.getOrDefault(zone, 0.0)))).collect(Collectors.joining(" · "));
+  }
+
+  /** What stands out, in words. */
+  public String said() {
+    return marks.stream().map(MarkView::words).collect(Collectors.joining("; "));
+  }
+
   /** The week in a sentence or two, for the line under the picture and for those who hear it. */
-  String words() {
+  public String words() {
     String when = "Week of " + day() + (out == null || out < 0 ? "" : out == 0 ? ", the contest's" : ", " + out + (out == 1 ? " week out" : " weeks out"));
     String loads = lifts.stream().filter(lift -> lift.sets() + lift.setsDone() > 0).map(lift -> lift.lift().name() + " "
         + lift.sets() + (lift.sets() == 1 ? " hard set" : " hard sets") + (lift.top() > 0 ? " to " + Math.round(lift.top()) + " %" : "")
         + (past || now ? ", done " + lift.setsDone() + (lift.topDone() > 0 ? " to " + Math.round(lift.topDone()) + " %" : "") : "")).collect(Collectors.joining("; "));
-    String said = marks.stream().map(MarkView::words).collect(Collectors.joining("; "));
+    String said = said();
     return when + ": " + block() + "." + (loads.isEmpty() ? " No hard sets." : " " + loads + ".") + (said.isEmpty() ? "" : " " + said + ".");
   }
 

@@ -124,9 +124,16 @@ public class Runways {
 
   private static List<Changed> why(Situation now, Meets.Meet peak) {
     Long id = now.kept() == null ? null : now.kept().contestId();
-    return id != null && id == peak.id() ? List.of() : now.roles().stream().filter(role -> role.meet().id() == peak.id() || id != null && role.meet().id() == id)
+    if (id != null && id == peak.id()) {
+      return List.of();
+    }
+    List<Changed> said = new ArrayList<>(now.roles().stream().filter(role -> role.meet().id() == peak.id() || id != null && role.meet().id() == id)
         .filter(role -> !role.why().isEmpty()).map(role -> new Changed(role.peak() ? "It leads to " + role.meet().name() : role.meet().name() + " as a training day",
-            role.why())).toList();
+            role.why())).toList());
+    if (said.stream().noneMatch(one -> one.what().equals("It leads to " + peak.name()))) {
+      said.add(0, new Changed("It leads to " + peak.name(), "It is the next contest that is peaked for."));
+    }
+    return said;
   }
 
   private Situation whatIf(Lifter lifter, Situation now, WhatIf moved) {
@@ -151,8 +158,8 @@ public class Runways {
     boolean same = peak.day().equals(plan.contest());
     List<LocalDate> ahead = plan.trainingDays().stream().filter(day -> !day.isBefore(clock.today())).toList();
     if (same && ahead.equals(training)) {
-      return Objects.equals(now.kept().contestId(), peak.id()) ? now : with(now, new Refit(plan, plan, from, List.of(new Changed("It leads to " + peak.name(),
-          "The day is the same."))), peak.id(), List.of());
+      return Objects.equals(now.kept().contestId(), peak.id()) ? now : with(now, new Refit(plan, plan, from, first), peak.id(),
+          List.of());
     }
     Refit refit = same ? new Refit(plan, plan, from, List.of()) : Refit.toDate(plan, peak.day(), from);
     List<LocalDate> all = new ArrayList<>(plan.trainingDays().stream().filter(day -> day.isBefore(clock.today())).toList());

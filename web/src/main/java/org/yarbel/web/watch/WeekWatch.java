@@ -60,7 +60,7 @@ public class WeekWatch {
 
   private static final int PAST_WEEKS = 3;
   private static final Limit SHOWN_SILENCES = Limit.of(100);
-  private static final Set<Method> PEAKING = Set.of(Method.GOAL_WAVE, Method.SHRINKING_JUMPS);
+  private static final Set<Method> PEAKING = Set.of(Method.GOAL_WAVE, Method.SHRINKING_JUMPS, Method.PEAK, Method.TAPER);
 
   private final SilenceRepository silences;
   private final Thresholds thresholds;
@@ -222,8 +222,13 @@ public class WeekWatch {
         level = level == null || own.level().compareTo(level) > 0 ? own.level() : level;
       }
       Mass goal = known.goal();
+      LocalDate contest = running.stream().filter(p -> p.lift().equals(own.lift()) && p.contestOn() != null).map(Progression::contestOn).findFirst().orElse(null);
       if (goal != null) {
-        goals.put(own.lift(), new Athlete.Goal(goal, own.goalOn(), startMax(running, own.lift(), lifter.unit()), startOn(running, own.lift())));
+        goals.put(own.lift(), new Athlete.Goal(goal, own.goalOn() != null ? own.goalOn() : contest, startMax(running, own.lift(), lifter.unit()), startOn(running,
+            own.lift())));
+      } else if (contest != null && known.best() != null) {
+        // without a goal the last weeks are still counted back from the contest
+        goals.put(own.lift(), new Athlete.Goal(known.best(), contest, null, null));
       }
     }
     Map<String, Mass> heaviest = main.isEmpty() ? new HashMap<>() : log.heaviest(lifter.id(), main).stream()

@@ -7,14 +7,15 @@ import static org.yarbel.core.plan.progress.Parameter.number;
 import java.util.List;
 import org.yarbel.core.notation.Basis;
 
-/** A single over 90 % every week with doubles behind it, and a rehearsal under the rules of the contest. */
+/** A single over 90 % every week with triples behind it, and a rehearsal under the rules of the contest. */
 final class Peaking implements Rule {
-  private static final String PRACTICE = "3x3 70%";
+  private static final String PRACTICE = "4x3 75%";
 
   @Override
   public List<Parameter> parameters() {
     return List.of(count("weeks", "weeks", 3, 1, 8), number("from", "first single, %", "90", 80, 100), number("to", "last single, %", "95", 80, 102),
-        count("sets", "sets of two behind it", 3, 0, 8), number("drop", "those lighter by, points", "7.5", 2.5, 25),
+        count("sets", "sets behind it", 4, 0, 8), count("reps", "reps of those", 3, 1, 5),
+        number("drop", "those lighter by, points", "10", 2.5, 25),
         count("rehearsal", "rehearsal in week …, 0 for none", 2, 0, 8), basis());
   }
 
@@ -34,11 +35,11 @@ final class Peaking implements Rule {
     int sets = settings.count("sets");
     Countdown left = brief.countdown();
     if (left != null && Tapering.lastBefore(left, brief.lift())) {
-      return Exposure.of(brief, "1x1 " + Tapering.OPENER + "%" + of + (sets == 0 ? "" : "; " + sets + "x2 "
+      return Exposure.of(brief, "1x1 " + Tapering.OPENER + "%" + of + (sets == 0 ? "" : "; " + sets + "x" + settings.count("reps") + " "
           + Percents.text(single - settings.number("drop")) + "%" + of)).marked(Exposure.Mark.OPENER).saying(Tapering.opener(left.days(), LastHeavy.of(brief.lift())));
     }
     Exposure exposure = Exposure.of(brief, "1x1 " + Percents.text(single) + "%" + of
-        + (sets == 0 ? "" : "; " + sets + "x2 " + Percents.text(single - settings.number("drop")) + "%" + of));
+        + (sets == 0 ? "" : "; " + sets + "x" + settings.count("reps") + " " + Percents.text(single - settings.number("drop")) + "%" + of));
     // a block shorter than asked rehearses in its last week
     int rehearsal = Math.min(settings.count("rehearsal"), weeks);
     return rehearsal != brief.week(number) + 1 ? exposure : exposure.marked(Exposure.Mark.REHEARSAL)

@@ -29,8 +29,8 @@ public final class Tapering implements Rule {
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(count("sets", "sets of two a week before the taper", 4, 1, 12), number("opener", "opener, %", OPENER, 85, 95),
-        number("doubles", "doubles, %", "85", 70, 92), basis());
+    return List.of(count("sets", "sets of three a week before the taper", 4, 1, 12), number("opener", "opener, %", OPENER, 85, 95),
+        number("triples", "triples, %", "85", 70, 90), basis());
   }
 
   @Override
@@ -52,9 +52,9 @@ public final class Tapering implements Rule {
     LastHeavy window = LastHeavy.of(brief.lift());
     OptionalInt last = left.lastHeavy(window.nearest());
     int sets = sets(brief.settings().count("sets"), left.weeks());
-    String doubles = Percents.text(brief.settings().number("doubles")) + "%" + of;
+    String triples = Percents.text(brief.settings().number("triples")) + "%" + of;
     if (last.isPresent() && left.days() == last.getAsInt()) {
-      return Exposure.of(brief, "1x1 " + Percents.text(brief.settings().number("opener")) + "%" + of + (sets > 1 ? "; " + (sets - 1) + "x2 " + doubles : ""))
+      return Exposure.of(brief, "1x1 " + Percents.text(brief.settings().number("opener")) + "%" + of + (sets > 1 ? "; " + (sets - 1) + "x3 " + triples : ""))
           .marked(Exposure.Mark.OPENER).saying(opener(left.days(), window));
     }
     if (left.days() < window.nearest()) {
@@ -62,7 +62,7 @@ public final class Tapering implements Rule {
       return Exposure.of(brief, (primer ? "2x1 " : Math.max(1, sets) + "x2 ") + Percents.text(primer ? PRIMER : NEAR) + "%" + of)
           .saying(left.days() + " days to the contest: light and fast, nothing heavy any more.");
     }
-    return Exposure.of(brief, brief.ofWeek(number) > 0 ? Math.max(1, sets - 1) + "x2 75%" + of : sets + "x2 " + doubles)
+    return Exposure.of(brief, brief.ofWeek(number) > 0 ? Math.max(1, sets - 1) + "x3 75%" + of : sets + "x3 " + triples)
         .saying("Taper: " + Math.round(100 * (1 - left(left.weeks()))) + " % less volume, the loads stay.");
   }
 

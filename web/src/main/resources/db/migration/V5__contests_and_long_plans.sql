@@ -100,3 +100,6 @@ create table calendar_feed (
 create index calendar_feed_lifter on calendar_feed (club_id, lifter_id);
 -- looked for before any club is known
 create unique index calendar_feed_token on calendar_feed (token_hash);
+
+-- a line that goes is looked for among those that follow another one
+create index slot_link on slot (club_id, link_of) where link_of is not null;

@@ -70,7 +70,7 @@ public class LongPlan {
 
   private static Macrocycle proposed() {
     return Proposal.of(new Proposal.Request(Level.INTERMEDIATE, MAIN.stream().map(key -> LIFTS.ofKey(key).orElseThrow()).toList(), List.of(),
-        EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY), CONTEST, MONDAY, false, Deload.HALF_LOAD, MassUnit.KG)).plan();
+        EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY), CONTEST, MONDAY, false, Deload.HALF_LOAD, MassUnit.KG, List.of())).plan();
   }
 
   @Benchmark

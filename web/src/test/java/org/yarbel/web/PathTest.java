@@ -31,6 +31,8 @@ class PathTest {
   @Test
   void everyScreenIsCleanOnADeskAndOnAPhone(TestApp app, Browser browser) {
     long corwin = app.lifter("Corwin");
+    long emeric = app.lifter("Emeric");
+    long contest = app.jdbc().sql("select id from contest where name = 'Fellgate Cup'").query(Long.class).single();
     long past = app.session("Corwin", TestApp.TODAY.minusDays(2));
     long tamsin = app.lifter("Tamsin");
     long medley = app.session("Brannoc", TestApp.TODAY.plusDays(5));
@@ -38,7 +40,9 @@ class PathTest {
     List<String> coachPaths = List.of("/", "/?find=zzz", "/lifters/new", "/lifters/" + corwin, "/lifters/" + corwin + "/week",
         "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/lifters/" + tamsin + "/week", "/sessions/" + medley + "/card", "/sessions/" + speed + "/card", "/account", "/nowhere", "/kit", "/lifters/" + tamsin + "/weeks", "/lifters/" + tamsin + "/progressions",
         "/lifters/" + tamsin + "/progressions?lift=Squat&method=goal-wave", "/lifters/" + corwin + "/sheet", "/methods", "/methods/ladder", "/groups",
-        "/groups/" + app.jdbc().sql("select id from lifter_group where name = 'Evening group'").query(Long.class).single() + "/week", "/library", "/checks", "/lifters/" + app.lifter("Sunniva") + "/week", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
+        "/groups/" + app.jdbc().sql("select id from lifter_group where name = 'Evening group'").query(Long.class).single() + "/week", "/library", "/checks", "/contests", "/contests/new", "/contests/" + contest, "/lifters/" + emeric + "/runway", "/lifters/" + emeric + "/runway?block=2",
+        "/lifters/" + app.lifter("Rosalind") + "/runway", "/lifters/" + app.lifter("Rosalind") + "/runway/refit", "/lifters/" + app.lifter("Brannoc") + "/runway", "/lifters/" + emeric + "/runway/workbook",
+        "/lifters/" + emeric + "/calendar", "/lifters/" + app.lifter("Sunniva") + "/week", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
         "/workbench/chart", "/workbench/plates?loads=60+100+182.5", "/workbench/ramp?top=240", "/workbench/bands?kind=chains&bar=140&chainMass=9",
         "/workbench/points?bodyMass=93&total=800", "/workbench/units?amount=100");
     browser.signIn("coach");

@@ -17,8 +17,7 @@ class Screenshots {
   @Test
   void ofEveryMainScreen(TestApp app, Browser browser) {
     long maren = app.lifter("Maren");
-    browser.desk().open("/login");
-    picture(browser, "sign-in");
+    browser.desk();
     browser.signIn("coach");
     picture(browser, "floor");
     takeOn(browser);
@@ -31,8 +30,10 @@ class Screenshots {
     picture(browser, "lifts");
     browser.open("/workbench/estimate?load=140&reps=5&rpe=8&unit=kg");
     picture(browser, "workbench");
-    browser.open("/workbench/plates?loads=60+100+140+167.5+182.5+155&unit=kg");
-    picture(browser, "workbench-plates");
+    browser.open("/lifters/" + app.lifter("Emeric") + "/runway");
+    picture(browser, "runway");
+    browser.open("/lifters/" + app.lifter("Rosalind") + "/runway/refit");
+    picture(browser, "refit");
     browser.open("/lifters/" + app.lifter("Corwin") + "/week");
     picture(browser, "week-board");
     browser.driver().executeScript("document.querySelector('.week-panel').scrollIntoView()");

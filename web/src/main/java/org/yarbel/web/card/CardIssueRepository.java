@@ -9,6 +9,10 @@ import org.springframework.data.jpa.repository.Query;
 interface CardIssueRepository extends JpaRepository<CardIssue, Long> {
   Optional<CardIssue> findFirstBySessionIdOrderByNumberDesc(long sessionId);
 
+  /** Which of these sessions have a card that was issued. */
+  @Query("select distinct c.sessionId from CardIssue c where c.sessionId in :ids")
+  List<Long> issued(Collection<Long> ids);
+
   /** The newest card of each of these sessions. */
   @Query("""
       select c from CardIssue c where c.sessionId in :ids

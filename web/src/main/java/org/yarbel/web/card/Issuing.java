@@ -3,6 +3,7 @@ package org.yarbel.web.card;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -69,6 +70,13 @@ public class Issuing {
   @Transactional(propagation = Propagation.MANDATORY)
   CardDocument newestOrIssue(TrainingSession session, Lifter lifter) {
     return newest(session.id()).orElseGet(() -> issue(session, lifter, 1, Map.of()));
+  }
+
+  /** Issues the next number of the cards of these sessions that were issued before. */
+  @Transactional
+  public void plansChanged(Collection<TrainingSession> sessions, Lifter lifter) {
+    Set<Long> issued = sessions.isEmpty() ? Set.of() : new HashSet<>(issues.issued(sessions.stream().map(TrainingSession::id).toList()));
+    sessions.stream().filter(session -> issued.contains(session.id())).forEach(session -> planChanged(session, lifter));
   }
 
   /** Issues the next number when the card was issued before; lines with sets logged stay as they were issued. */

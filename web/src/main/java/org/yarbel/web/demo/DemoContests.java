@@ -95,7 +95,7 @@ class DemoContests {
       LocalDate from = monday.minusWeeks(journey.since());
       List<Lift> lifts = journey.lifts().stream().map(key -> Catalogue.standard().ofKey(key).orElseThrow()).toList();
       Macrocycle plan = Proposal.of(new Proposal.Request(journey.level(), lifts, List.of(), DemoLife.of(email).free(), from.plusWeeks(journey.weeks() - 1L)
-          .plusDays(5), from, lifter.strained(), lifter.deloadKind(), lifter.unit())).plan();
+          .plusDays(5), from, lifter.strained(), lifter.deloadKind(), lifter.unit(), List.of())).plan();
       plans.set(lifter, plan, Objects.requireNonNull(made.get(journey.contest())).id());
       plan.easyWeeks().forEach((week, kind) -> {
         if (week.isBefore(monday)) {

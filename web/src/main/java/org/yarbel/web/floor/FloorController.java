@@ -16,18 +16,22 @@ import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.runway.Waiting;
 
 /** The Floor for coaches; for a lifter, what they train next. */
 @Controller
 class FloorController {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
   private static final int NEXT_SESSIONS = 6;
+  private static final int CONTEST_WEEKS = 10;
 
   private final FloorService floor;
   private final TrainingSessionRepository sessions;
+  private final Waiting waiting;
   private final ClubClock clock;
 
-  FloorController(FloorService floor, TrainingSessionRepository sessions, ClubClock clock) {
+  FloorController(FloorService floor, TrainingSessionRepository sessions, Waiting waiting, ClubClock clock) {
+    this.waiting = waiting;
     this.floor = floor;
     this.sessions = sessions;
     this.clock = clock;
@@ -44,6 +48,9 @@ class FloorController {
     }
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find));
+    if (!htmx.isHtmxRequest()) {
+      model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
+    }
     return htmx.isHtmxRequest() ? "floor/page :: lists" : "floor/page";
   }
 

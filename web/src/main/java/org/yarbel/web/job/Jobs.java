@@ -1,6 +1,8 @@
 package org.yarbel.web.job;
 
 import jakarta.annotation.PreDestroy;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.FlushModeType;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +34,7 @@ import org.yarbel.web.problem.NotFound;
 @Service
 public class Jobs {
   private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
-  private static final int THREADS = 3;
+  private static final int THREADS = 2;
   private static final int SHOWN_FAILURES = 20;
   private static final int MOST_SAID = 600;
 
@@ -40,6 +42,7 @@ public class Jobs {
   private final TransactionTemplate transaction;
   private final CurrentClub club;
   private final Accounts accounts;
+  private final EntityManager entities;
   private final Map<String, JobWork> works;
   private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, task -> {
     Thread thread = new Thread(task, "job");
@@ -48,7 +51,8 @@ public class Jobs {
   });
   private volatile boolean closing;
 
-  Jobs(JdbcClient jdbc, TransactionTemplate transaction, CurrentClub club, Accounts accounts, List<JobWork> works) {
+  Jobs(JdbcClient jdbc, TransactionTemplate transaction, CurrentClub club, Accounts accounts, EntityManager entities, List<JobWork> works) {
+    this.entities = entities;
     this.jdbc = jdbc;
     this.transaction = transaction;
     this.club = club;
@@ -144,6 +148,8 @@ public class Jobs {
   private record Item(long id, long lifterId) {}
 
   private boolean one(Open job, JobWork work, SignedIn who, long[] taken) {
+    // what is written is flushed where it is read again; to look for changes before every query would take a fifth of the time
+    entities.setFlushMode(FlushModeType.COMMIT);
     Optional<Item> next = jdbc.sql("select id, lifter_id from job_item where club_id = :club and job_id = :job and state = 'PENDING' order by id limit 1 "
         + "for update skip locked").param("club", job.clubId()).param("job", job.id()).query(Item.class).optional();
     next.ifPresent(item -> {

@@ -22,8 +22,8 @@ public interface SlotRepository extends JpaRepository<Slot, Long> {
   @Query("select max(s.plannedOn) from Slot s where s.progressionId in :progressionIds")
   @Nullable LocalDate lastPlanned(Collection<Long> progressionIds);
 
-  /** Of what methods have written, the lines that were planned for a day or later, or stand on another day or later. */
+  /** Of what methods of a lifter have written, the lines that were planned for a day or later, or stand on another day or later. */
   @Query("select s from Slot s join TrainingSession t on t.id = s.sessionId "
-      + "where s.progressionId in :progressionIds and (s.plannedOn >= :planned or t.day >= :stands)")
-  List<Slot> writtenFrom(Collection<Long> progressionIds, LocalDate planned, LocalDate stands);
+      + "where t.lifterId = :lifterId and s.progressionId in :progressionIds and (s.plannedOn >= :planned or t.day >= :stands)")
+  List<Slot> writtenFrom(long lifterId, Collection<Long> progressionIds, LocalDate planned, LocalDate stands);
 }

@@ -127,7 +127,7 @@ public class Days {
   }
 
   private void issueAnew(Lifter lifter, Collection<LocalDate> days) {
-    sessions.findByLifterIdAndDayIn(lifter.id(), days).forEach(session -> issuing.planChanged(session, lifter));
+    issuing.plansChanged(sessions.findByLifterIdAndDayIn(lifter.id(), days), lifter);
   }
 
   private List<DayState> states(long lifterId, Collection<LocalDate> days) {
@@ -236,22 +236,6 @@ public class Days {
   @Transactional(readOnly = true)
   public List<Slot> lines(TrainingSession session) {
     return slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
-  }
-
-  /** Puts a line into a session where its kind belongs: main work before assistance. Called inside {@link #change}. */
-  void insert(TrainingSession session, Slot slot) {
-    List<Slot> all = new ArrayList<>(lines(session));
-    all.remove(slot);
-    int at = all.size();
-    while (at > 0 && all.get(at - 1).kind().ordinal() > slot.kind().ordinal()) {
-      at--;
-    }
-    all.add(at, slot);
-    for (int i = 0; i < all.size(); i++) {
-      all.get(i).place(i + 1, all.get(i).groupNo());
-    }
-    slots.save(slot);
-    slots.flush();
   }
 
   /** Every line of a lifter's days, by day. */

@@ -72,7 +72,7 @@ class ProgramController {
   }
 
   /** One method at work. */
-  public record Row(long id, String lift, String method, String key, String days, String since, @Nullable String until, String set, boolean memory) {}
+  public record Row(long id, String lift, String method, String key, String days, String since, @Nullable String until, String set, boolean memory, boolean ofPlan) {}
 
   /** A field of a method's parameter. */
   public record Field(String key, String words, String value, String hint, @Nullable String error) {}
@@ -116,7 +116,8 @@ class ProgramController {
     LifterContext context = contexts.of(lifter, null);
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
-    model.addAttribute("rows", progressions.findByLifterIdOrderById(lifter.id()).stream().map(p -> row(p, context)).toList());
+    model.addAttribute("rows", progressions.findByLifterIdOrderById(lifter.id()).stream().filter(p -> p.endsOn() == null
+        || p.endsOn().isAfter(p.startsOn()) || p.blockNo() == null).map(p -> row(p, context)).toList());
     model.addAttribute("methods", Method.values());
     model.addAttribute("lifts", lifts.offered());
     model.addAttribute("turns", Arrays.stream(Turn.values()).map(turn -> Map.entry(turn.name(), Progression.words(turn))).toList());
@@ -138,7 +139,7 @@ class ProgramController {
     String days = p.days().stream().map(d -> d.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
         .collect(Collectors.joining(" ")) + (p.turn() == Turn.EVERY ? "" : ", " + Progression.words(p.turn()));
     return new Row(p.id(), context.lift(p.lift()).name(), p.method().title(), p.method().key(), days, DAY.format(p.startsOn()),
-        p.endsOn() == null ? null : DAY.format(p.endsOn()), set, p.method().rule().memory());
+        p.endsOn() == null ? null : DAY.format(p.endsOn()), set, p.method().rule().memory(), p.blockNo() != null);
   }
 
   private Form form(Lifter lifter, Progression p) {

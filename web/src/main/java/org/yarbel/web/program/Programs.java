@@ -154,7 +154,7 @@ public class Programs {
   public void write(Lifter lifter, LifterContext context, LocalDate from, int weeks) {
     Set<Long> changed = rewrite(lifter, context, from, weeks);
     slots.flush();
-    sessions.findAllById(changed).forEach(session -> issuing.planChanged(session, lifter));
+    issuing.plansChanged(sessions.findAllById(changed), lifter);
   }
 
   /** Writes, and tells in which sessions something is new: only their cards are issued anew. */
@@ -164,27 +164,29 @@ public class Programs {
     if (all.isEmpty()) {
       return touched;
     }
-    SoFar soFar = soFar(all, from);
+    SoFar soFar = soFar(lifter, all, from);
     LocalDate until = later(monday(from).plusWeeks(weeks), soFar.lastDay().map(last -> monday(last).plusWeeks(1)).orElse(from));
     LocalDate first = all.stream().map(Progression::startsOn).min(Comparator.naturalOrder()).orElse(from);
     Map<LocalDate, Deload> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), first, until.plusYears(1)).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, DeloadWeek::kind));
+    OpenDays open = new OpenDays(lifter, sessions, slots, from, until);
     for (Progression progression : all) {
       Brief brief = brief(progression, context);
       List<Writing.Planned> planned = planned(progression, brief, soFar, easy, from, until);
-      touched.addAll(new Writing(days, slots, sessions, lifter, progression, brief.chart(), soFar, from).write(planned));
+      touched.addAll(new Writing(open, progression, brief.chart(), soFar, from).write(planned));
       planned.stream().filter(p -> p.number() >= 0 && p.exposure().training() != null).findFirst()
           .ifPresent(next -> train(lifter, progression, Objects.requireNonNull(next.exposure().training())));
     }
+    open.close();
     return touched;
   }
 
   /** Only methods that remember are read from their first exposure on. */
-  private SoFar soFar(List<Progression> all, LocalDate from) {
+  private SoFar soFar(Lifter lifter, List<Progression> all, LocalDate from) {
     Map<Boolean, List<Long>> ids = all.stream().collect(Collectors.partitioningBy(p -> p.method().rule().memory() && p.runsOn(from),
         Collectors.mapping(Progression::id, Collectors.toList())));
-    List<Slot> lines = new ArrayList<>(slots.findByProgressionIdIn(ids.get(true)));
-    lines.addAll(slots.writtenFrom(ids.get(false), monday(from), from));
+    List<Slot> lines = new ArrayList<>(ids.get(true).isEmpty() ? List.of() : slots.findByProgressionIdIn(ids.get(true)));
+    lines.addAll(slots.writtenFrom(lifter.id(), ids.get(false), monday(from), from));
     Map<Long, TrainingSession> byId = sessions.findAllById(lines.stream().map(Slot::sessionId).distinct().toList()).stream()
         .collect(Collectors.toMap(TrainingSession::id, session -> session));
     Map<Long, TrainingSession> bySlot = new HashMap<>();

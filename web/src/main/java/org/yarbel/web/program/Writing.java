@@ -15,12 +15,9 @@ import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.progress.Exposure;
-import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
-import org.yarbel.web.plan.TrainingSessionRepository;
 
 /** One method while it is written into the days. */
 final class Writing {
@@ -29,10 +26,7 @@ final class Writing {
 
   private static final int MOST_REMARK = 600;
 
-  private final Days days;
-  private final SlotRepository slots;
-  private final TrainingSessionRepository sessions;
-  private final Lifter lifter;
+  private final OpenDays days;
   private final Progression progression;
   private final EffortChart chart;
   private final Map<String, Slot> open = new LinkedHashMap<>();
@@ -40,12 +34,8 @@ final class Writing {
   private final Set<Long> touched = new HashSet<>();
   private final SoFar soFar;
 
-  Writing(Days days, SlotRepository slots, TrainingSessionRepository sessions, Lifter lifter, Progression progression, EffortChart chart,
-      SoFar soFar, LocalDate from) {
+  Writing(OpenDays days, Progression progression, EffortChart chart, SoFar soFar, LocalDate from) {
     this.days = days;
-    this.slots = slots;
-    this.sessions = sessions;
-    this.lifter = lifter;
     this.progression = progression;
     this.chart = chart;
     this.soFar = soFar;
@@ -89,8 +79,8 @@ final class Writing {
     }
     Slot slot = open.remove(key);
     if (slot == null) {
-      TrainingSession session = days.session(lifter, planned.day());
-      if (days.lines(session).size() >= Days.MOST_LINES) {
+      TrainingSession session = days.session(planned.day());
+      if (days.full(session)) {
         return groupNo;
       }
       slot = new Slot(session.id(), 0, line.kind(), line.lift(), work.get());
@@ -110,7 +100,7 @@ final class Writing {
       }
     }
     say(slot, origin, line, work.get(), planned);
-    slots.save(slot);
+    days.keep(slot);
     return slot.groupNo();
   }
 
@@ -119,7 +109,7 @@ final class Writing {
     LocalDate written = Objects.requireNonNull(slot.origin()).day();
     TrainingSession stands = soFar.session(slot);
     if (!written.equals(day) && stands.day().equals(written)) {
-      TrainingSession target = days.session(lifter, day);
+      TrainingSession target = days.session(day);
       touched.addAll(List.of(stands.id(), target.id()));
       Integer group = slot.groupNo();
       slot.moveTo(target.id(), 0);
@@ -136,7 +126,7 @@ final class Writing {
     Groups groups = session.groups();
     int number = groups.free();
     session.arrange(groups.with(new Groups.Numbered(number, group, null)));
-    sessions.save(session);
+    days.arranged(session);
     return number;
   }
 
@@ -153,10 +143,9 @@ final class Writing {
     touched.add(slot.sessionId());
     if (slot.edited()) {
       slot.originate(null, null, false, null, null);
-      slots.save(slot);
+      days.keep(slot);
     } else {
-      slots.delete(slot);
+      days.remove(slot);
     }
-    slots.flush();
   }
 }

@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.lift.Gear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
@@ -102,7 +103,7 @@ class RunwayController {
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
     model.addAttribute("unit", lifter.unit().symbol());
-    model.addAttribute("going", now.going().stream().map(going -> GoingView.of(going, now)).toList());
+    model.addAttribute("going", now.going().stream().map(going -> GoingView.of(going, now, lifter)).toList());
     model.addAttribute("head", head(lifter, now));
     model.addAttribute("wrong", now.wrong());
     model.addAttribute("due", now.due() == null ? null : now.due().changes());
@@ -155,15 +156,16 @@ class RunwayController {
   }
 
   /** A contest of the lifter as the page lists it. */
-  record GoingView(long id, String name, String day, String more, String role, boolean led) {
-    static GoingView of(Contests.Going going, Runways.Situation now) {
+  record GoingView(long id, String name, String day, String more, String role, boolean led, String bag) {
+    static GoingView of(Contests.Going going, Runways.Situation now, Lifter lifter) {
       Contest contest = going.contest();
       Contest.Said said = contest.said();
       LocalDate day = contest.day();
       String role = now.roles().stream().filter(one -> one.meet().id() == contest.id()).map(one -> one.why()).findFirst().orElse("");
       return new GoingView(contest.id(), contest.name(), day == null ? contest.state().word() : DAY.format(day) + (contest.state() == Contest.State.CANCELLED
           ? ", cancelled" : ""), said.rules().word() + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry().weightClass()), role,
-          now.contest().filter(own -> own.id() == contest.id()).isPresent());
+          now.contest().filter(own -> own.id() == contest.id()).isPresent(), said.rules().forbids(lifter.gear()).stream().map(Gear::word)
+              .collect(Collectors.joining(", ")));
     }
   }
 

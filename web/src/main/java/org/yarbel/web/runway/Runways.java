@@ -218,10 +218,19 @@ public class Runways {
         .flatMap(event -> catalogue.ofKey(event.lift()).map(lift -> new Proposal.Event(lift, event.work())).stream()).toList();
     List<Lift> trained = main.stream().filter(lift -> events.stream().noneMatch(event -> event.lift().equals(lift))).toList();
     Proposal proposal = Proposal.of(new Proposal.Request(level, trained, events, lifter.daysFree(), day, Macrocycle.monday(today), lifter.strained(),
-        lifter.deloadKind(), lifter.unit()));
+        lifter.deloadKind(), lifter.unit(), aims(lifter, known, trained, today)));
     List<LocalDate> training = day == null ? List.of() : Contests.roles(contests.of(lifter.id()), today).stream().filter(role -> !role.peak())
         .map(role -> role.meet().day()).filter(other -> other.isBefore(day)).toList();
     return new Proposal(proposal.plan().through(training), proposal.reasons());
+  }
+
+  private static List<Proposal.Aim> aims(Lifter lifter, List<LiftNumbers> known, List<Lift> trained, LocalDate today) {
+    List<Proposal.Aim> aims = new ArrayList<>();
+    for (Lift lift : trained) {
+      known.stream().filter(own -> own.lift().equals(lift.key())).map(own -> own.numbers(lifter.unit(), today)).filter(of -> of.best() != null && of.goal() != null)
+          .forEach(of -> aims.add(new Proposal.Aim(lift, Objects.requireNonNull(of.best()), Objects.requireNonNull(of.goal()))));
+    }
+    return aims;
   }
 
   /** The three lifts of powerlifting, as far as a max of them is known; else whatever has one. */

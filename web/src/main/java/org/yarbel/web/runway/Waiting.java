@@ -105,4 +105,29 @@ public class Waiting {
         .filter(row -> row != null && elsewhere(contest, row, going.getOrDefault(row.lifterId(), List.of()))).count()));
     return counts;
   }
+
+  /**
+   * A contest that comes.
+   *
+   * @param days until then
+   * @param who goes
+   * @param waiting how many of their plans lead elsewhere
+   */
+  public record Coming(long id, String name, long days, List<String> who, long waiting) {}
+
+  /** The contests of the weeks to come that somebody goes to, the nearest first. */
+  @Transactional(readOnly = true)
+  public List<Coming> coming(int weeks) {
+    LocalDate today = clock.today();
+    List<Contest> near = contests.listed().stream().filter(contest -> contest.takesPlace() && !Objects.requireNonNull(contest.day()).isBefore(today)
+        && contest.day().isBefore(today.plusWeeks(weeks))).sorted(java.util.Comparator.comparing(contest -> Objects.requireNonNull(contest.day()))).toList();
+    Map<Long, List<ContestEntry>> entries = contests.entries(near.stream().map(Contest::id).toList());
+    Map<Long, Long> counts = count(near);
+    Map<Long, String> names = new HashMap<>();
+    lifters.findAllById(entries.values().stream().flatMap(List::stream).map(ContestEntry::lifterId).distinct().toList())
+        .forEach(lifter -> names.put(lifter.id(), lifter.name()));
+    return near.stream().filter(contest -> entries.containsKey(contest.id())).map(contest -> new Coming(contest.id(), contest.name(),
+        java.time.temporal.ChronoUnit.DAYS.between(today, contest.day()), entries.get(contest.id()).stream().map(entry -> names.getOrDefault(entry.lifterId(), ""))
+            .toList(), counts.getOrDefault(contest.id(), 0L))).toList();
+  }
 }

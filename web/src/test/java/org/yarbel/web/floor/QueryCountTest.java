@@ -16,7 +16,7 @@ class QueryCountTest {
   void theFloorAsksAsManyQueriesForOneLifterAsForAll(TestApp app) {
     Client coach = Client.of(app, "coach");
     assertThat(statements(app, () -> coach.get("/"))).isEqualTo(statements(app, () -> coach.get("/?find=maren")))
-        .isLessThanOrEqualTo(15);
+        .isLessThanOrEqualTo(21);
   }
 
   @Test
@@ -37,6 +37,15 @@ class QueryCountTest {
     assertThat(statements(app, () -> coach.get("/lifters/" + app.lifter("Odile")))).isLessThanOrEqualTo(16);
     assertThat(statements(app, () -> coach.get("/kit/" + app.jdbc().sql("select min(p.id) from place p join demo_week d on d.club_id = p.club_id")
         .query(Long.class).single()))).isLessThanOrEqualTo(10);
+  }
+
+  @Test
+  void theRunwayAsksAFewQueriesHoweverLongThePlanIs(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    long emeric = app.lifter("Emeric");
+    coach.get("/lifters/" + emeric + "/runway");
+    assertThat(statements(app, () -> coach.get("/lifters/" + emeric + "/runway"))).isLessThanOrEqualTo(30);
+    assertThat(statements(app, () -> coach.get("/contests"))).isLessThanOrEqualTo(12);
   }
 
   private static long statements(TestApp app, Runnable work) {

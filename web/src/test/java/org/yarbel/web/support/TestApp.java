@@ -42,7 +42,7 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
       running = new TestApp(SpringApplication.run(YarbelApplication.class, "--server.port=0", "--yarbel.demo=true",
           "--yarbel.today=" + TODAY, "--spring.datasource.url=" + database.get("url"),
           "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),
-          "--spring.main.register-shutdown-hook=false", "--spring.jpa.properties.hibernate.generate_statistics=true",
+          "--spring.main.register-shutdown-hook=false", "--spring.jpa.properties.hibernate.generate_statistics=" + !Boolean.getBoolean("load"),
           "--logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"));
     }
     return running;

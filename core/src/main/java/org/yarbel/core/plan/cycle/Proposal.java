@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -35,6 +36,9 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   private static final int OPEN_STRENGTH = 5;
   private static final int WAVE = 11;
   private static final int LONGEST = 52;
+  /** A believable goal is some 5 % over the max: these shares of it are 92 to 97 % of what was the max. */
+  private static final String PEAK_OF_GOAL = "87.5";
+  private static final String PEAK_OF_GOAL_END = "92.5";
 
   public Proposal {
     reasons = List.copyOf(reasons);
@@ -52,9 +56,13 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
    * @param strained whether they diet, work physically or in shifts
    * @param deload how their easy weeks are taken
    * @param unit the lifter's
+   * @param aims goals with the max they start from; none where nothing is aimed at
    */
   public record Request(@Nullable Level level, List<Lift> lifts, List<Event> events, Set<DayOfWeek> free, @Nullable LocalDate contest, LocalDate from,
-      boolean strained, Deload deload, MassUnit unit) {}
+      boolean strained, Deload deload, MassUnit unit, List<Aim> aims) {}
+
+  /** A goal and the max of today. */
+  public record Aim(Lift lift, Mass max, Mass goal) {}
 
   /**
    * An event of a contest.
@@ -86,6 +94,7 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     List<Shape> shapes = contest == null ? open(request, reasons) : to(request, Fitting.weeks(request.from(), contest), reasons);
     Map<Lift, Set<DayOfWeek>> days = DaySplit.of(request.lifts(), request.events().stream().map(Event::lift).distinct().toList(), request.free());
     reasons.add(days(request, days));
+    Set<Lift> ofGoal = aims(request, reasons);
     List<Block> blocks = new ArrayList<>();
     int since = 0;
     Deload.Interval interval = Deload.Interval.of(request.level(), request.strained());
@@ -94,7 +103,7 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
       boolean easy = resting && shape.weeks > 2 && since + shape.weeks > interval.least() - 1;
       since = easy ? 0 : since + shape.weeks;
       blocks.add(new Block(blocks.size() + 1, shape.purpose, shape.weeks, easy ? shape.weeks - 1 : 0, request.deload(), null,
-          uses(shape.purpose, days, request)));
+          uses(shape.purpose, days, request, ofGoal)));
     }
     if (blocks.stream().anyMatch(block -> block.every() > 0)) {
       reasons.add("An easy week ends a block whenever one is due: every " + interval.least() + "–" + interval.most() + " weeks at this level and in this life.");
@@ -173,6 +182,29 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     }
   }
 
+  /** The lifts whose singles are of their goals: those that can be believed in. The rest goes by the numbers of today. */
+  private static Set<Lift> aims(Request request, List<String> reasons) {
+    Set<Lift> ofGoal = new HashSet<>();
+    LocalDate contest = request.contest();
+    if (contest == null) {
+      return ofGoal;
+    }
+    for (Aim aim : request.aims()) {
+      Mass believable = GoalCourse.believable(aim.max(), Fitting.weeks(request.from(), contest));
+      long gain = aim.goal().nanograms() - aim.max().nanograms();
+      String goal = "The goal of " + aim.goal().text() + " in the " + aim.lift().name().toLowerCase(Locale.ROOT) + " is "
+          + Math.round(1000.0 * gain / aim.max().nanograms()) / 10.0 + " % over today's max";
+      if (gain > 0 && gain <= believable.nanograms()) {
+        ofGoal.add(aim.lift());
+        reasons.add(goal + ", which can be believed in: the singles of the peak are shares of it, " + PEAK_OF_GOAL + " to " + PEAK_OF_GOAL_END + " %.");
+      } else if (gain > 0) {
+        reasons.add(goal + "; about " + Math.round(1000.0 * believable.nanograms() / aim.max().nanograms()) / 10.0
+            + " % is believable by then, so everything is planned from the numbers of today.");
+      }
+    }
+    return ofGoal;
+  }
+
   private static String days(Request request, Map<Lift, Set<DayOfWeek>> days) {
     String said = request.free().size() == 1 ? "One day a week: all lifts on it."
         : "On " + request.free().size() + " days a week " + String.join(", ", days.entrySet().stream().filter(of -> of.getValue().size() > 1)
@@ -184,7 +216,7 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     return count == 2 ? "twice" : count + " times";
   }
 
-  private static List<Use> uses(Purpose purpose, Map<Lift, Set<DayOfWeek>> days, Request request) {
+  private static List<Use> uses(Purpose purpose, Map<Lift, Set<DayOfWeek>> days, Request request, Set<Lift> ofGoal) {
     if (purpose == Purpose.OFF) {
       return List.of();
     }
@@ -197,7 +229,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
       } else if (purpose == Purpose.TEST) {
         uses.add(purpose.usual(lift, EnumSet.of(last)));
       } else {
-        uses.add(purpose.usual(lift, on));
+        Use usual = purpose.usual(lift, on);
+        uses.add(purpose == Purpose.PEAK && ofGoal.contains(lift) ? usual.with("basis", "goal").with("from", PEAK_OF_GOAL).with("to", PEAK_OF_GOAL_END) : usual);
       }
     });
     return uses;

@@ -84,6 +84,6 @@ final class Plans {
     List<DayOfWeek> week = List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY, DayOfWeek.SATURDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY,
         DayOfWeek.SUNDAY);
     return new Proposal.Request(level, List.of(lift("squat"), lift("bench"), lift("deadlift")), List.of(), EnumSet.copyOf(week.subList(0, days)),
-        weeks == 0 ? null : saturday(weeks), MONDAY, false, Deload.HALF_LOAD, MassUnit.KG);
+        weeks == 0 ? null : saturday(weeks), MONDAY, false, Deload.HALF_LOAD, MassUnit.KG, List.of());
   }
 }

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.yarbel.core.lift.Level;
+import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Exposure;
@@ -98,7 +99,7 @@ class ProposalTest {
     List<Proposal.Event> events = List.of(new Proposal.Event(Plans.lift("yoke-walk"), "carry 1x20m 300kg in 60s"),
         new Proposal.Event(Plans.lift("farmers-walk"), "carry 1x40m 120kg turns 1"), new Proposal.Event(Plans.lift("stone-load"), "series 100/120/140kg"));
     Proposal proposal = Proposal.of(new Proposal.Request(Level.INTERMEDIATE, List.of(Plans.lift("log-press"), Plans.lift("squat")), events,
-        EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.SATURDAY), Plans.saturday(12), MONDAY, false, Deload.LESS_VOLUME, MassUnit.KG));
+        EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.SATURDAY), Plans.saturday(12), MONDAY, false, Deload.LESS_VOLUME, MassUnit.KG, List.of()));
     List<Use> uses = proposal.plan().blocks().get(0).uses();
     assertThat(uses).filteredOn(use -> use.method() == Method.EVENT_WEEKS).extracting(Use::lift).containsExactly("yoke-walk", "farmers-walk", "stone-load");
     assertThat(uses).filteredOn(use -> use.method() == Method.EVENT_WEEKS).allSatisfy(use -> assertThat(use.days()).isEqualTo(Set.of(DayOfWeek.SATURDAY)));
@@ -110,6 +111,21 @@ class ProposalTest {
   }
 
   @Test
+  void aBelievableGoalIsWhatTheSinglesAreOfAndAnotherIsSaid() {
+    Proposal.Request request = Plans.request(Level.INTERMEDIATE, 12, 4);
+    Proposal proposal = Proposal.of(new Proposal.Request(request.level(), request.lifts(), List.of(), request.free(), request.contest(), MONDAY, false,
+        Deload.HALF_LOAD, MassUnit.KG, List.of(new Proposal.Aim(Plans.lift("squat"), Mass.of("200", MassUnit.KG), Mass.of("210", MassUnit.KG)),
+            new Proposal.Aim(Plans.lift("bench"), Mass.of("100", MassUnit.KG), Mass.of("125", MassUnit.KG)))));
+    assertThat(proposal.reasons()).contains(
+        "The goal of 210 kg in the squat is 5.0 % over today's max, which can be believed in: the singles of the peak are shares of it, 87.5 to 92.5 %.",
+        "The goal of 125 kg in the bench press is 25.0 % over today's max; about 8.4 % is believable by then, so everything is planned from the numbers of today.");
+    Map<String, Use> peak = proposal.plan().blocks().stream().filter(block -> block.purpose() == Purpose.PEAK).flatMap(block -> block.uses().stream())
+        .collect(Collectors.toMap(Use::lift, use -> use));
+    assertThat(peak.get("squat").settings()).containsEntry("basis", "goal");
+    assertThat(peak.get("bench").settings()).doesNotContainKey("basis");
+  }
+
+  @Test
   void anEventIsMeasuredInTheLiftersOwnUnit() {
     Use use = Proposal.event(new Proposal.Event(Plans.lift("yoke-walk"), "carry 1x50ft 600lb"), EnumSet.of(DayOfWeek.SATURDAY), Purpose.PEAK, MassUnit.KG);
     assertThat(use.settings()).containsEntry("mass", "272.16").containsEntry("metres", "15").containsEntry("every", "2");
@@ -118,9 +134,9 @@ class ProposalTest {
   @Test
   void refusesWhatCannotBePlanned() {
     Proposal.Request noDay = Plans.request(Level.INTERMEDIATE, 12, 1);
-    assertThatThrownBy(() -> Proposal.of(new Proposal.Request(null, noDay.lifts(), List.of(), Set.of(), noDay.contest(), MONDAY, false, Deload.HALF_LOAD, MassUnit.KG)))
+    assertThatThrownBy(() -> Proposal.of(new Proposal.Request(null, noDay.lifts(), List.of(), Set.of(), noDay.contest(), MONDAY, false, Deload.HALF_LOAD, MassUnit.KG, List.of())))
         .hasMessageStartingWith("No day of the week is free");
-    assertThatThrownBy(() -> Proposal.of(new Proposal.Request(null, List.of(), List.of(), noDay.free(), noDay.contest(), MONDAY, false, Deload.HALF_LOAD, MassUnit.KG)))
+    assertThatThrownBy(() -> Proposal.of(new Proposal.Request(null, List.of(), List.of(), noDay.free(), noDay.contest(), MONDAY, false, Deload.HALF_LOAD, MassUnit.KG, List.of())))
         .hasMessageStartingWith("There is no lift to plan");
     assertThatThrownBy(() -> Proposal.of(Plans.request(Level.ADVANCED, 53, 3))).hasMessageContaining("more than a year away");
     assertThatThrownBy(() -> Proposal.of(Plans.request(Level.ADVANCED, -3, 3))).hasMessageContaining("is behind");

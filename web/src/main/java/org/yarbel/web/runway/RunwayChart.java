@@ -185,11 +185,17 @@ record RunwayChart(double width, double height, List<Column> columns, List<Block
         paths.add(new Path("M" + LEFT + " " + round(topY(percent)) + "H" + (WIDTH - RIGHT), "rw-grid"));
         text(LEFT - 5, topY(percent) + 4, "end", "rw-axis", Integer.toString(percent));
       }
-      for (int lift = 0; lift < families(); lift++) {
-        String marker = MARKERS.get(lift);
+      int shown = 0;
+      for (int lift = 0; lift < families() && shown < MARKERS.size(); lift++) {
+        int of = lift;
+        if (weeks.stream().allMatch(week -> week.lifts().get(of).top() + week.lifts().get(of).topDone() == 0)) {
+          continue;
+        }
+        String marker = MARKERS.get(shown);
         line(lift, RunwayWeek.OfLift::top, marker + " planned");
-        text(8, y + 28 + 15 * lift, "start", "rw-key", name(lift));
-        paths.add(new Path(marker(marker, 84, y + 24 + 15 * lift), "rw-dot " + marker));
+        text(8, y + 28 + 15 * shown, "start", "rw-key", name(lift));
+        paths.add(new Path(marker(marker, 82, y + 24 + 15 * shown), "rw-dot " + marker));
+        shown++;
         for (int i = 0; i < weeks.size(); i++) {
           double done = weeks.get(i).lifts().get(lift).topDone();
           if (done >= LEAST_TOP) {
@@ -201,11 +207,11 @@ record RunwayChart(double width, double height, List<Column> columns, List<Block
     }
 
     private int families() {
-      return Math.min(weeks.get(0).lifts().size(), MARKERS.size());
+      return weeks.get(0).lifts().size();
     }
 
     private String name(int lift) {
-      String name = weeks.get(0).lifts().get(lift).lift().name();
+      String name = weeks.get(0).lifts().get(lift).name();
       return name.length() > 12 ? name.substring(0, 11) + "…" : name;
     }
 

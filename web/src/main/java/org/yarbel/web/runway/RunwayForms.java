@@ -64,7 +64,7 @@ final class RunwayForms {
     for (DayOfWeek day : DayOfWeek.values()) {
       boxes.add(new DayBox(day.name(), day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), days.contains(day)));
     }
-    return new UseForm(at, lift, method.name(), method.title(), boxes, method.rule().parameters().stream().map(parameter -> new Field(parameter.key(),
+    return new UseForm(at, lift, method.name(), method.title(), boxes, method.rule().parameters().stream().filter(parameter -> !Block.derives(method, parameter.key())).map(parameter -> new Field(parameter.key(),
         parameter.words(), settings.getOrDefault(parameter.key(), parameter.fallback()), errors.get(parameter.key()))).toList(), error);
   }
 

@@ -3,6 +3,7 @@ package org.yarbel.web.runway;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -58,7 +59,7 @@ class RunwayService {
   private static final int WEEKS_BACK = 8;
   private static final int OPEN_WEEKS = 9;
   private static final int LOADS_BACK_DAYS = 200;
-  private static final int MOST_LIFTS = 4;
+  private static final int MOST_LIFTS = 6;
 
   private final TrainingSessionRepository sessions;
   private final SlotRepository slots;
@@ -132,7 +133,7 @@ class RunwayService {
     Set<LocalDate> weeksWritten = read(lifter, context, from, end, planned, done);
     written.stream().filter(line -> !line.day().isBefore(monday) && !weeksWritten.contains(Macrocycle.monday(line.day())))
         .forEach(line -> resolved(context, line.lift(), line.work()).ifPresent(resolved -> planned.add(counted(context, line.day(), line.kind(), line.lift(), resolved))));
-    List<Lift> families = families(plan, context);
+    List<RunwayWeek.Family> families = families(plan, context);
     Map<LocalDate, List<RunwayWeek.MarkView>> marks = marks(written, contests, context);
     Map<LocalDate, List<CountedLine>> plannedBy = byWeek(planned);
     Map<LocalDate, List<CountedLine>> doneBy = byWeek(done);
@@ -150,7 +151,7 @@ class RunwayService {
     List<FitnessFatigue.Point> other = drawn && plan.contest() != null
         ? FitnessFatigue.curve(compared.applied(loads, plan.contest(), today), today, curveFrom, until) : List.of();
     List<Macrocycle.Placed> blocks = plan.placed();
-    return new Shown(today, plan.contest(), blocks, weeks, readiness, other, goals(lifter, plan, families, from, today));
+    return new Shown(today, plan.contest(), blocks, weeks, readiness, other, goals(lifter, plan, families.stream().map(RunwayWeek.Family::head).toList(), from, today));
   }
 
   /** A contest on the way, with what it is to the plan. */
@@ -213,14 +214,15 @@ class RunwayService {
     return lines.stream().collect(Collectors.groupingBy(line -> Macrocycle.monday(line.day())));
   }
 
-  /** The heads of what is trained, those of the contest first. */
-  private static List<Lift> families(Macrocycle plan, LifterContext context) {
-    Set<Lift> all = new java.util.LinkedHashSet<>();
+  /** What is trained: the lifts of powerlifting first, events behind them. */
+  private static List<RunwayWeek.Family> families(Macrocycle plan, LifterContext context) {
+    Map<Lift, Set<Lift>> all = new LinkedHashMap<>();
     plan.blocks().forEach(block -> block.uses().forEach(use -> {
       List<Lift> line = context.lifts().line(context.lift(use.lift()));
-      all.add(line.get(line.size() - 1));
+      all.computeIfAbsent(line.get(line.size() - 1), head -> new HashSet<>()).add(line.get(0));
     }));
-    return all.stream().limit(MOST_LIFTS).toList();
+    return all.entrySet().stream().sorted(Comparator.comparingInt(of -> of.getKey().powerlift() ? 0 : 1)).limit(MOST_LIFTS)
+        .map(of -> new RunwayWeek.Family(of.getKey(), of.getValue().size() == 1 ? of.getValue().iterator().next().name() : of.getKey().name())).toList();
   }
 
   private static Map<LocalDate, List<RunwayWeek.MarkView>> marks(List<Written> written, List<Contested> contests, LifterContext context) {
@@ -256,7 +258,7 @@ class RunwayService {
     List<Goal> goals = new ArrayList<>();
     for (Lift lift : families) {
       LiftNumbers known = own.get(lift.key());
-      if (known != null) {
+      if (known != null && known.numbers(lifter.unit(), today).best() != null) {
         goals.add(goal(lift, known, tracked.getOrDefault(lift.key(), List.of()), lifter, plan, today));
       }
     }

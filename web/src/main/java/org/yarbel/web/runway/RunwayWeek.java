@@ -2,7 +2,9 @@ package org.yarbel.web.runway;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -11,7 +13,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.CountedLine;
-import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.Zone;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Exposure;
@@ -30,6 +31,14 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   /**
+   * A lift with its variations.
+   *
+   * @param head of the family
+   * @param name of the head, or of the one lift of it that is trained
+   */
+  record Family(Lift head, String name) {}
+
+  /**
    * What a lift comes to, with its variations.
    *
    * @param top the highest share of the max planned, in percent; 0 for none
@@ -37,7 +46,11 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
    * @param sets hard ones planned
    * @param setsDone lifted
    */
-  record OfLift(Lift lift, double top, double topDone, long sets, long setsDone) {
+  record OfLift(Family of, double top, double topDone, long sets, long setsDone) {
+    public String name() {
+      return of.name();
+    }
+
     /** {@code 9 to 85 %}. */
     public String planned() {
       return words(sets, top);
@@ -56,15 +69,14 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
   /** What stands out in the week: its letter, and in words with its day. */
   record MarkView(String letter, String words) {}
 
-  static RunwayWeek of(LocalDate monday, @Nullable LocalDate contest, Macrocycle.@Nullable Week of, List<Lift> families, List<CountedLine> planned,
+  static RunwayWeek of(LocalDate monday, @Nullable LocalDate contest, Macrocycle.@Nullable Week of, List<Family> families, List<CountedLine> planned,
       List<CountedLine> done, List<MarkView> marks, LocalDate today) {
     List<OfLift> lifts = new ArrayList<>();
-    for (Lift family : families) {
-      List<CountedLine> own = main(planned, family);
-      List<CountedLine> lifted = main(done, family);
-      lifts.add(new OfLift(family, top(own), top(lifted), sets(planned, family), sets(done, family)));
+    for (Family family : families) {
+      Lift head = family.head();
+      lifts.add(new OfLift(family, top(main(planned, head)), top(main(done, head)), sets(planned, head), sets(done, head)));
     }
-    Integer out = contest == null ? null : Integer.valueOf((int) java.time.temporal.ChronoUnit.WEEKS.between(monday, Macrocycle.monday(contest)));
+    Integer out = contest == null ? null : Integer.valueOf((int) ChronoUnit.WEEKS.between(monday, Macrocycle.monday(contest)));
     return new RunwayWeek(monday, out, of, lifts, zones(planned), zones(done), marks, monday.plusWeeks(1).compareTo(today) <= 0,
         Macrocycle.monday(today).equals(monday));
   }
@@ -81,9 +93,12 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
     return lines.stream().filter(line -> line.head().equals(family)).mapToLong(CountedLine::hardSets).sum();
   }
 
+  /** The reps of hard sets of main work in each zone: an easy week has none. */
   private static Map<Zone, Double> zones(List<CountedLine> lines) {
     Map<Zone, Double> zones = new EnumMap<>(Zone.class);
-    zones.putAll(WeekTotals.zones(lines.stream().filter(line -> line.kind().mainWork() && line.mainOrClose()).toList()));
+    lines.stream().filter(line -> line.kind().mainWork() && line.mainOrClose()).flatMap(line -> line.work().stream())
+        .filter(set -> set.hard() && !Double.isNaN(set.percent()) && set.set().distance() == null)
+        .forEach(set -> zones.merge(Zone.of(set.percent()), set.reps(), Double::sum));
     return zones;
   }
 
@@ -109,7 +124,7 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
 
   /** The planned reps of each zone, the lightest first: {@code 0 · 24 · 12 · 1}. */
   public String reps() {
-    return java.util.Arrays.stream(Zone.values()).map(zone -> Long.toString(Math.round(zones.getOrDefault(zone, 0.0)))).collect(Collectors.joining(" · "));
+    return Arrays.stream(Zone.values()).map(zone -> Long.toString(Math.round(zones.getOrDefault(zone, 0.0)))).collect(Collectors.joining(" · "));
   }
 
   /** What stands out, in words. */
@@ -120,7 +135,7 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
   /** The week in a sentence or two, for the line under the picture and for those who hear it. */
   public String words() {
     String when = "Week of " + day() + (out == null || out < 0 ? "" : out == 0 ? ", the contest's" : ", " + out + (out == 1 ? " week out" : " weeks out"));
-    String loads = lifts.stream().filter(lift -> lift.sets() + lift.setsDone() > 0).map(lift -> lift.lift().name() + " "
+    String loads = lifts.stream().filter(lift -> lift.sets() + lift.setsDone() > 0).map(lift -> lift.name() + " "
         + lift.sets() + (lift.sets() == 1 ? " hard set" : " hard sets") + (lift.top() > 0 ? " to " + Math.round(lift.top()) + " %" : "")
         + (past || now ? ", done " + lift.setsDone() + (lift.topDone() > 0 ? " to " + Math.round(lift.topDone()) + " %" : "") : "")).collect(Collectors.joining("; "));
     String said = said();

@@ -74,6 +74,11 @@ public record Block(int no, Purpose purpose, int weeks, int every, Deload easy, 
     return new Block(no, purpose, weeks, every, easy, basis, others);
   }
 
+  /** Whether a parameter of a method follows from the block, so that nobody need set it. */
+  public static boolean derives(Method method, String key) {
+    return key.equals("weeks") && STRETCHED.contains(method);
+  }
+
   /** What is set of a use, with what follows from the block: its weeks and its basis. */
   Map<String, String> settings(Use use) {
     Map<String, String> all = new HashMap<>(use.settings());

@@ -48,10 +48,11 @@ final class DaySplit {
     }
     for (int i = 0; i < spare.size(); i++) {
       DayOfWeek day = spare.get(i);
+      List<Lift> bear = again.stream().filter(lift -> split.get(lift).size() < most(lift)).toList();
       if (spare.size() == 1) {
-        again.forEach(lift -> split.get(lift).add(day));
-      } else if (!again.isEmpty()) {
-        split.get(again.get(i % again.size())).add(day);
+        bear.forEach(lift -> split.get(lift).add(day));
+      } else if (!bear.isEmpty()) {
+        split.get(bear.get(i % bear.size())).add(day);
       }
     }
     return split;
@@ -63,6 +64,11 @@ final class DaySplit {
     }
     // on two days: squat with the press, the pull on the other
     return rank(order.get(at)) == 2 ? days.get(days.size() - 1) : days.get(Math.min(at, days.size() - 1) * (days.size() > 2 ? 1 : 0));
+  }
+
+  /** How often a week a lift comes at the most. */
+  private static int most(Lift lift) {
+    return rank(lift) == 1 ? 3 : 2;
   }
 
   /** Squats 0, presses 1, pulls 2. */

@@ -206,10 +206,14 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   }
 
   private static String days(Request request, Map<Lift, Set<DayOfWeek>> days) {
-    String said = request.free().size() == 1 ? "One day a week: all lifts on it."
-        : "On " + request.free().size() + " days a week " + String.join(", ", days.entrySet().stream().filter(of -> of.getValue().size() > 1)
-            .map(of -> "the " + of.getKey().name().toLowerCase(Locale.ROOT) + " comes " + times(of.getValue().size())).toList());
-    return said.endsWith("week ") ? "Each lift comes once a week." : said.endsWith(".") ? said : said + ", the rest once; further days of a lift are lighter.";
+    if (request.free().size() == 1) {
+      return "One day a week: all lifts on it.";
+    }
+    long used = days.values().stream().flatMap(Set::stream).distinct().count();
+    String more = String.join(", ", days.entrySet().stream().filter(of -> of.getValue().size() > 1)
+        .map(of -> "the " + of.getKey().name().toLowerCase(Locale.ROOT) + " comes " + times(of.getValue().size())).toList());
+    String events = request.events().isEmpty() ? "" : " The events have a day for themselves, in the order of the contest.";
+    return "On " + used + " days a week " + (more.isEmpty() ? "each lift comes once." : more + ", the rest once; further days of a lift are lighter.") + events;
   }
 
   private static String times(int count) {

@@ -1,6 +1,7 @@
 package org.yarbel.web.calendar;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.LocalDate;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -71,7 +72,7 @@ class CalendarController {
   @GetMapping("/feeds/{token}.ics")
   ResponseEntity<byte[]> feed(@PathVariable String token) {
     String calendar = calendars.byToken(token).orElseThrow(NotFound::new);
-    return ResponseEntity.ok().contentType(CALENDAR).cacheControl(CacheControl.maxAge(java.time.Duration.ofMinutes(15)).cachePrivate())
+    return ResponseEntity.ok().contentType(CALENDAR).cacheControl(CacheControl.maxAge(Duration.ofMinutes(15)).cachePrivate())
         .body(calendar.getBytes(StandardCharsets.UTF_8));
   }
 

@@ -5,6 +5,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -27,7 +28,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.cycle.Macrocycle;
-import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
@@ -43,7 +43,6 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
-import org.yarbel.web.program.Programs;
 
 /** The calendar of a lifter, and the private addresses it is asked by. */
 @Service
@@ -104,8 +103,7 @@ class Calendars {
         written.add(Macrocycle.monday(session.day()));
       }
     }));
-    plans.of(lifter.id()).ifPresent(kept -> Written.all(kept.plan(), (lift, settings, perWeek) -> Programs.brief(lift, settings, perWeek, context),
-        context.lifts(), from, until).stream().filter(line -> line.day().isAfter(today) && !written.contains(Macrocycle.monday(line.day())))
+    plans.of(lifter.id()).ifPresent(kept -> LongPlans.ahead(kept.plan(), context, today.plusDays(1), until, written)
         .forEach(line -> days.computeIfAbsent(line.day(), day -> new ArrayList<>()).add(new String[] {name(context.lifts(), line.lift()), line.work()})));
     List<CalendarDocument.Entry> entries = new ArrayList<>();
     days.forEach((day, of) -> entries.add(new CalendarDocument.Entry("session-" + day + "-" + uid(lifter.id()), day, of.stream().map(line -> line[0]).distinct()
@@ -141,7 +139,7 @@ class Calendars {
   /** When the address in force was made; null when there is none. */
   @Nullable LocalDate feedSince(long lifterId) {
     return jdbc.sql("select made at time zone 'UTC' from calendar_feed where club_id = :club and lifter_id = :lifter and revoked is null order by id desc limit 1")
-        .param("club", club.id()).param("lifter", lifterId).query(java.time.LocalDateTime.class).optional().map(java.time.LocalDateTime::toLocalDate).orElse(null);
+        .param("club", club.id()).param("lifter", lifterId).query(LocalDateTime.class).optional().map(LocalDateTime::toLocalDate).orElse(null);
   }
 
   /** Makes a new address in place of the one there is, and tells it: it cannot be shown again. */

@@ -48,7 +48,7 @@ class FloorController {
     }
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find));
-    if (!htmx.isHtmxRequest()) {
+    if (!htmx.isHtmxRequest() && find.isBlank()) {
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
     }
     return htmx.isHtmxRequest() ? "floor/page :: lists" : "floor/page";

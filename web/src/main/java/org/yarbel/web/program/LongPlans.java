@@ -13,11 +13,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.plan.LifterContext;
 
 /**
  * Keeps the long plans. Each lift of a block is written by a method of its own that runs from the block's first Monday to its
@@ -53,6 +55,22 @@ public class LongPlans {
   /** What is kept of a row. */
   public Kept kept(LongPlan row) {
     return new Kept(row.plan(json), row.contestId(), row.version());
+  }
+
+  /** What a plan writes from a day up to another, whether it stands in the days or not. */
+  public static List<Written> lines(Macrocycle plan, LifterContext context, LocalDate from, LocalDate until) {
+    return Written.all(plan, (lift, settings, perWeek) -> Programs.brief(lift, settings, perWeek, context), context.lifts(), from, until);
+  }
+
+  /**
+   * What a plan would write into days to come that no method has written into yet.
+   *
+   * @param from the first day that is asked for
+   * @param written the Mondays of the weeks in which methods have written
+   */
+  public static List<Written> ahead(Macrocycle plan, LifterContext context, LocalDate from, LocalDate until, Set<LocalDate> written) {
+    return lines(plan, context, Macrocycle.monday(from), until).stream().filter(line -> !line.day().isBefore(from) && !written.contains(Macrocycle.monday(line
+        .day()))).toList();
   }
 
   /** Takes a plan in place of the one there is, and writes the weeks ahead. The change is empty when nothing is new. */

@@ -1,9 +1,13 @@
 package org.yarbel.web.runway;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
@@ -28,9 +32,9 @@ record GoalChart(double width, double height, String line, String tracked, Strin
   static GoalChart of(RunwayService.Goal goal, LocalDate from, LocalDate end, MassUnit unit) {
     GoalCourse course = goal.course();
     double[] all = Stream.concat(goal.tracked().stream().map(point -> point.estimate(unit)), course == null ? Stream.of(goal.now()) : Stream.of(course.start(),
-        course.goal())).filter(java.util.Objects::nonNull).mapToDouble(mass -> value(mass, unit)).toArray();
-    double low = Math.floor(java.util.Arrays.stream(all).min().orElse(0) / 5) * 5;
-    double high = Math.max(low + 5, Math.ceil(java.util.Arrays.stream(all).max().orElse(5) / 5) * 5);
+        course.goal())).filter(Objects::nonNull).mapToDouble(mass -> value(mass, unit)).toArray();
+    double low = Math.floor(Arrays.stream(all).min().orElse(0) / 5) * 5;
+    double high = Math.max(low + 5, Math.ceil(Arrays.stream(all).max().orElse(5) / 5) * 5);
     Scale scale = new Scale(from, end, low, high);
     StringBuilder tracked = new StringBuilder();
     for (TrackedPoint point : goal.tracked()) {
@@ -57,7 +61,7 @@ record GoalChart(double width, double height, String line, String tracked, Strin
   }
 
   private static String one(double value) {
-    return java.math.BigDecimal.valueOf(value).setScale(1, java.math.RoundingMode.HALF_UP).toPlainString();
+    return BigDecimal.valueOf(value).setScale(1, RoundingMode.HALF_UP).toPlainString();
   }
 
   private static String text(double value) {

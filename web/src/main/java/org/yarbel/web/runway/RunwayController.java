@@ -1,9 +1,9 @@
 package org.yarbel.web.runway;
 
-import java.io.Serializable;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -16,19 +16,19 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.ExtendedModelMap;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.yarbel.core.lift.Gear;
-import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.cycle.Block;
@@ -53,7 +53,7 @@ import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
 
-/** The Runway: its page, the forms on it, and the refit looked at before it is taken. */
+/** The Runway: its page, and the forms on it. */
 @Controller
 class RunwayController {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
@@ -103,7 +103,7 @@ class RunwayController {
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
     model.addAttribute("unit", lifter.unit().symbol());
-    model.addAttribute("going", now.going().stream().map(going -> GoingView.of(going, now, lifter)).toList());
+    model.addAttribute("going", now.going().stream().map(going -> RunwayViews.GoingView.of(going, now, lifter)).toList());
     model.addAttribute("head", head(lifter, now));
     model.addAttribute("wrong", now.wrong());
     model.addAttribute("due", now.due() == null ? null : now.due().changes());
@@ -116,8 +116,8 @@ class RunwayController {
       RunwayService.Shown shown = service.show(lifter, now.kept(), marked, shape);
       model.addAttribute("chart", RunwayChart.of(shown));
       model.addAttribute("weeks", shown.weeks());
-      model.addAttribute("goals", shown.goals().stream().map(goal -> GoalView.of(goal, shown, lifter)).toList());
-      model.addAttribute("ready", Ready.of(shown, shape));
+      model.addAttribute("goals", shown.goals().stream().map(goal -> RunwayViews.GoalView.of(goal, shown, lifter)).toList());
+      model.addAttribute("ready", RunwayViews.Ready.of(shown, shape));
       model.addAttribute("shapes", TaperShape.values());
       model.addAttribute("shape", shape);
       model.addAttribute("over", now.kept().plan().over());
@@ -128,7 +128,7 @@ class RunwayController {
       model.addAttribute("methods", Method.values());
       model.addAttribute("lifts", lifts.offered());
       model.addAttribute("groups", groups.all());
-      model.addAttribute("others", lifters.named("", org.springframework.data.domain.Limit.of(300)).stream().filter(other -> other.id() != lifter.id())
+      model.addAttribute("others", lifters.named("", Limit.of(300)).stream().filter(other -> other.id() != lifter.id())
           .map(other -> Map.entry(Long.toString(other.id()), other.name())).toList());
     }
     model.addAttribute("propose", propose);
@@ -142,67 +142,9 @@ class RunwayController {
     boolean open = propose.equals("open") || to == null;
     try {
       Proposal proposal = runways.propose(lifter, open ? null : to);
-      model.addAttribute("proposal", ProposalView.of(proposal, open || to == null ? "" : Long.toString(to.id())));
+      model.addAttribute("proposal", RunwayViews.ProposalView.of(proposal, open || to == null ? "" : Long.toString(to.id())));
     } catch (IllegalArgumentException refused) {
       model.addAttribute("noProposal", refused.getMessage() + ".");
-    }
-  }
-
-  /** A difference as it is said on the page after a redirect; what waits there is kept in the session. */
-  record ChangedView(String what, String why) implements Serializable {
-    static List<ChangedView> of(List<Changed> changes) {
-      return changes.stream().map(one -> new ChangedView(one.what(), one.why())).toList();
-    }
-  }
-
-  /** A contest of the lifter as the page lists it. */
-  record GoingView(long id, String name, String day, String more, String role, boolean led, String bag) {
-    static GoingView of(Contests.Going going, Runways.Situation now, Lifter lifter) {
-      Contest contest = going.contest();
-      Contest.Said said = contest.said();
-      LocalDate day = contest.day();
-      String role = now.roles().stream().filter(one -> one.meet().id() == contest.id()).map(one -> one.why()).findFirst().orElse("");
-      return new GoingView(contest.id(), contest.name(), day == null ? contest.state().word() : DAY.format(day) + (contest.state() == Contest.State.CANCELLED
-          ? ", cancelled" : ""), said.rules().word() + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry().weightClass()), role,
-          now.contest().filter(own -> own.id() == contest.id()).isPresent(), said.rules().forbids(lifter.gear()).stream().map(Gear::word)
-              .collect(Collectors.joining(", ")));
-    }
-  }
-
-  /** The way to a goal as the page shows it. */
-  record GoalView(String key, String lift, GoalChart chart, String goal, String on, @Nullable String proposed, @Nullable String behind) {
-    static GoalView of(RunwayService.Goal goal, RunwayService.Shown shown, Lifter lifter) {
-      boolean off = goal.behind() != null && goal.course() != null && goal.behind() >= org.yarbel.core.plan.cycle.GoalCourse.BEHIND;
-      Mass lower = goal.course() == null ? null : goal.course().lower().shownIn(lifter.unit());
-      return new GoalView(goal.lift().key(), goal.lift().name(), GoalChart.of(goal, shown.from(), shown.end(), lifter.unit()),
-          goal.course() == null ? "" : goal.course().goal().amountIn(lifter.unit(), 1).stripTrailingZeros().toPlainString(),
-          goal.course() == null ? "" : goal.course().goalOn().toString(), off && lower != null ? lower.amountIn(lifter.unit(), 1).stripTrailingZeros()
-              .toPlainString() : null, off ? Math.round(10 * Objects.requireNonNull(goal.behind())) / 10.0 + " %" : null);
-    }
-  }
-
-  /** What the curve says of the day of the contest. */
-  record Ready(String words) {
-    static @Nullable Ready of(RunwayService.Shown shown, TaperShape shape) {
-      if (shown.readiness().isEmpty() || shown.contest() == null) {
-        return null;
-      }
-      double own = shown.readiness().get(shown.readiness().size() - 1).value();
-      double other = shown.other().get(shown.other().size() - 1).value();
-      return new Ready("On the day of the contest the plan stands at " + one(own) + ", with " + shape.words() + " at " + one(other) + ", today being 100.");
-    }
-
-    private static String one(double value) {
-      return java.math.BigDecimal.valueOf(value).setScale(1, java.math.RoundingMode.HALF_UP).toPlainString();
-    }
-  }
-
-  /** A proposal as the page shows it. */
-  record ProposalView(String contest, List<String> blocks, List<String> reasons) {
-    static ProposalView of(Proposal proposal, String contest) {
-      return new ProposalView(contest, proposal.plan().placed().stream().map(placed -> RunwayForms.title(placed.block().purpose()) + ", "
-          + placed.block().weeks() + (placed.block().weeks() == 1 ? " week" : " weeks") + " from " + DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH)
-              .format(placed.monday()) + (placed.block().every() > 0 ? ", the last one easy" : "")).toList(), proposal.reasons());
     }
   }
 
@@ -215,7 +157,7 @@ class RunwayController {
     if (contest == null) {
       return kept.plan().holds() ? "Holding until there is a date" : "Open-ended";
     }
-    long days = java.time.temporal.ChronoUnit.DAYS.between(clock.today(), contest);
+    long days = ChronoUnit.DAYS.between(clock.today(), contest);
     String name = now.contest().map(Contest::name).orElse("the contest");
     return days < 0 ? name + " is behind" : days == 0 ? name + " is today" : days < 14 ? days + (days == 1 ? " day to " : " days to ") + name
         : days / 7 + " weeks to " + name + ", " + DAY.format(contest);
@@ -248,13 +190,13 @@ class RunwayController {
     return back(id);
   }
 
-  private static void said(RedirectAttributes flash, String sentence, List<Changed> changed, Optional<Long> change) {
+  static void said(RedirectAttributes flash, String sentence, List<Changed> changed, Optional<Long> change) {
     flash.addFlashAttribute("said", sentence);
-    flash.addFlashAttribute("changed", ChangedView.of(changed));
+    flash.addFlashAttribute("changed", RunwayViews.ChangedView.of(changed));
     change.ifPresent(made -> flash.addFlashAttribute("undo", made));
   }
 
-  private static String back(long id) {
+  static String back(long id) {
     return "redirect:/lifters/" + id + "/runway";
   }
 
@@ -296,7 +238,7 @@ class RunwayController {
   }
 
   @PostMapping("/lifters/{id}/runway/blocks/{no}")
-  ModelAndView save(@PathVariable long id, @PathVariable int no, @RequestParam Map<String, String> all, @RequestParam org.springframework.util.MultiValueMap<String,
+  ModelAndView save(@PathVariable long id, @PathVariable int no, @RequestParam Map<String, String> all, @RequestParam MultiValueMap<String,
       String> every, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
     Block stored = plans.of(id).flatMap(kept -> kept.plan().block(no)).orElseThrow(NotFound::new).block();
@@ -318,78 +260,6 @@ class RunwayController {
     }
     apply(id, editing -> editing.change(read.block().get()), who, flash);
     return new ModelAndView(back(id) + "?block=" + no);
-  }
-
-  /** The refit that is due, or what would come of another date. */
-  @GetMapping("/lifters/{id}/runway/refit")
-  String refit(@PathVariable long id, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String state, Model model) {
-    Lifter lifter = lifter(id);
-    model.addAttribute("lifterId", id);
-    model.addAttribute("lifter", lifter.name());
-    model.addAttribute("day", day);
-    model.addAttribute("state", state);
-    try {
-      Runways.WhatIf moved = whatIf(day, state);
-      Runways.Situation now = runways.of(lifter, moved);
-      model.addAttribute("whatIf", moved != null);
-      model.addAttribute("contest", now.contest().map(Contest::name).orElse("the contest"));
-      model.addAttribute("alone", moved == null ? 0 : others(now, id));
-      model.addAttribute("wrong", now.wrong());
-      model.addAttribute("refit", now.due() == null ? null : RefitView.of(now.due(), plan -> service.written(lifter, plan, now.due().from())));
-    } catch (IllegalArgumentException refused) {
-      model.addAttribute("wrong", refused.getMessage());
-    }
-    return "runway/refit";
-  }
-
-  private int others(Runways.Situation now, long id) {
-    return now.contest().map(contest -> (int) contests.entries(contest.id()).stream().filter(entry -> entry.lifterId() != id).count()).orElse(0);
-  }
-
-  private static Runways.@Nullable WhatIf whatIf(String day, String state) {
-    if (day.isBlank() && state.isBlank()) {
-      return null;
-    }
-    if (state.equals("POSTPONED") || state.equals("CANCELLED")) {
-      return new Runways.WhatIf(null, Contest.State.valueOf(state));
-    }
-    Typed typed = new Typed(Map.of("day", day));
-    LocalDate to = typed.day("day", LocalDate.of(2026, 5, 2));
-    if (to == null) {
-      throw new IllegalArgumentException(typed.errors().getOrDefault("day", "Write the day the contest moves to."));
-    }
-    return new Runways.WhatIf(to, Contest.State.PLANNED);
-  }
-
-  /** Takes the refit that was looked at; with another date the contest moves too. */
-  @PostMapping("/lifters/{id}/runway/refit")
-  String takeRefit(@PathVariable long id, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String state,
-      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    Lifter lifter = lifter(id);
-    try {
-      Runways.WhatIf moved = whatIf(day, state);
-      Runways.Situation now = runways.of(lifter, moved);
-      if (now.due() == null) {
-        flash.addFlashAttribute("said", now.wrong() == null ? "The plan leads there already." : now.wrong());
-        return back(id);
-      }
-      if (moved != null) {
-        now.contest().ifPresent(contest -> move(contest, moved));
-      }
-      Optional<Long> change = runways.take(lifter, now.due(), now.contestId(), who);
-      int others = moved == null ? 0 : others(now, id);
-      said(flash, "Refitted: what is done stays. Undo brings the old plan back; the contest's date stays." + (others == 0 ? "" : " " + others
-          + (others == 1 ? " more lifter goes there: " : " more lifters go there: ") + "refit them on the contest's page."), now.due().changes(), change);
-    } catch (IllegalArgumentException refused) {
-      flash.addFlashAttribute("said", "Not refitted. " + refused.getMessage());
-    }
-    return back(id);
-  }
-
-  private void move(Contest contest, Runways.WhatIf moved) {
-    Contest.Said said = contest.said();
-    contests.keep(contest.id(), new Contest.Said(said.name(), said.sport(), moved.state(), moved.day() == null ? said.day() : moved.day(), said.place(),
-        said.federation(), said.rules(), said.further(), said.classes(), said.events()));
   }
 
   @PostMapping("/lifters/{id}/runway/goal")

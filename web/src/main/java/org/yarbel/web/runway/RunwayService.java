@@ -1,6 +1,7 @@
 package org.yarbel.web.runway;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -48,7 +49,6 @@ import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.program.LongPlans;
-import org.yarbel.web.program.Programs;
 
 /** Reads what the Runway shows, in a fixed number of queries: weeks written and lifted as they stand, the rest as the plan would write it. */
 @Service
@@ -114,7 +114,7 @@ class RunwayService {
   List<Written> written(Lifter lifter, Macrocycle plan, LocalDate from) {
     LifterContext context = contexts.of(lifter, null);
     LocalDate until = plan.holds() ? latest(plan.end(), from.plusWeeks(OPEN_WEEKS)) : plan.end();
-    return Written.all(plan, (lift, settings, perWeek) -> Programs.brief(lift, settings, perWeek, context), context.lifts(), from, until);
+    return LongPlans.lines(plan, context, from, until);
   }
 
   /** Reads it all. */
@@ -127,7 +127,7 @@ class RunwayService {
     LocalDate end = plan.holds() ? latest(plan.end(), monday.plusWeeks(OPEN_WEEKS)) : plan.end();
     end = end.isAfter(from.plusWeeks(MOST_WEEKS)) ? from.plusWeeks(MOST_WEEKS) : end.isAfter(from) ? end : from.plusWeeks(1);
     LifterContext context = contexts.of(lifter, null);
-    List<Written> written = Written.all(plan, (lift, settings, perWeek) -> Programs.brief(lift, settings, perWeek, context), context.lifts(), from, end);
+    List<Written> written = LongPlans.lines(plan, context, from, end);
     List<CountedLine> planned = new ArrayList<>();
     List<CountedLine> done = new ArrayList<>();
     Set<LocalDate> weeksWritten = read(lifter, context, from, end, planned, done);
@@ -168,7 +168,7 @@ class RunwayService {
       return week;
     }
     Macrocycle.Placed hold = plan.placed().get(plan.placed().size() - 1);
-    return new Macrocycle.Week(monday, hold.block(), (int) (java.time.temporal.ChronoUnit.WEEKS.between(hold.monday(), monday) % hold.block().weeks()));
+    return new Macrocycle.Week(monday, hold.block(), (int) (ChronoUnit.WEEKS.between(hold.monday(), monday) % hold.block().weeks()));
   }
 
   /** Reads the days that stand, planned and done, and tells for which weeks methods have written. */

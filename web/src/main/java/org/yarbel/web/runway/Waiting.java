@@ -1,8 +1,10 @@
 package org.yarbel.web.runway;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -12,6 +14,7 @@ import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.core.plan.cycle.Meets;
 import org.yarbel.core.plan.cycle.Refit;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CoreJson;
@@ -86,7 +89,7 @@ public class Waiting {
     if (day.isBefore(clock.today())) {
       return false;
     }
-    boolean peak = Contests.roles(going, clock.today()).stream().filter(org.yarbel.core.plan.cycle.Meets.Role::peak).findFirst()
+    boolean peak = Contests.roles(going, clock.today()).stream().filter(Meets.Role::peak).findFirst()
         .filter(role -> role.meet().id() == contest.id()).isPresent();
     return peak ? !day.equals(plan.contest()) || !led : led && Contests.roles(going, clock.today()).stream().anyMatch(role -> !role.peak()
         && role.meet().id() == contest.id());
@@ -120,14 +123,14 @@ public class Waiting {
   public List<Coming> coming(int weeks) {
     LocalDate today = clock.today();
     List<Contest> near = contests.listed().stream().filter(contest -> contest.takesPlace() && !Objects.requireNonNull(contest.day()).isBefore(today)
-        && contest.day().isBefore(today.plusWeeks(weeks))).sorted(java.util.Comparator.comparing(contest -> Objects.requireNonNull(contest.day()))).toList();
+        && contest.day().isBefore(today.plusWeeks(weeks))).sorted(Comparator.comparing(contest -> Objects.requireNonNull(contest.day()))).toList();
     Map<Long, List<ContestEntry>> entries = contests.entries(near.stream().map(Contest::id).toList());
     Map<Long, Long> counts = count(near);
     Map<Long, String> names = new HashMap<>();
     lifters.findAllById(entries.values().stream().flatMap(List::stream).map(ContestEntry::lifterId).distinct().toList())
         .forEach(lifter -> names.put(lifter.id(), lifter.name()));
     return near.stream().filter(contest -> entries.containsKey(contest.id())).map(contest -> new Coming(contest.id(), contest.name(),
-        java.time.temporal.ChronoUnit.DAYS.between(today, contest.day()), entries.get(contest.id()).stream().map(entry -> names.getOrDefault(entry.lifterId(), ""))
+        ChronoUnit.DAYS.between(today, contest.day()), entries.get(contest.id()).stream().map(entry -> names.getOrDefault(entry.lifterId(), ""))
             .toList(), counts.getOrDefault(contest.id(), 0L))).toList();
   }
 }

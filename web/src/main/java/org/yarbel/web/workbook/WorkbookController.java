@@ -1,5 +1,6 @@
 package org.yarbel.web.workbook;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -113,7 +114,7 @@ class WorkbookController {
   }
 
   @ExceptionHandler(MaxUploadSizeExceededException.class)
-  ModelAndView tooLarge(jakarta.servlet.http.HttpServletRequest request) {
+  ModelAndView tooLarge(HttpServletRequest request) {
     String[] path = request.getRequestURI().split("/");
     return refused(lifter(path.length > 2 && path[2].matches("\\d{1,18}") ? Long.parseLong(path[2]) : -1), List.of("The file is over 4 MB: that is no workbook of these weeks."));
   }

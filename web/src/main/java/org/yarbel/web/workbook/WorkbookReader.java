@@ -17,6 +17,7 @@ import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellType;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.ss.util.CellReference;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jspecify.annotations.Nullable;
 
@@ -134,7 +135,7 @@ final class WorkbookReader {
   }
 
   private static String place(Sheet sheet, int row, int column) {
-    return sheet.getSheetName() + "!" + org.apache.poi.ss.util.CellReference.convertNumToColString(column) + (row + 1);
+    return sheet.getSheetName() + "!" + CellReference.convertNumToColString(column) + (row + 1);
   }
 
   private static String text(@Nullable Row row, int column) {

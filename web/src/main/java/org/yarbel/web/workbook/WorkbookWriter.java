@@ -3,9 +3,10 @@ package org.yarbel.web.workbook;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -21,11 +22,13 @@ import org.apache.poi.ss.usermodel.IndexedColors;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
 import org.apache.poi.ss.usermodel.SheetVisibility;
+import org.apache.poi.ss.util.CellReference;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
+import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.kit.Loadables;
@@ -221,7 +224,7 @@ final class WorkbookWriter implements LoadFormula.Sheets {
       return set.clock() != null && set.clock().seconds() != null ? set.clock().seconds() + " s" : set.distance() != null ? set.distance().metres()
           .stripTrailingZeros().toPlainString() + " m" : "open";
     }
-    return set.reps() + (set.repsTo() == null ? "" : "–" + set.repsTo()) + (set.role() == org.yarbel.core.card.Role.PLUS ? "+" : "");
+    return set.reps() + (set.repsTo() == null ? "" : "–" + set.repsTo()) + (set.role() == Role.PLUS ? "+" : "");
   }
 
   private void load(Row row, LoadFormula.Row of, @Nullable Loadables loadables) {
@@ -255,7 +258,7 @@ final class WorkbookWriter implements LoadFormula.Sheets {
   }
 
   private static String plain(double value) {
-    return java.math.BigDecimal.valueOf(value).setScale(9, java.math.RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+    return BigDecimal.valueOf(value).setScale(9, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
   }
 
   /** The column of all totals that load, rising; each kit once. */
@@ -272,7 +275,7 @@ final class WorkbookWriter implements LoadFormula.Sheets {
   }
 
   private static String letter(int column) {
-    return org.apache.poi.ss.util.CellReference.convertNumToColString(column);
+    return CellReference.convertNumToColString(column);
   }
 
   @Override

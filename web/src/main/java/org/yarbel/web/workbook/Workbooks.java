@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -25,6 +26,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.NotationException;
+import org.yarbel.core.notation.Option;
 import org.yarbel.core.notation.Part;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.cycle.GoalCourse;
@@ -36,7 +38,6 @@ import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
@@ -45,7 +46,6 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.program.Days;
 import org.yarbel.web.program.LongPlans;
-import org.yarbel.web.program.Programs;
 
 /** Weeks of a lifter out as a workbook, and what was changed in it back in. */
 @Service
@@ -104,8 +104,7 @@ public class Workbooks {
         }
       }
     }
-    plans.of(lifter.id()).ifPresent(kept -> Written.all(kept.plan(), (lift, settings, perWeek) -> Programs.brief(lift, settings, perWeek, usual), usual.lifts(), from,
-        until).stream().filter(line -> !line.day().isBefore(today) && !written.contains(Macrocycle.monday(line.day())))
+    plans.of(lifter.id()).ifPresent(kept -> LongPlans.ahead(kept.plan(), usual, from.isAfter(today) ? from : today, until, written)
         .forEach(line -> byWeek.computeIfAbsent(Macrocycle.monday(line.day()), week -> new ArrayList<>()).add(planned(usual, line))));
     List<WorkbookWriter.Week> weeks = new ArrayList<>();
     for (LocalDate monday = from; monday.isBefore(until); monday = monday.plusWeeks(1)) {
@@ -153,8 +152,8 @@ public class Workbooks {
     if (problems.isEmpty() && read.lifterId() != lifter.id()) {
       problems.add("This workbook is another lifter's: send it in on their page.");
     }
-    Map<Slot, Changed> lines = new java.util.LinkedHashMap<>();
-    Map<LiftNumbers, WorkbookReader.NumberEdit> sums = new java.util.LinkedHashMap<>();
+    Map<Slot, Changed> lines = new LinkedHashMap<>();
+    Map<LiftNumbers, WorkbookReader.NumberEdit> sums = new LinkedHashMap<>();
     List<String> said = new ArrayList<>();
     if (problems.isEmpty()) {
       LifterContext context = contexts.of(lifter, null);
@@ -221,7 +220,7 @@ public class Workbooks {
     Part part = parts.get(edit.part() - 1);
     // a load that was written down says nothing of a point of the way
     parts.set(edit.part() - 1, new Part(part.work(), new Load.OfMass(Mass.of(edit.load(), unit)), part.rpe(), part.options().stream()
-        .filter(option -> !(option instanceof org.yarbel.core.notation.Option.At)).toList()));
+        .filter(option -> !(option instanceof Option.At)).toList()));
     return new WorkLine(parts).toString();
   }
 

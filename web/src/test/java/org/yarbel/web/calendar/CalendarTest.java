@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.StringReader;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -45,7 +46,7 @@ class CalendarTest {
     String text = Client.of(app, "coach").get("/lifters/" + app.lifter("Emeric") + "/calendar.ics").body();
     assertThat(text).startsWith("BEGIN:VCALENDAR\r\n").endsWith("END:VCALENDAR\r\n");
     assertThat(text.replace("\r\n", "")).doesNotContain("\n").doesNotContain("\r");
-    assertThat(Arrays.asList(text.split("\r\n"))).allSatisfy(line -> assertThat(line.getBytes(java.nio.charset.StandardCharsets.UTF_8).length).isLessThanOrEqualTo(75));
+    assertThat(Arrays.asList(text.split("\r\n"))).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(75));
     assertThat(text.split("VERSION:2.0", -1)).hasSize(2);
     int events = text.split("BEGIN:VEVENT", -1).length - 1;
     assertThat(events).as("the whole long plan, written or not").isGreaterThan(30);

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.web.contest.Contests;
@@ -44,7 +45,7 @@ class ContestsTest {
     someone.within(() -> {
       Lifter lifter = someone.lifter();
       lifter.life(null, null, null, EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY));
-      lifter.likes(EnumSet.of(Gear.BELT, Gear.STRAPS), org.yarbel.core.card.RampStyle.SHRINKING, false);
+      lifter.likes(EnumSet.of(Gear.BELT, Gear.STRAPS), RampStyle.SHRINKING, false);
       return app.bean(LifterRepository.class).saveAndFlush(lifter).id();
     });
     return someone;

@@ -6,6 +6,7 @@ import java.net.http.HttpResponse;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -128,7 +129,7 @@ class RunwayTest {
   void theFormOfABlockKeepsWhatWasTypedAndSaysWhatIsWrong() {
     takeThePlan();
     assertThat(someone.coach().get(someone.at("/runway?block=1")).body()).contains("Save the block").contains("value=\"65\"");
-    Map<String, String> form = new java.util.HashMap<>(Map.of("purpose", "VOLUME", "weeks", "40", "every", "3", "easy", "LESS_VOLUME", "basis", "TESTED", "lift-0", "Squat",
+    Map<String, String> form = new HashMap<>(Map.of("purpose", "VOLUME", "weeks", "40", "every", "3", "easy", "LESS_VOLUME", "basis", "TESTED", "lift-0", "Squat",
         "method-0", "RISING", "was-0", "RISING", "days-0", "MONDAY", "p-0-from", "twelve"));
     HttpResponse<String> refused = someone.coach().post(someone.at("/runway/blocks/1"), form);
     assertThat(refused.statusCode()).isEqualTo(422);

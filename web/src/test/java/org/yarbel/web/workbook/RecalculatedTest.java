@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -78,7 +79,7 @@ class RecalculatedTest {
     try {
       Files.write(file, bytes);
     } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+      throw new UncheckedIOException(e);
     }
   }
 

@@ -8,6 +8,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -114,6 +115,6 @@ class MacrocycleTest {
     assertThatThrownBy(() -> new Macrocycle(MONDAY.plusDays(1), null, List.of(), List.of(), List.of())).hasMessageContaining("starts on a Monday");
     assertThatThrownBy(() -> Plans.plan(0, "volume 27")).hasMessage("A block has 1 to 26 weeks but should have 27");
     assertThatThrownBy(() -> Plans.plan(0, "volume 26, volume 26, volume 26, volume 26, volume 1")).hasMessageContaining("at most 104 weeks");
-    assertThatThrownBy(() -> new Use("squat", Objects.requireNonNull(Purpose.VOLUME.method()), java.util.Map.of(), Set.of())).hasMessageContaining("needs a day");
+    assertThatThrownBy(() -> new Use("squat", Objects.requireNonNull(Purpose.VOLUME.method()), Map.of(), Set.of())).hasMessageContaining("needs a day");
   }
 }

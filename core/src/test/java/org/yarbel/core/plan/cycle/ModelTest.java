@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.yarbel.core.plan.cycle.Plans.MONDAY;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -49,7 +50,7 @@ class ModelTest {
     Map<LocalDate, Double> loads = steady(2, 0);
     double[] run = FitnessFatigue.run(loads, MONDAY.minusWeeks(2), MONDAY, 42, 7);
     double expected = loads.entrySet().stream().mapToDouble(of -> {
-      double days = java.time.temporal.ChronoUnit.DAYS.between(of.getKey(), MONDAY);
+      double days = ChronoUnit.DAYS.between(of.getKey(), MONDAY);
       return of.getValue() * (Math.exp(-days / 42) - 2 * Math.exp(-days / 7));
     }).sum();
     assertThat(run[14]).isCloseTo(expected, within(1e-9));

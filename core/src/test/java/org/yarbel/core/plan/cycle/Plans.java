@@ -2,6 +2,7 @@ package org.yarbel.core.plan.cycle;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -38,7 +39,7 @@ final class Plans {
   static Macrocycle plan(int weeksToContest, String blocks) {
     List<Use> none = List.of();
     int[] no = {1};
-    List<Block> all = java.util.Arrays.stream(blocks.split(",")).map(String::strip).map(text -> {
+    List<Block> all = Arrays.stream(blocks.split(",")).map(String::strip).map(text -> {
       String[] words = text.split(" ");
       Purpose purpose = Purpose.valueOf(words[0].toUpperCase(Locale.ROOT));
       int weeks = Integer.parseInt(words[1]);

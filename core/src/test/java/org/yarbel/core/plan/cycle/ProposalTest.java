@@ -10,6 +10,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -90,7 +91,7 @@ class ProposalTest {
   void dealsTheLiftsToTheDays(int days, String split) {
     Map<DayOfWeek, List<String>> byDay = Plans.proposed(Level.INTERMEDIATE, 12, days).plan().blocks().get(0).uses().stream()
         .flatMap(use -> use.days().stream().map(day -> Map.entry(day, use.lift())))
-        .collect(Collectors.groupingBy(Map.Entry::getKey, java.util.TreeMap::new, Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
+        .collect(Collectors.groupingBy(Map.Entry::getKey, TreeMap::new, Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
     assertThat(byDay.entrySet().stream().map(of -> of.getKey().name().substring(0, 3) + ": " + String.join(" ", of.getValue())).collect(Collectors.joining("; ")))
         .isEqualTo(split);
   }

@@ -1,6 +1,5 @@
 package org.yarbel.web.workbook;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -17,12 +16,10 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.ExtendedModelMap;
 import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -111,12 +108,6 @@ class WorkbookController {
     ModelAndView page = new ModelAndView("workbook/page", model);
     page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
     return page;
-  }
-
-  @ExceptionHandler(MaxUploadSizeExceededException.class)
-  ModelAndView tooLarge(HttpServletRequest request) {
-    String[] path = request.getRequestURI().split("/");
-    return refused(lifter(path.length > 2 && path[2].matches("\\d{1,18}") ? Long.parseLong(path[2]) : -1), List.of("The file is over 4 MB: that is no workbook of these weeks."));
   }
 
   private Lifter lifter(long id) {

@@ -35,7 +35,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   private static final int OPEN_VOLUME = 5;
   private static final int OPEN_STRENGTH = 5;
   private static final int WAVE = 11;
-  private static final int LONGEST = 52;
+  /** A contest further away is not planned for. */
+  static final int LONGEST = 52;
   /** A believable goal is some 5 % over the max: these shares of it are 92 to 97 % of what was the max. */
   private static final String PEAK_OF_GOAL = "87.5";
   private static final String PEAK_OF_GOAL_END = "92.5";

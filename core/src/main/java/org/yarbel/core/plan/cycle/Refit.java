@@ -20,6 +20,7 @@ import org.yarbel.core.plan.Deload;
  * @param changes in order; empty when nothing has to change
  */
 public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed> changes) {
+  private static final String AS_SET = "As you set it.";
   private static final int AGAIN_FROM = 3;
   private static final int STRENGTH_FROM = 6;
 
@@ -61,6 +62,9 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
   public static Refit toDate(Macrocycle was, LocalDate contest, LocalDate from) {
     if (Macrocycle.monday(contest).isBefore(from)) {
       throw new IllegalArgumentException("The contest on " + contest + " falls into a week that is begun or behind: nothing of the plan can change for it");
+    }
+    if (Fitting.weeks(from, contest) > Proposal.LONGEST) {
+      throw new IllegalArgumentException("The contest on " + contest + " is more than a year away: plan open-ended until it is nearer");
     }
     int[] next = {was.free()};
     int led = was.contest() == null || Macrocycle.monday(was.contest()).isBefore(from) ? was.blocks().size() : was.lastBefore();
@@ -181,13 +185,13 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
   static Refit edited(Macrocycle was, Macrocycle edited, @Nullable Integer pinned, LocalDate from) {
     LocalDate contest = edited.contest();
     if (contest == null || Macrocycle.monday(contest).isBefore(from)) {
-      return of(was, edited, from, "");
+      return of(was, edited, from, "", edited);
     }
     int done = done(edited, from);
     List<Block> led = edited.blocks().subList(0, edited.lastBefore());
     List<Block> fitted = new ArrayList<>(Fitting.fit(led, Fitting.weeks(edited.startsOn(), contest), done, pinned, edited.free()));
     fitted.addAll(edited.blocks().subList(edited.lastBefore(), edited.blocks().size()));
-    return of(was, edited.withBlocks(fitted), from, "The contest is on its day: what one block takes another gives.");
+    return of(was, edited.withBlocks(fitted), from, "The contest is on its day: what one block takes another gives.", edited);
   }
 
   /** So many weeks of a plan lie before a Monday. */
@@ -221,6 +225,19 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
   }
 
   private static Refit of(Macrocycle was, Macrocycle now, LocalDate from, String cause) {
+    return of(was, now, from, cause, null);
+  }
+
+  /**
+   * A refit with its reasons.
+   *
+   * @param set what somebody has set themselves, before anything was fitted; null for nothing
+   */
+  private static Refit of(Macrocycle was, Macrocycle now, LocalDate from, String cause, @Nullable Macrocycle set) {
+    Map<Integer, Integer> own = new HashMap<>();
+    if (set != null) {
+      set.blocks().forEach(block -> own.put(block.no(), block.weeks()));
+    }
     Map<Integer, Block> old = new HashMap<>();
     was.blocks().forEach(block -> old.put(block.no(), block));
     Map<Integer, Block> other = new HashMap<>();
@@ -231,15 +248,16 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
       String name = title(block.purpose());
       if (then == null) {
         boolean waits = now.parked().stream().anyMatch(parked -> parked.purpose() == block.purpose());
-        changes.add(new Changed(name + ", " + weeks(block.weeks()) + (waits ? ": parked" : ": out"), cause + " " + (waits
+        changes.add(new Changed(name + ", " + weeks(block.weeks()) + (waits ? ": parked" : ": out"), set != null && !own.containsKey(block.no()) ? AS_SET : cause + " " + (waits
             ? "It comes back when there is a date." : Reasons.out(block.purpose()))));
       } else if (then.weeks() != block.weeks()) {
-        changes.add(new Changed(name + ": " + block.weeks() + " → " + weeks(then.weeks()), cause + " " + (then.weeks() < block.weeks()
+        changes.add(new Changed(name + ": " + block.weeks() + " → " + weeks(then.weeks()), set != null && own.get(block.no()) != null
+            && own.get(block.no()) == then.weeks() ? AS_SET : cause + " " + (then.weeks() < block.weeks()
             ? Reasons.shorter(block.purpose()) : Reasons.longer(block.purpose()))));
       }
     }
     now.blocks().stream().filter(block -> !old.containsKey(block.no())).forEach(block -> changes.add(new Changed(title(block.purpose()) + ", "
-        + weeks(block.weeks()) + ": new", cause + " " + Reasons.in(block.purpose()))));
+        + weeks(block.weeks()) + ": new", own.containsKey(block.no()) ? AS_SET : cause + " " + Reasons.in(block.purpose()))));
     if (changes.isEmpty() && now.contest() != null && !now.contest().equals(was.contest())) {
       changes.add(new Changed("The taper counts down to " + now.contest(), cause + " The weeks stay; last heavy days and openers move with the day."));
     }

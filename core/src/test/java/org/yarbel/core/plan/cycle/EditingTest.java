@@ -21,6 +21,8 @@ class EditingTest {
     assertThat(longer.now().over()).isZero();
     assertThat(longer.changes()).extracting(Changed::what).containsExactly("Volume: 5 → 4 weeks", "Peak: 3 → 4 weeks");
     assertThat(longer.changes().get(0).why()).isEqualTo("The contest is on its day: what one block takes another gives. Volume is furthest from the platform, so it gives first.");
+    assertThat(longer.changes().get(1).why()).isEqualTo("As you set it.");
+    assertThat(editing().remove(2).changes()).extracting(change -> change.what() + ": " + change.why()).contains("Strength, 4 weeks: out: As you set it.");
     assertThat(Plans.text(editing().stretch(1, -2).now())).isEqualTo("volume 3, strength 6 easy, peak 3, taper 2, off 1");
   }
 

@@ -106,6 +106,11 @@ class RefitTest {
         .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("falls into a week that is begun or behind");
   }
 
+  @Test
+  void aContestMoreThanAYearAwayIsNotPlannedFor() {
+    assertThatThrownBy(() -> Refit.toDate(Plans.plan(16, SIXTEEN), Plans.saturday(60), MONDAY)).hasMessageContaining("is more than a year away: plan open-ended");
+  }
+
   /** Whatever moves, what is done stays, the contest is in the last week, and it ends with the taper. */
   @Test
   void keepsWhatIsDoneHoweverTheDateMoves() {

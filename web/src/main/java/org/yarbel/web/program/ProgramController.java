@@ -72,7 +72,7 @@ class ProgramController {
   }
 
   /** One method at work. */
-  public record Row(long id, String lift, String method, String key, String days, String since, @Nullable String until, String set, boolean memory, boolean ofPlan) {}
+  public record Row(long id, String lift, String method, String key, String days, String since, @Nullable String until, String set, boolean memory, boolean ofPlan, boolean ended) {}
 
   /** A field of a method's parameter. */
   public record Field(String key, String words, String value, String hint, @Nullable String error) {}
@@ -117,7 +117,7 @@ class ProgramController {
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
     model.addAttribute("rows", progressions.findByLifterIdOrderById(lifter.id()).stream().filter(p -> p.endsOn() == null
-        || p.endsOn().isAfter(p.startsOn()) || p.blockNo() == null).map(p -> row(p, context)).toList());
+        || p.endsOn().isAfter(p.startsOn()) || p.blockNo() == null).map(p -> row(p, context, clock.today())).toList());
     model.addAttribute("methods", Method.values());
     model.addAttribute("lifts", lifts.offered());
     model.addAttribute("turns", Arrays.stream(Turn.values()).map(turn -> Map.entry(turn.name(), Progression.words(turn))).toList());
@@ -132,14 +132,14 @@ class ProgramController {
     model.addAttribute("noDays", lifter.daysFree().isEmpty());
   }
 
-  private static Row row(Progression p, LifterContext context) {
+  private static Row row(Progression p, LifterContext context, LocalDate today) {
     Map<String, String> usual = Settings.defaults(p.method()).texts();
     String set = p.method().rule().parameters().stream().filter(q -> !p.settings().getOrDefault(q.key(), q.fallback()).equals(usual.get(q.key())))
         .map(q -> q.words() + " " + p.settings().get(q.key())).collect(Collectors.joining("; "));
     String days = p.days().stream().map(d -> d.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
         .collect(Collectors.joining(" ")) + (p.turn() == Turn.EVERY ? "" : ", " + Progression.words(p.turn()));
     return new Row(p.id(), context.lift(p.lift()).name(), p.method().title(), p.method().key(), days, DAY.format(p.startsOn()),
-        p.endsOn() == null ? null : DAY.format(p.endsOn()), set, p.method().rule().memory(), p.blockNo() != null);
+        p.endsOn() == null ? null : DAY.format(p.endsOn()), set, p.method().rule().memory(), p.blockNo() != null, !p.runsOn(today));
   }
 
   private Form form(Lifter lifter, Progression p) {

@@ -114,7 +114,7 @@ public class WeekWatch {
   public Seen look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, List<Complaint> hurts, Set<String> quiet, List<Day> before,
       List<Day> days) {
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
-    List<Progression> running = methods.stream().filter(p -> p.runsOn(monday)).toList();
+    List<Progression> running = methods.stream().filter(p -> p.runsOn(monday) && p.startsOn().isBefore(monday.plusWeeks(1))).toList();
     Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WatchedWeek.LOOKED_BACK), monday).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
     List<CountedLine> past = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today()))

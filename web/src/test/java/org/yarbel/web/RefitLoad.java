@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -29,7 +30,7 @@ class RefitLoad {
   private static final int LIFTERS = 500;
 
   @Test
-  void ofFiveHundredLifters(TestApp app) throws InterruptedException {
+  void ofFiveHundredLifters(TestApp app) {
     SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
     List<Long> lifters = fill(app.jdbc(), app.lifter("Odile"));
     LocalDate day = TestApp.TODAY.plusWeeks(15).plusDays(5);
@@ -63,14 +64,14 @@ class RefitLoad {
     return new Contest.Said("Load Open", Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "", "", RuleSet.CLASSIC, "", "", List.of());
   }
 
-  private static void run(TestApp app, SignedIn who, String kind, String document, List<Long> lifters, String what) throws InterruptedException {
+  private static void run(TestApp app, SignedIn who, String kind, String document, List<Long> lifters, String what) {
     Jobs jobs = app.bean(Jobs.class);
     CurrentClub club = app.bean(CurrentClub.class);
     long from = System.nanoTime();
     long job = club.within(who.clubId(), () -> jobs.start(kind, what, document, lifters, who));
     Jobs.Progress progress = club.within(who.clubId(), () -> jobs.progress(job));
     while (!progress.ended()) {
-      Thread.sleep(20);
+      LockSupport.parkNanos(20_000_000);
       progress = club.within(who.clubId(), () -> jobs.progress(job));
     }
     System.out.printf(Locale.ROOT, "%s: %d lifters in %.1f s, %d failed%n", what, progress.done(), (System.nanoTime() - from) / 1e9, progress.failed());

@@ -1,5 +1,6 @@
 package org.yarbel.web.runway;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -16,6 +17,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -23,12 +25,14 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.ExtendedModelMap;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.servlet.support.RequestContextUtils;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.cycle.Block;
@@ -260,6 +264,13 @@ class RunwayController {
     }
     apply(id, editing -> editing.change(read.block().get()), who, flash);
     return new ModelAndView(back(id) + "?block=" + no);
+  }
+
+  /** Somebody else changed the plan in the same moment. */
+  @ExceptionHandler(OptimisticLockingFailureException.class)
+  String meanwhile(HttpServletRequest request) {
+    RequestContextUtils.getOutputFlashMap(request).put("said", "Not changed: meanwhile somebody else changed this plan. Look at it again.");
+    return "redirect:" + request.getRequestURI().replaceFirst("/runway.*", "/runway");
   }
 
   @PostMapping("/lifters/{id}/runway/goal")

@@ -27,6 +27,8 @@ import org.yarbel.core.notation.WorkKind;
  * numbers, from a table of efforts, or from a load above it. The rules are the resolver's.
  */
 final class LoadFormula {
+  /** So many decimals write a nanogram of a kilogram. */
+  private static final int EXACT = 12;
   private static final double[] BUILD_SHARES = {0.85, 0.9, 0.95, 1};
 
   private final Resolver.Request request;
@@ -200,7 +202,7 @@ final class LoadFormula {
   }
 
   private String figure(Mass mass) {
-    return plain(mass.amountIn(request.unit(), 6));
+    return plain(mass.amountIn(request.unit(), EXACT));
   }
 
   private static String plain(BigDecimal number) {

@@ -114,7 +114,7 @@ class ContestsTest {
   }
 
   @Test
-  void allPlansThatLeadElsewhereAreRefittedInTheBackground(TestApp app) throws Exception {
+  void allPlansThatLeadElsewhereAreRefittedInTheBackground(TestApp app) {
     Client coach = Client.of(app, "coach");
     long id = kept(coach, form("Long Reach Meet", CONTEST));
     List<Someone> goers = new ArrayList<>();
@@ -144,10 +144,11 @@ class ContestsTest {
     assertThat(Client.of(app, "maren").get("/jobs/" + job).statusCode()).isEqualTo(403);
   }
 
-  private static Jobs.Progress ended(Someone someone, long job) throws InterruptedException {
+  private static Jobs.Progress ended(Someone someone, long job) {
     Jobs.Progress progress = someone.within(() -> someone.app().bean(Jobs.class).progress(job));
-    for (int i = 0; i < 200 && !progress.ended(); i++) {
-      Thread.sleep(50);
+    // asks as the page does, again and again
+    for (int i = 0; i < 3000 && !progress.ended(); i++) {
+      assertThat(someone.coach().get("/jobs/" + job + "/bar").statusCode()).isEqualTo(200);
       progress = someone.within(() -> someone.app().bean(Jobs.class).progress(job));
     }
     assertThat(progress.ended()).isTrue();
@@ -155,7 +156,7 @@ class ContestsTest {
   }
 
   @Test
-  void whatAKilledProcessHasLeftIsGoneOnWith(TestApp app) throws Exception {
+  void whatAKilledProcessHasLeftIsGoneOnWith(TestApp app) {
     Someone source = goer(app, "Dorn Source");
     source.post(source.at("/runway/plan"), Map.of());
     Someone one = goer(app, "Edda Left");
@@ -175,7 +176,39 @@ class ContestsTest {
   }
 
   @Test
-  void aPlanGoesToOthersWithTheirNumbersAndToTheirContest(TestApp app) throws Exception {
+  void whatCannotBeDoneForOneIsNotedAndTheOthersAreDone(TestApp app) {
+    Someone source = goer(app, "Una Source");
+    source.post(source.at("/runway/plan"), Map.of());
+    Someone broken = goer(app, "Vic Broken");
+    broken.post(broken.at("/runway/plan"), Map.of());
+    app.jdbc().sql("update long_plan set document = 'no document' where lifter_id = :l").param("l", broken.id()).update();
+    Someone fine = goer(app, "Wim Fine");
+    long job = source.within(() -> app.bean(Jobs.class).start("copy-plan", "Una's plan", Long.toString(source.id()), List.of(broken.id(), fine.id()), source.who()));
+    Jobs.Progress progress = ended(source, job);
+    assertThat(progress.done() + progress.failed()).isEqualTo(2);
+    assertThat(fine.<Boolean>within(() -> app.bean(LongPlans.class).of(fine.id()).isPresent())).isTrue();
+    long refit = source.within(() -> app.bean(Jobs.class).start("refit", "Refit", "", List.of(broken.id(), fine.id()), source.who()));
+    app.jdbc().sql("update long_plan set document = 'no document' where lifter_id = :l").param("l", broken.id()).update();
+    ended(source, refit);
+    assertThat(source.coach().get("/jobs/" + refit).body()).contains("2 of 2");
+  }
+
+  @Test
+  void aFailureIsShownWithTheLiftersNameAndLeavesNoTrace(TestApp app) {
+    Someone broken = goer(app, "Xeno Broken");
+    broken.post(broken.at("/runway/plan"), Map.of());
+    app.jdbc().sql("update long_plan set document = 'no document' where lifter_id = :l").param("l", broken.id()).update();
+    long job = broken.within(() -> app.bean(Jobs.class).start("refit", "Refit of a broken one", "", List.of(broken.id()), broken.who()));
+    assertThat(ended(broken, job).failures()).singleElement().satisfies(failure -> {
+      assertThat(failure.lifter()).isEqualTo("Xeno Broken");
+      assertThat(failure.said()).startsWith("It failed on our side");
+    });
+    assertThat(broken.coach().get("/jobs/" + job).body()).contains("1 lifter was left as they were:").contains("Xeno Broken").doesNotContain("Exception");
+    assertThat(broken.coach().get("/jobs/" + job + "?back=//elsewhere").body()).as("only pages of ours").contains("href=\"/\">Back");
+  }
+
+  @Test
+  void aPlanGoesToOthersWithTheirNumbersAndToTheirContest(TestApp app) {
     Client coach = Client.of(app, "coach");
     Someone source = goer(app, "Greta Source");
     Someone other = Someone.called(app, "Hob Other", Map.of("squat", "100", "bench", "60", "deadlift", "120"));

@@ -16,7 +16,6 @@ import net.fortuna.ical4j.model.property.Description;
 import net.fortuna.ical4j.model.property.Location;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.XProperty;
-import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
 import net.fortuna.ical4j.model.property.immutable.ImmutableTransp;
 
 /** Writes days as a calendar. */
@@ -40,7 +39,6 @@ final class CalendarDocument {
   /** The whole calendar as text, lines ended and folded as RFC 5545 has it. */
   static String write(String name, List<Entry> entries, Instant now) {
     Calendar calendar = new Calendar().withProdId(PRODUCT).withDefaults().getFluentTarget();
-    calendar.add(ImmutableMethod.PUBLISH);
     calendar.add(new XProperty("X-WR-CALNAME", name));
     calendar.add(new XProperty("X-PUBLISHED-TTL", Duration.ofHours(6).toString()));
     for (Entry entry : entries) {
@@ -58,7 +56,7 @@ final class CalendarDocument {
     }
     StringWriter text = new StringWriter();
     try {
-      new CalendarOutputter(true, fold(name, entries)).output(calendar, text);
+      new CalendarOutputter(false, fold(name, entries)).output(calendar, text);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -54,6 +54,11 @@ public final class Client {
         .POST(HttpRequest.BodyPublishers.ofString(json)).build());
   }
 
+  /** Posts a body of any kind. */
+  public HttpResponse<String> postBody(String path, String type, String body) {
+    return send(request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)).build());
+  }
+
   /** Forgets the token, as a forged form would not have it. */
   public Client withoutToken() {
     token = "";

@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.function.Consumer;
 import org.apache.poi.ss.usermodel.Cell;
@@ -168,5 +169,61 @@ class WorkbookTest {
     assertThat(answer.headers().firstValue("Content-Type")).hasValueSatisfying(type -> assertThat(type).contains("spreadsheetml.sheet"));
     assertThat(answer.headers().firstValue("Content-Disposition")).hasValue("attachment; filename=\"perrin-ledger-2026-03-02.xlsx\"");
     assertThat(Client.of(app, "maren").get(someone.at("/runway/workbook.xlsx?from=" + TestApp.TODAY)).statusCode()).isEqualTo(403);
+  }
+
+  /** Sets the number of a lift on the sheet of numbers. */
+  private static void number(XSSFWorkbook book, String lift, String kind, double value) {
+    for (Row row : book.getSheet("Numbers")) {
+      if (row.getCell(0).getStringCellValue().equals(lift) && row.getCell(1) != null && row.getCell(1).getStringCellValue().equals(kind)) {
+        row.getCell(2).setCellValue(value);
+      }
+    }
+  }
+
+  @Test
+  void aTrainingMaxComesBackInAsAnEdit(TestApp app) {
+    someone.add(WEDNESDAY.plusDays(1), "MAIN", "squat", "3x5 80% tm");
+    Workbooks.Taken taken = take(book -> number(book, "squat", "training", 172.5));
+    assertThat(taken.problems()).isEmpty();
+    assertThat(taken.edits()).singleElement().asString().endsWith("training max of squat 172.5 kg");
+    assertThat(app.jdbc().sql("select training_ng from lift_numbers where lifter_id = :l and lift = 'squat'").param("l", someone.id()).query(Long.class).single())
+        .isEqualTo(172_500_000_000_000L);
+    assertThat(take(book -> number(book, "squat", "training", 196)).problems()).singleElement().asString().contains("a training max is at most 95 % of the estimated one, 190 kg.");
+    assertThat(take(book -> number(book, "squat", "training", 0.5)).problems()).singleElement().asString().contains("a max must be from 1 to 2200 but was 0.5.");
+  }
+
+  @Test
+  void aGoalComesBackInWhenItCanBeMeant(TestApp app) {
+    someone.post(someone.at("/runway/goal"), Map.of("lift", "squat", "goal", "210", "on", "2026-06-06"));
+    app.jdbc().sql("update lift_numbers set goal_ng = 210000000000000, goal_unit = 'KG', goal_on = '2026-06-06' where lifter_id = :l and lift = 'squat'").param("l", someone.id()).update();
+    someone.add(WEDNESDAY.plusDays(1), "MAIN", "squat", "1x2 90% goal");
+    assertThat(take(book -> number(book, "squat", "goal", 212.5)).edits()).singleElement().asString().endsWith("goal max of squat 212.5 kg");
+    assertThat(take(book -> number(book, "squat", "goal", 190)).problems()).singleElement().asString().contains("is not over the max of 200 kg");
+  }
+
+  @Test
+  void partsWhoseSetsWeighDifferentlyAreWrittenAsWork() {
+    someone.add(WEDNESDAY.plusDays(2), "MAIN", "squat", "1x1 90%; 3x5 -5% each");
+    int row = 9;
+    assertThat(take(book -> {
+      cell(book, "Week 1", row, 6).removeFormula();
+      cell(book, "Week 1", row, 6).setCellValue(150);
+    }).problems()).singleElement().asString().startsWith("Week 1!G9: the sets of this part weigh differently; write them in the column Work");
+    assertThat(take(book -> {
+      cell(book, "Week 1", 8, 6).removeFormula();
+      cell(book, "Week 1", 8, 6).setCellValue(-3);
+    }).problems()).singleElement().asString().startsWith("Week 1!G8: a load must be over 0 and at most 1000 kg, but was -3");
+  }
+
+  @Test
+  void aFileThatIsTooLargeGetsASentenceToo() {
+    byte[] large = new byte[5_000_000];
+    Arrays.fill(large, (byte) 'x');
+    String boundary = "----yarbel";
+    String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.xlsx\"\r\n\r\n";
+    someone.coach().get(someone.at("/runway/workbook"));
+    var answer = someone.coach().postBody(someone.at("/runway/workbook"), "multipart/form-data; boundary=" + boundary, head + new String(large) + "\r\n--" + boundary + "--\r\n");
+    assertThat(answer.statusCode()).isEqualTo(413);
+    assertThat(answer.body()).contains("That file is too large");
   }
 }

@@ -189,13 +189,6 @@ public class Runways {
     return fresh || contest != null && Macrocycle.monday(contest).equals(monday) ? monday : monday.plusWeeks(1);
   }
 
-  /** Takes what is due; empty when nothing is. */
-  @Transactional
-  public Optional<Long> refit(Lifter lifter, SignedIn who) {
-    Situation now = of(lifter);
-    return now.due() == null ? Optional.empty() : plans.take(lifter, now.due().now(), now.contestId(), who);
-  }
-
   /** Takes a refit that was looked at. */
   @Transactional
   public Optional<Long> take(Lifter lifter, Refit refit, @Nullable Long contestId, SignedIn who) {

@@ -32,7 +32,8 @@ public record Macrocycle(LocalDate startsOn, @Nullable LocalDate contest, List<B
   /** The most weeks of all blocks together. */
   public static final int MOST_WEEKS = 104;
 
-  private static final double TRAINING_DAY_RPE = 8.5;
+  /** How hard a contest of less importance is lifted at the most. */
+  static final double TRAINING_DAY_RPE = 8.5;
 
   public Macrocycle {
     if (startsOn.getDayOfWeek() != DayOfWeek.MONDAY) {

@@ -43,7 +43,7 @@ public final class Meets {
       if (rival != null) {
         roles.add(new Role(meet, false, meet.name() + " is a training day: " + apart(meet, rival) + " from " + rival.name() + ", which is "
             + (rival.marked() && !meet.marked() ? "the one that counts" : "the later one") + ". Fewer than " + BETWEEN_PEAKS
-            + " weeks do not build a second peak: attempts up to RPE 8.5, no taper for it."));
+            + " weeks do not build a second peak: attempts up to RPE " + Macrocycle.TRAINING_DAY_RPE + ", no taper for it."));
       } else {
         roles.add(new Role(meet, true, beaten == null ? "" : meet.name() + " is the peak: " + (meet.marked() && !beaten.marked()
             ? "it is marked as the one that counts" : "it is the later one, and what is built until then is not spent before") + "."));

@@ -20,6 +20,13 @@ function onClick(event) {
     input.value = String(Math.max(Math.round(next * 100) / 100, 0));
     return;
   }
+  const taken = event.target.closest(".take-load");
+  if (taken) {
+    const field = taken.closest(".panel").querySelector('input[name="load"]');
+    field.value = taken.dataset.load;
+    field.focus();
+    return;
+  }
   const declared = event.target.closest(".declare");
   if (declared) {
     declare(declared);
@@ -78,16 +85,16 @@ function toTop() {
 }
 
 async function onSubmit(event) {
-  const form = event.target.closest("form.entry");
+  const form = event.target.closest("form.entry, form.ending");
   if (!form) {
     return;
   }
   event.preventDefault();
   const body = new URLSearchParams(new FormData(form, event.submitter));
-  const entries = waiting().filter((entry) => new URLSearchParams(entry.body).get("key") !== body.get("key"));
+  const entries = waiting().filter((entry) => !body.has("key") || new URLSearchParams(entry.body).get("key") !== body.get("key"));
   entries.push({ url: form.getAttribute("action"), body: body.toString() });
   keep(entries);
-  if (body.get("outcome") !== "clear") {
+  if (body.has("key") && body.get("outcome") !== "clear") {
     const panel = form.closest(".panel");
     document.dispatchEvent(new CustomEvent("yarbel:logged",
       { detail: { rest: Number(panel.dataset.rest), next: panel.querySelector(".what-next a")?.textContent ?? "rest" } }));
@@ -144,7 +151,7 @@ async function send() {
         }
       } else if (answer.status === 404 || answer.status === 400) {
         keep(without(entry));
-        note("Not taken, since that set is no longer in the plan: " + body.get("load") + " × " + body.get("reps")
+        note("Not taken, since that set is no longer in the plan" + (body.has("load") ? ": " + body.get("load") + " × " + body.get("reps") : "")
           + ". Write it down and tell your coach.");
       } else {
         note(waiting().length + " kept on this phone, not sent yet. Open the card again, signed in, to send.");
@@ -194,17 +201,51 @@ function replay() {
       panel.dataset.logged = String(!cleared);
       panel.dataset.load = body.get("load");
       panel.dataset.reps = missed ? "0" : body.get("reps");
+      panel.dataset.rpe = cleared || missed ? "" : body.get("rpe") ?? "";
       setText(id, ".row-load", body.get("load"));
       setText(id, ".row-state", cleared ? "" : missed ? "missed" : "on phone");
       panel.querySelector('input[name="load"]').value = body.get("load");
       panel.querySelector('input[name="reps"]').value = body.get("reps");
       lookUp(body.get("slot"));
+      ended(panel);
+      afterMiss(body.get("slot"));
       last = panel;
     }
   }
   if (last) {
-    const next = [...root().querySelectorAll(".panel")].find((panel) => panel.dataset.logged !== "true" && panel.dataset.optional !== "true");
+    const next = [...root().querySelectorAll(".panel")].find((panel) => panel.dataset.logged !== "true" && panel.dataset.optional !== "true"
+      && panel.dataset.needless !== "true" && panel.dataset.attempt !== "true");
     show((next || last).dataset.panelId);
+  }
+}
+
+// A build-up that has reached its RPE needs no further set.
+function ended(panel) {
+  const { slot, part, ends, rpe } = panel.dataset;
+  if (ends && rpe && Number(rpe) >= Number(ends)) {
+    for (const other of root().querySelectorAll(`.panel[data-slot="${slot}"][data-part="${part}"]`)) {
+      if (other.dataset.logged !== "true") {
+        other.dataset.needless = "true";
+        setText(other.dataset.panelId, ".row-state", "not needed");
+      }
+    }
+  }
+}
+
+// No rep of the top set: the ways that were issued with the card are shown.
+function afterMiss(slot) {
+  const panels = [...root().querySelectorAll(`.panel[data-slot="${slot}"]`)];
+  const follows = Math.min(...panels.filter((panel) => panel.querySelector(".ways .take-load")).map((panel) => Number(panel.dataset.part)));
+  const before = panels.filter((panel) => Number(panel.dataset.part) < follows && panel.dataset.logged === "true");
+  const missed = before.length > 0 && before.every((panel) => Number(panel.dataset.reps ?? (panel.dataset.missed === "true" ? 0 : 1)) === 0);
+  for (const panel of panels) {
+    const ways = panel.querySelector(".ways");
+    if (ways && panel.dataset.logged !== "true" && (panel.dataset.attempt === "true" || Number(panel.dataset.part) >= follows)) {
+      ways.hidden = !missed;
+    }
+    if (panel.dataset.attempt === "true" && panel.dataset.logged !== "true") {
+      root().querySelector(`[data-row="${panel.dataset.panelId}"]`)?.toggleAttribute("hidden", !missed);
+    }
   }
 }
 

@@ -39,6 +39,7 @@ function signal(kind, face) {
   }
 }
 
+const tenths = (seconds) => Math.round(10 * seconds) / 10;
 const shown = (seconds) => {
   const whole = Math.max(Math.ceil(seconds - 0.05), 0);
   return whole < 100 ? String(whole) : Math.floor(whole / 60) + ":" + String(whole % 60).padStart(2, "0");
@@ -208,7 +209,7 @@ const clocks = {
         fill(box, "seconds", seconds);
       } else {
         say(box, shown(left), "go");
-        acts(box, [["Let go", () => { const held = Math.round(now() - it.since); start(it, "over", { held }); fill(box, "seconds", held); }, true]]);
+        acts(box, [["Let go", () => { const held = tenths(now() - it.since); start(it, "over", { held }); fill(box, "seconds", held); }, true]]);
       }
     }
     if (it.phase === "ready") {
@@ -233,7 +234,7 @@ const clocks = {
         fill(box, "seconds", seconds);
       } else {
         say(box, shown(seconds > 0 ? left : gone), seconds > 0 ? "left" : "");
-        acts(box, [["There", () => { const took = Math.round(now() - it.since); start(it, "over", { took, word: "taken" }); fill(box, "seconds", took); }, true]]);
+        acts(box, [["There", () => { const took = tenths(now() - it.since); start(it, "over", { took, word: "taken" }); fill(box, "seconds", took); }, true]]);
       }
     }
     if (it.phase === "ready") {

@@ -85,7 +85,7 @@ let meanwhile = null;
 document.body.addEventListener("htmx:beforeSwap", (event) => {
   const row = event.detail.target;
   const field = document.activeElement;
-  const sent = event.detail.requestConfig?.parameters?.[field.name];
+  const sent = event.detail.requestConfig?.parameters?.[field?.name];
   meanwhile = row.matches?.("form.slot[id], form.cell[id]") ? {
     row: row.id,
     open: row.querySelector(".about")?.open,
@@ -106,7 +106,10 @@ document.body.addEventListener("htmx:afterSwap", () => {
       field.value = meanwhile.value;
       keepTyped(field);
     }
-    field.setSelectionRange?.(meanwhile.caret, meanwhile.caret);
+    // a date, say, has no caret
+    if (meanwhile.caret !== null) {
+      field.setSelectionRange(meanwhile.caret, meanwhile.caret);
+    }
   }
   meanwhile = null;
 });
@@ -155,61 +158,119 @@ document.body.addEventListener("keydown", (event) => {
     move(handle, { by: event.key === "ArrowUp" ? -1 : 1 }, true);
   }
 });
+// Dragging by pointer, so that a mouse, a pen and a thumb do the same: over the upper half of a line it goes before it, over the
+// lower half behind it, over another day to the end of that day. Escape puts it back.
 let carried = null;
-const marks = () => document.querySelectorAll(".drop-before, .drop-after").forEach((slot) => slot.classList.remove("drop-before", "drop-after"));
-document.body.addEventListener("dragstart", (event) => {
-  carried = event.target.closest?.("button.handle") ?? null;
-  if (carried) {
-    event.dataTransfer.effectAllowed = "move";
-    event.dataTransfer.setData("text/plain", "");
-    carried.closest(".slot").classList.add("is-carried");
+const unmark = () => document.querySelectorAll(".drop-before, .drop-after, .drop-here")
+  .forEach((marked) => marked.classList.remove("drop-before", "drop-after", "drop-here"));
+const over = (event) => {
+  const under = document.elementFromPoint(event.clientX, event.clientY);
+  const day = under?.closest(".day");
+  if (!day) {
+    return null;
   }
-});
-// over the upper half of a line it goes before it, over the lower half behind it
-const place = (event) => {
-  const slot = carried && event.target.closest?.(".slot[data-slot]");
-  if (!slot || slot.classList.contains("is-again")) {
+  const slot = under.closest(".slot[data-slot]:not(.is-again)");
+  if (day !== carried.closest(".day")) {
+    return { day };
+  }
+  if (!slot || slot === carried.closest(".slot")) {
     return null;
   }
   const box = slot.getBoundingClientRect();
-  return { slot, before: event.clientY < box.top + box.height / 2 };
+  return { day, slot, before: event.clientY < box.top + box.height / 2 };
 };
-document.body.addEventListener("dragover", (event) => {
-  const at = place(event);
-  marks();
-  if (at) {
+function letGo() {
+  carried?.closest(".slot")?.classList.remove("is-carried");
+  document.body.classList.remove("carrying");
+  carried = null;
+  unmark();
+}
+document.body.addEventListener("pointerdown", (event) => {
+  const handle = event.target.closest?.("button.handle");
+  if (handle && event.button === 0) {
+    handle.setPointerCapture(event.pointerId);
+    handle.focus();
     event.preventDefault();
-    at.slot.classList.add(at.before ? "drop-before" : "drop-after");
-  } else if (elsewhere(event)) {
-    event.preventDefault();
+    carried = handle;
+    handle.closest(".slot").classList.add("is-carried");
+    document.body.classList.add("carrying");
   }
 });
-// over another day it goes to the end of that day
-const elsewhere = (event) => {
-  const day = carried && event.target.closest?.(".day");
-  return day && day !== carried.closest(".day") ? day : null;
-};
-document.body.addEventListener("drop", (event) => {
-  const day = elsewhere(event);
-  if (day) {
-    event.preventDefault();
-    htmx.ajax("POST", carried.dataset.move.replace(/move$/, "to"), { target: "#board", swap: "outerHTML", values: { to: day.id.slice(4) } });
+document.body.addEventListener("pointermove", (event) => {
+  if (!carried) {
     return;
   }
-  const at = place(event);
-  if (at) {
-    event.preventDefault();
-    const all = [...at.slot.closest(".day").querySelectorAll(".slot[data-slot]:not(.is-again)")];
-    const next = at.before ? at.slot : all[all.indexOf(at.slot) + 1];
-    if (at.slot !== carried.closest(".slot")) {
-      move(carried, { before: next ? next.dataset.slot : 0 });
-    }
+  unmark();
+  const at = over(event);
+  if (at?.slot) {
+    at.slot.classList.add(at.before ? "drop-before" : "drop-after");
+  } else if (at) {
+    at.day.classList.add("drop-here");
+  }
+  const edge = 60;
+  if (event.clientY < edge || event.clientY > innerHeight - edge) {
+    scrollBy(0, event.clientY < edge ? -18 : 18);
   }
 });
-document.body.addEventListener("dragend", () => {
-  carried?.closest(".slot")?.classList.remove("is-carried");
-  carried = null;
-  marks();
+document.body.addEventListener("pointerup", (event) => {
+  if (!carried) {
+    return;
+  }
+  const handle = carried;
+  const at = over(event);
+  letGo();
+  if (at?.slot) {
+    const all = [...at.day.querySelectorAll(".slot[data-slot]:not(.is-again)")];
+    const next = at.before ? at.slot : all[all.indexOf(at.slot) + 1];
+    if (next !== handle.closest(".slot")) {
+      move(handle, { before: next ? next.dataset.slot : 0 });
+    }
+  } else if (at) {
+    htmx.ajax("POST", handle.dataset.move.replace(/move$/, "to"), { target: "#board", swap: "outerHTML", values: { to: at.day.id.slice(4) } });
+  }
+});
+document.body.addEventListener("pointercancel", letGo);
+document.addEventListener("keydown", (event) => event.key === "Escape" && carried && letGo());
+
+// Fields that only prepare what a button beside them does: changing them saves nothing.
+document.documentElement.addEventListener("change", (event) => event.target.matches?.("[data-waits]") && event.stopPropagation(), true);
+
+// A day that is drawn anew leaves the focus where the work is, and open what was open.
+let place = null;
+document.body.addEventListener("htmx:beforeSwap", (event) => {
+  const target = event.detail.target;
+  if (!target?.matches?.(".day, #board")) {
+    place = null;
+    return;
+  }
+  const field = document.activeElement;
+  const slot = target.contains(field) ? field.closest(".slot[data-slot]") : null;
+  const day = slot?.closest(".day");
+  place = {
+    field: target.contains(field) ? field.id : "",
+    slot: slot?.id,
+    handle: field?.matches?.(".handle"),
+    day: day?.id,
+    at: day ? [...day.querySelectorAll(".slot[data-slot]")].indexOf(slot) : -1,
+    open: [...target.querySelectorAll(".slot[data-slot] .about[open]")].map((about) => about.closest(".slot").id),
+  };
+});
+document.body.addEventListener("htmx:afterSettle", () => {
+  if (!place) {
+    return;
+  }
+  const { field, slot, handle, day, at, open } = place;
+  place = null;
+  open.forEach((id) => document.getElementById(id)?.querySelector(".about")?.setAttribute("open", ""));
+  if (!slot || document.activeElement !== document.body) {
+    return;
+  }
+  const same = document.getElementById(slot);
+  const lines = [...(document.getElementById(day)?.querySelectorAll(".slot[data-slot]") ?? [])];
+  const line = same ?? lines[Math.min(at, lines.length - 1)];
+  const to = (field && document.getElementById(field)) || (handle && line?.querySelector(".handle")) || line?.querySelector(".work[name=work]")
+    || document.querySelector(`#${day} .add summary`);
+  to?.focus();
 });
 
 // Rows copied from a spreadsheet into a line of the board go to the page that takes tables.
@@ -273,5 +334,56 @@ document.body.addEventListener("keydown", (event) => {
     const to = all[Math.min(Math.max(all.indexOf(week) + step, 0), all.length - 1)];
     all.forEach((other) => other.setAttribute("tabindex", other === to ? "0" : "-1"));
     to.focus();
+  }
+});
+
+// Keys of every page: / finds, ? shows the keys, Escape closes what is open. In a field they are letters.
+document.addEventListener("keydown", (event) => {
+  const typing = event.target.matches?.("input, textarea, select, [contenteditable]");
+  if (event.key === "/" && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    const field = document.getElementById("anywhere");
+    if (field) {
+      event.preventDefault();
+      const menu = document.getElementById("menu");
+      if (getComputedStyle(menu).display === "none") {
+        menu.showPopover();
+      }
+      field.focus();
+    }
+  } else if (event.key === "?" && !typing) {
+    location.href = "/keys";
+  } else if (event.key === "Escape") {
+    document.querySelectorAll(".sub[open]").forEach((open) => { open.open = false; open.querySelector("summary").focus(); });
+    closeFound();
+  }
+});
+document.addEventListener("click", (event) => {
+  document.querySelectorAll(".sub[open]").forEach((open) => open.contains(event.target) || (open.open = false));
+  if (!event.target.closest(".anywhere")) {
+    closeFound();
+  }
+});
+function closeFound() {
+  const found = document.getElementById("found");
+  if (found?.firstElementChild) {
+    found.replaceChildren();
+    document.getElementById("anywhere").value = "";
+  }
+}
+// arrow keys go through what was found, Enter takes the first
+document.addEventListener("keydown", (event) => {
+  const box = event.target.closest?.(".anywhere");
+  const all = box ? [...box.querySelectorAll("#found a")] : [];
+  if (all.length === 0) {
+    return;
+  }
+  const at = all.indexOf(document.activeElement);
+  if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+    event.preventDefault();
+    const to = at + (event.key === "ArrowDown" ? 1 : -1);
+    (all[to] ?? document.getElementById("anywhere")).focus();
+  } else if (event.key === "Enter" && at < 0) {
+    event.preventDefault();
+    all[0].click();
   }
 });

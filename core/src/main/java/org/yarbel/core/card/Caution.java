@@ -1,8 +1,10 @@
 package org.yarbel.core.card;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
@@ -14,8 +16,24 @@ import org.yarbel.core.lift.Lift;
  * @param code the code of its {@link Kind}: a stable name, such as {@code under-bar}
  * @param text the sentence a person reads
  * @param reason why it is said; null on cards of old
+ * @param parts of the line it is about, from 1; none where it is about the line as a whole
  */
-public record Caution(String code, String text, @Nullable String reason) {
+public record Caution(String code, String text, @Nullable String reason, List<Integer> parts) {
+  public Caution {
+    // cards of old do not tell
+    parts = parts == null ? List.of() : List.copyOf(parts);
+  }
+
+  /** One about the line as a whole. */
+  public Caution(String code, String text, @Nullable String reason) {
+    this(code, text, reason, List.of());
+  }
+
+  /** The same about one more part. */
+  Caution of(int part) {
+    return new Caution(code, text, reason, Stream.concat(parts.stream(), Stream.of(part)).distinct().toList());
+  }
+
   private static final String PRACTICE = "Common practice, no source.";
 
   /** The cautions there are, each with its reason and whether somebody may be hurt. */
@@ -67,11 +85,11 @@ public record Caution(String code, String text, @Nullable String reason) {
   }
 
   static Caution underBar(String exact, String lightest) {
-    return Kind.UNDER_BAR.saying("The plan asks " + exact + ", less than the bar: " + lightest + " is the lightest that loads.");
+    return Kind.UNDER_BAR.saying("The plan asks " + exact + ", less than goes here: " + lightest + " is the lightest.");
   }
 
   static Caution beyondStock(String exact, String heaviest) {
-    return Kind.BEYOND_STOCK.saying("The plan asks " + exact + ", more than the plates here make: " + heaviest + " is the heaviest.");
+    return Kind.BEYOND_STOCK.saying("The plan asks " + exact + ", more than goes here: " + heaviest + " is the heaviest.");
   }
 
   static Caution noSuchMass(String written, String nearest) {
@@ -104,7 +122,8 @@ public record Caution(String code, String text, @Nullable String reason) {
     return Kind.LOWER_BACK.saying("When the lower back rounds under the load: stop, and go lighter.");
   }
 
-  static Caution negative() {
+  /** Lowered with help. */
+  public static Caution negative() {
     return Kind.NEGATIVE.saying("Spotters on both sides for every rep, a pin below, the last work of the day; 3 s each way and full range.");
   }
 

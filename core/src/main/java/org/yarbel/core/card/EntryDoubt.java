@@ -3,38 +3,59 @@ package org.yarbel.core.card;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
 /**
- * The commonest slips of a log, asked about once: pounds for kilograms, and the bar forgotten or counted twice.
+ * The commonest slips of a log, asked about once: pounds for kilograms, the bar forgotten or counted twice, a figure that is
+ * nowhere near the plan.
  *
- * <p>Common practice, no source. An entry within 3 % of 2.2046 or 0.4536 times the plan is taken for the other unit.
+ * <p>Common practice, no source. An entry within 3 % of 2.2046 or 0.4536 times the plan is taken for the other unit; more
+ * than 15 % and a step off the plan is asked about in any case.
  */
 public final class EntryDoubt {
   private static final double KILOGRAMS_FOR_POUNDS =
       (double) MassUnit.KG.nanograms() / MassUnit.LB.nanograms();
   private static final double NEAR = 0.03;
   private static final double NEAR_AMONG = 0.25;
+  /** Further than this from the plan, and more than a step, is asked about. Our own default. */
+  private static final double FAR = 0.15;
   private static final Map<Movement, Double> SHARE_OF_SQUAT =
       Map.of(Movement.SQUAT, 1.0, Movement.BENCH, 0.68, Movement.DEADLIFT, 1.15);
 
   private EntryDoubt() {}
 
-  /** What to ask about an entry; empty when it looks right. */
-  public static Optional<String> about(Mass entered, Mass planned, Mass bar) {
-    if (planned.isZero() || entered.isZero() || entered.hits(planned)) {
+  /**
+   * A question about an entry.
+   *
+   * @param instead the load that may have been meant; null where nothing tells
+   */
+  public record Doubt(String question, @Nullable Mass instead) {}
+
+  /** What to ask about a load beside the planned one; empty when it looks right. */
+  public static Optional<Doubt> about(Mass entered, Mass planned, Mass bar) {
+    if (planned.isZero() || entered.hits(planned)) {
       return Optional.empty();
     }
+    String figures = " " + entered.text() + " was typed, " + planned.text() + " was planned.";
+    if (entered.isZero()) {
+      return Optional.of(new Doubt("Was there nothing to lift?" + figures, planned));
+    }
     if (otherUnit(entered, planned)) {
-      return Optional.of("Is it kg or lb? " + entered.text() + " was typed, " + planned.text() + " was planned.");
+      boolean pounds = entered.compareTo(planned) > 0;
+      Mass meant = entered.scaled(pounds ? 1 / KILOGRAMS_FOR_POUNDS : KILOGRAMS_FOR_POUNDS);
+      return Optional.of(new Doubt("Is it kg or lb?" + figures, Mass.of(meant.amountIn(entered.unit(), 1), entered.unit())));
     }
     Mass lighter = entered.compareTo(planned) < 0 ? entered : planned;
     Mass heavier = lighter == entered ? planned : entered;
-    return !bar.isZero() && heavier.minus(lighter).hits(bar)
-        ? Optional.of("Is it with the bar? " + entered.text() + " was typed, " + planned.text() + " was planned.")
-        : Optional.empty();
+    Mass apart = heavier.minus(lighter);
+    if (!bar.isZero() && apart.hits(bar)) {
+      return Optional.of(new Doubt("Is it with the bar?" + figures, planned));
+    }
+    boolean far = apart.ratioTo(planned) > FAR && apart.nanograms() > Mass.of(planned.unit().usualStep(), planned.unit()).nanograms();
+    return far ? Optional.of(new Doubt("Is that right?" + figures, planned)) : Optional.empty();
   }
 
   /** What to ask about a number that follows another; empty when it does not look like another unit. */

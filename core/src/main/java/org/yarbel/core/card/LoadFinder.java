@@ -1,6 +1,8 @@
 package org.yarbel.core.card;
 
 import java.math.BigDecimal;
+import java.util.List;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +20,9 @@ import org.yarbel.core.notation.WorkKind;
 final class LoadFinder implements Load.Visitor<Target> {
   private static final double MOST_PERCENT = 110;
   private static final double MOST_PERCENT_OF_TRAINING = 120;
+  /** Over this share of what is lifted unaided nobody lowers slowly, and spotters carry too much. Our own limit. */
+  private static final int MOST_PERCENT_NEGATIVE = 130;
+  private static final double TOLERANCE = 1e-6;
   private static final int MAX_TO_FAILURE = (int) RepMaxCurve.MAX_REPS_TO_FAILURE;
 
   private final Progress progress;
@@ -103,7 +108,8 @@ final class LoadFinder implements Load.Visitor<Target> {
       return problem(places.load(), "The lifter's body mass is not known: write it down, or give a load.");
     }
     Mass total = (load.added() == null ? request.bodyMass() : request.bodyMass().plus(load.added())).shownIn(request.unit());
-    return new Target(total, null, null, total, false);
+    // what is lifted as it is comes only in the masses there are
+    return new Target(total, null, null, total, request.loadables() != null && !request.loadables().onBar());
   }
 
   @Override
@@ -172,6 +178,19 @@ final class LoadFinder implements Load.Visitor<Target> {
           + " is not known: write it down, or name another (tested, est, tm, goal).");
     }
     return found;
+  }
+
+  /** Refuses what is lowered with help and is over 130 % of what is lifted without. */
+  void checkNegative(List<ResolvedSet> planned) {
+    Mass max = request.numbers().best();
+    BigDecimal written = part.load() instanceof Load.Percent percent ? percent.to() == null ? percent.from() : percent.to() : null;
+    Mass heaviest = planned.stream().map(set -> set.exactTo() == null ? set.exact() : set.exactTo()).filter(Objects::nonNull).max(Mass::compareTo).orElse(null);
+    boolean known = max != null && heaviest != null;
+    double share = known ? 100 * heaviest.ratioTo(max) : written == null ? 0 : written.doubleValue();
+    if (share > MOST_PERCENT_NEGATIVE + TOLERANCE) {
+      problem(places.load(), "That is " + Math.round(share) + " % of what is lifted unaided: at the most " + MOST_PERCENT_NEGATIVE
+          + " % is lowered, or the spotters carry too much.");
+    }
   }
 
   private void checkPercent(BigDecimal percent, Basis basis) {

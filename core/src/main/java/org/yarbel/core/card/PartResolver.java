@@ -28,7 +28,6 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   private final Resolver.Request request;
   private final Part part;
   private final int number;
-  private final ParsedLine.Places places;
   private final Hanging hanging;
   private final LoadFinder finder;
   private Rounding rounding = Rounding.NEAREST;
@@ -53,7 +52,6 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     this.request = progress.request();
     this.part = part;
     this.number = number;
-    this.places = places;
     this.hanging = Hanging.of(part);
     this.finder = new LoadFinder(progress, part, number, places, hanging);
     this.rest = part.option(Option.Rest.class).map(Option.Rest::seconds).orElse(null);
@@ -65,7 +63,24 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
 
   void resolve() {
     part.work().accept(this);
+    furtherAttempts();
     cautions();
+  }
+
+  /** What was logged behind the sets that were asked, such as a lighter attempt after a miss. */
+  private void furtherAttempts() {
+    Progress.Entry last = null;
+    for (Progress.Entry entry : progress.entries()) {
+      last = entry.planned().part() == number ? entry : last;
+    }
+    if (last == null || !progress.problems().isEmpty()) {
+      return;
+    }
+    for (LoggedSet more : progress.loggedBehind(number, last.planned().set())) {
+      ResolvedSet planned = last.planned().asAttempt(more.set());
+      progress.add(new Progress.Entry(planned, planned.asLogged(more, plates(more.load(), last.onBar()), hanging.ends(more.load())), last.onBar(),
+          hanging.any()));
+    }
   }
 
   /** What is asked of one set, its load aside. */
@@ -108,8 +123,9 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   }
 
   /** What is put on; null where a written mass stays though nothing here makes it. */
-  private @Nullable Loading loading(Mass bar, Loadables loadables) {
+  private @Nullable Loading loading(Mass asked, Loadables loadables) {
     boolean written = part.load() instanceof Load.OfMass || part.work() instanceof Work.Series;
+    Mass bar = written ? loadables.meant(asked) : asked;
     if (written && rounding == Rounding.WRITTEN_STAYS) {
       Loading exact = loadables.exact(bar).orElse(null);
       if (exact == null && !loadables.onBar()) {
@@ -195,7 +211,9 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   @Override
   public @Nullable Void negative(Work.Negative work) {
     rounding = Rounding.DOWN;
-    return equal(work.sets(), asked(Role.NEGATIVE, work.reps(), null));
+    equal(work.sets(), asked(Role.NEGATIVE, work.reps(), null));
+    finder.checkNegative(progress.entries().stream().map(Progress.Entry::planned).filter(set -> set.part() == number).toList());
+    return null;
   }
 
   @Override
@@ -246,7 +264,7 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     switch (part.work().kind()) {
       case NEGATIVE -> negativeCautions();
       case MAX -> {
-        progress.caution(Caution.spotters());
+        progress.caution(Caution.spotters(), number);
         backCaution();
         levelCaution("Maxes and near-maxes are", false);
       }
@@ -264,40 +282,36 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     boolean open = reps instanceof Reps.Open || reps instanceof Reps.AtLeast;
     boolean shortOfFailure = part.option(Option.Cap.class).filter(cap -> cap.rpe().value() < NEAR_FAILURE).isPresent();
     if (open && !shortOfFailure) {
-      progress.caution(Caution.openSet());
+      progress.caution(Caution.openSet(), number);
       backCaution();
     }
   }
 
   private void backCaution() {
     if (request.movement().fromFloor()) {
-      progress.caution(Caution.lowerBack());
+      progress.caution(Caution.lowerBack(), number);
     }
   }
 
   private void negativeCautions() {
-    progress.caution(Caution.negative());
+    progress.caution(Caution.negative(), number);
     levelCaution("Assisted negatives are", true);
-    Mass estimated = request.numbers().estimated();
-    Mass max = estimated != null ? estimated : request.numbers().tested();
-    for (Progress.Entry entry : progress.entries()) {
-      Mass load = entry.now().load();
-      if (entry.now().part() == number && max != null && load != null && load.compareTo(max) > 0) {
-        progress.caution(Caution.spottersCarry(load.text(), load.minus(max).shownIn(request.unit()).text()));
-      }
-    }
+    Mass max = request.numbers().best();
+    progress.entries().stream().map(Progress.Entry::now).filter(set -> set.part() == number).map(ResolvedSet::load).filter(Objects::nonNull)
+        .max(Mass::compareTo).filter(load -> max != null && load.compareTo(max) > 0)
+        .ifPresent(load -> progress.caution(Caution.spottersCarry(load.text(), load.minus(Objects.requireNonNull(max)).shownIn(request.unit()).text()), number));
   }
 
   private void hangingCautions() {
     boolean reverse = part.option(Option.Reverse.class).isPresent();
     if (reverse || part.option(Option.Bands.class).isPresent()) {
-      progress.caution(Caution.bandPair());
+      progress.caution(Caution.bandPair(), number);
     }
     levelCaution(reverse ? "Reverse bands are" : "Bands and chains are", false);
     for (Progress.Entry entry : progress.entries()) {
       Mass load = entry.now().load();
       if (reverse && entry.now().part() == number && load != null && load.compareTo(hanging.held()) <= 0) {
-        progress.caution(Caution.barFloats(load.text(), text(hanging.held())));
+        progress.caution(Caution.barFloats(load.text(), text(hanging.held())), number);
       }
     }
   }
@@ -305,7 +319,7 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   private void levelCaution(String method, boolean advancedOnly) {
     Level level = request.level();
     if (level == Level.BEGINNER || level == Level.INTERMEDIATE && (advancedOnly || hanging.any())) {
-      progress.caution(Caution.level(method, level));
+      progress.caution(Caution.level(method, level), number);
     }
   }
 }

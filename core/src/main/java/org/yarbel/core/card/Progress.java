@@ -1,6 +1,7 @@
 package org.yarbel.core.card;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -51,6 +52,12 @@ final class Progress {
     return logged.isEmpty() ? null : logged.get(new LoggedSet.Place(part, set));
   }
 
+  /** What is logged of a part behind a number of sets, in order. */
+  List<LoggedSet> loggedBehind(int part, int sets) {
+    return logged.isEmpty() ? List.of() : logged.values().stream().filter(set -> set.part() == part && set.set() > sets)
+        .sorted(Comparator.comparingInt(LoggedSet::set)).toList();
+  }
+
   void add(Entry entry) {
     entries.add(entry);
   }
@@ -70,6 +77,11 @@ final class Progress {
   /** The first caution of a code stands. */
   void caution(Caution caution) {
     cautions.putIfAbsent(caution.code(), caution);
+  }
+
+  /** One about a part: of one text the parts are gathered, so that it can be shown where each of them is lifted. */
+  void caution(Caution caution, int part) {
+    cautions.merge(caution.code() + " " + caution.text(), caution.of(part), (said, again) -> said.of(part));
   }
 
   List<Caution> cautions() {

@@ -3,6 +3,7 @@ package org.yarbel.core.card;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -39,6 +40,13 @@ public record ResolvedLine(
   /** The same with the sets alone that were done. */
   public ResolvedLine onlyDone() {
     return with(sets.stream().filter(ResolvedSet::logged).toList());
+  }
+
+  /** The same with the sets alone that were done, as they were asked; where the lifter picked, with the load that was lifted. */
+  public ResolvedLine onlyTried(Collection<LoggedSet> done) {
+    Map<LoggedSet.Place, LoggedSet> byPlace = done.stream().collect(Collectors.toMap(LoggedSet::place, set -> set, (one, other) -> one));
+    return with(sets.stream().filter(set -> byPlace.containsKey(new LoggedSet.Place(set.part(), set.set()))).map(set -> set.load() != null ? set
+        : set.asLogged(Objects.requireNonNull(byPlace.get(new LoggedSet.Place(set.part(), set.set()))), null, set.ends())).toList());
   }
 
   private ResolvedLine with(List<ResolvedSet> others) {

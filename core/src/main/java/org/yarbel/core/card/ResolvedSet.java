@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
 
 /**
@@ -94,6 +95,17 @@ public record ResolvedSet(
   ResolvedSet asLogged(LoggedSet done, @Nullable List<Mass> plates, @Nullable Ends endsThen) {
     return new ResolvedSet(part, set, role, exact, done.load(), done.reps(), null, done.rpe(), null, percent, plates,
         restSeconds, tempo, exactFrom, exactTo, stop, true, endsThen, clock, distance);
+  }
+
+  /** One more attempt at what is asked here. */
+  ResolvedSet asAttempt(int number) {
+    return new ResolvedSet(part, number, role, exact, load, reps, repsTo, rpe, rpeTo, percent, perSide, restSeconds, tempo,
+        exactFrom, exactTo, stop, false, ends, clock, distance);
+  }
+
+  ResolvedSet withLoad(Loading other, boolean onBar) {
+    return new ResolvedSet(part, set, role, exact, other.total(), reps, repsTo, rpe, rpeTo, percent, onBar ? other.perSide() : null, restSeconds, tempo,
+        exactFrom, exactTo, stop, logged, ends, clock, distance);
   }
 
   ResolvedSet withRole(Role other) {

@@ -20,7 +20,7 @@ public final class Warmth {
   public static @Nullable Mass of(Lift lift, List<Taken> before, Catalogue catalogue) {
     Mass warm = null;
     for (Taken taken : before) {
-      boolean family = head(taken.lift(), catalogue).equals(head(lift, catalogue));
+      boolean family = catalogue.family(taken.lift()).equals(catalogue.family(lift));
       boolean kindred = taken.lift().pattern() == lift.pattern();
       Mass to = family ? taken.heaviest() : kindred ? Mass.ofNanograms(0, taken.heaviest().unit()) : null;
       if (to != null && (warm == null || to.compareTo(warm) > 0)) {
@@ -28,10 +28,5 @@ public final class Warmth {
       }
     }
     return warm;
-  }
-
-  private static String head(Lift lift, Catalogue catalogue) {
-    List<Lift> line = catalogue.line(lift);
-    return line.get(line.size() - 1).key();
   }
 }

@@ -12,3 +12,4 @@
 package org.yarbel.core.card;
 
 import org.jspecify.annotations.NullMarked;
+

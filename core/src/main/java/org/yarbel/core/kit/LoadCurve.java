@@ -39,7 +39,7 @@ public record LoadCurve(List<Mass> points) {
   }
 
   /**
-   * A bar hung in a pair of bands that help from below.
+   * A bar hung in a pair of bands from above, which help most at the bottom.
    *
    * @param bottom length of a band at the bottom in cm, where it holds most
    * @param top length of a band at lock-out in cm, not over {@code bottom}; shorter than measured means it hangs slack

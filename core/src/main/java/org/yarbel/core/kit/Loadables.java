@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -36,11 +37,19 @@ public final class Loadables {
   /** The sums of own and other plates behind each total. */
   private final int[] ownIndex;
   private final int[] otherIndex;
-  private final @Nullable Loading[] loadings;
-  private final PlateSeries.Way @Nullable [][] ways;
+  private final List<PlaceKit.Stamp> stamps;
+  /** Found when first asked for, by whichever thread: every one finds the same. */
+  private final AtomicReferenceArray<@Nullable Loading> loadings;
+  private final AtomicReferenceArray<PlateSeries.Way @Nullable []> ways;
 
   private Loadables(Kit kit, boolean onBar, SideSums own, SideSums other, boolean whole, long[] totals, int[] ownIndex,
       int[] otherIndex) {
+    this(kit, onBar, own, other, whole, totals, ownIndex, otherIndex, List.of());
+  }
+
+  private Loadables(Kit kit, boolean onBar, SideSums own, SideSums other, boolean whole, long[] totals, int[] ownIndex,
+      int[] otherIndex, List<PlaceKit.Stamp> stamps) {
+    this.stamps = List.copyOf(stamps);
     this.kit = kit;
     this.onBar = onBar;
     this.own = own;
@@ -49,8 +58,8 @@ public final class Loadables {
     this.totals = totals;
     this.ownIndex = ownIndex;
     this.otherIndex = otherIndex;
-    this.loadings = new Loading[totals.length];
-    this.ways = new PlateSeries.Way[totals.length][];
+    this.loadings = new AtomicReferenceArray<>(totals.length);
+    this.ways = new AtomicReferenceArray<>(totals.length);
   }
 
   /** Searches all the totals of a kit. */
@@ -88,6 +97,15 @@ public final class Loadables {
    * @param masses at least one, in any order
    */
   public static Loadables fixed(List<Mass> masses, MassUnit unit) {
+    return fixed(masses, unit, List.of());
+  }
+
+  /**
+   * The same where something else stands on some of them.
+   *
+   * @param stamps of those that weigh something else than stands on them
+   */
+  public static Loadables fixed(List<Mass> masses, MassUnit unit, List<PlaceKit.Stamp> stamps) {
     if (masses.isEmpty()) {
       throw new IllegalArgumentException("There must be at least one mass");
     }
@@ -95,7 +113,7 @@ public final class Loadables {
     Mass nothing = Mass.ofNanograms(0, unit);
     SideSums none = SideSums.of(List.of());
     return new Loadables(new Kit(nothing, nothing, new PlateStock(unit, List.of())), false, none, none, true, totals,
-        new int[totals.length], new int[totals.length]);
+        new int[totals.length], new int[totals.length], stamps);
   }
 
   /** A total of the ladder while it is made. */
@@ -249,6 +267,11 @@ public final class Loadables {
     return loading(Math.max(indexBelow(target), 0));
   }
 
+  /** What is meant by a load that somebody wrote: of a thing that is called by its stamp, what it truly weighs. */
+  public Mass meant(Mass written) {
+    return stamps.stream().filter(stamp -> stamp.stamped().hits(written)).map(stamp -> stamp.trueMass().shownIn(unit())).findFirst().orElse(written);
+  }
+
   /** The loading of a load that somebody wrote down: exactly that with any plates, else the nearest. */
   public Loading written(Mass load) {
     return exact(load).orElseGet(() -> nearest(load));
@@ -304,12 +327,12 @@ public final class Loadables {
 
   // Loadings are immutable, so that two threads may both find one; the table fills as it is asked.
   private Loading loading(int index) {
-    Loading found = loadings[index];
+    Loading found = loadings.get(index);
     if (found == null) {
       found = otherIndex[index] == 0
           ? new Loading(Mass.ofNanograms(totals[index], unit()), own.plates(ownIndex[index]))
           : mix(ownIndex[index], otherIndex[index]);
-      loadings[index] = found;
+      loadings.set(index, found);
     }
     return found;
   }
@@ -320,10 +343,10 @@ public final class Loadables {
     if (rung < 0 || !loading(rung).perSide().equals(fewest.perSide())) {
       return PlateSeries.ways(fewest, kit.everyPlate());
     }
-    PlateSeries.Way[] found = ways[rung];
+    PlateSeries.Way[] found = ways.get(rung);
     if (found == null) {
       found = PlateSeries.ways(loading(rung), kit.everyPlate());
-      ways[rung] = found;
+      ways.set(rung, found);
     }
     return found;
   }

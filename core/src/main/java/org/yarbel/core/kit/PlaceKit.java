@@ -124,9 +124,10 @@ public record PlaceKit(
   }
 
   private Optional<Loaded> dumbbells(MassUnit wanted) {
-    List<Mass> fixed = masses(dumbbells.stream().filter(d -> !d.loadable()).toList(), Dumbbell::trueMass);
-    if (!fixed.isEmpty()) {
-      return Optional.of(new Loaded.Fixed(fixed, wanted));
+    List<Dumbbell> whole = dumbbells.stream().filter(d -> !d.loadable()).toList();
+    if (!whole.isEmpty()) {
+      return Optional.of(new Loaded.Fixed(masses(whole, Dumbbell::trueMass), wanted, whole.stream().filter(d -> !d.stamped().hits(d.trueMass()))
+          .map(d -> new Stamp(d.stamped(), d.trueMass())).toList()));
     }
     return dumbbells.stream().filter(Dumbbell::loadable).findFirst()
         .<Loaded>map(handle -> new Loaded.OnBar(kit(handle.trueMass(), Mass.ofNanograms(0, wanted), small(stock(wanted).halved()))));
@@ -145,7 +146,7 @@ public record PlaceKit(
       return Optional.of(new Loaded.OnBar(kit(loadable.get().empty(), Mass.ofNanograms(0, wanted), stock)));
     }
     List<Mass> fixed = masses(own, Implement::empty);
-    return fixed.isEmpty() ? Optional.empty() : Optional.of(new Loaded.Fixed(fixed, wanted));
+    return fixed.isEmpty() ? Optional.empty() : Optional.of(new Loaded.Fixed(fixed, wanted, List.of()));
   }
 
   private static <T> List<Mass> masses(List<T> things, Function<T, Mass> mass) {
@@ -178,6 +179,9 @@ public record PlaceKit(
     return band.pulls().get(band.pulls().size() - 1).mass().nanograms();
   }
 
+  /** What stands on a thing, and what it truly weighs: people say and write the first, the second is lifted. */
+  public record Stamp(Mass stamped, Mass trueMass) {}
+
   /** What loads a lift. */
   public sealed interface Loaded {
     /** All totals. */
@@ -191,15 +195,20 @@ public record PlaceKit(
       }
     }
 
-    /** Things that are lifted as they are. */
-    record Fixed(List<Mass> masses, MassUnit unit) implements Loaded {
+    /**
+     * Things that are lifted as they are.
+     *
+     * @param stamps of those that weigh something else than stands on them
+     */
+    record Fixed(List<Mass> masses, MassUnit unit, List<Stamp> stamps) implements Loaded {
       public Fixed {
         masses = List.copyOf(masses);
+        stamps = List.copyOf(stamps);
       }
 
       @Override
       public Loadables search() {
-        return Loadables.fixed(masses, unit);
+        return Loadables.fixed(masses, unit, stamps);
       }
     }
   }

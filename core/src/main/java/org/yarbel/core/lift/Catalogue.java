@@ -112,6 +112,18 @@ public final class Catalogue {
     return line;
   }
 
+  /**
+   * The head of the family that a lift counts with: up its forebears as far as they are of the same movement. A front
+   * squat counts with the squat; a leg press, an overhead press and a good morning count for themselves.
+   */
+  public Lift family(Lift lift) {
+    Lift head = lift;
+    for (Optional<Lift> parent = parent(lift); parent.isPresent() && parent.get().movement() == lift.movement(); parent = parent(parent.get())) {
+      head = parent.get();
+    }
+    return head;
+  }
+
   private static Map<String, Lift> checked(Map<String, Lift> lifts) {
     for (Lift lift : lifts.values()) {
       Set<String> seen = new HashSet<>();

@@ -92,6 +92,14 @@ public record Variation(Map<Trait, String> traits) {
     return traits.containsKey(Trait.BLOCKS) || pins != null && !pins.contains("bottom");
   }
 
+  /**
+   * Whether others help the bar up again, so that it is lowered with more than can be lifted: it has no max of its own, its
+   * shares are of what is lifted unaided.
+   */
+  public boolean assisted() {
+    return "spotters".equals(traits.get(Trait.RESISTANCE));
+  }
+
   /** The words a person reads: {@code close grip, 2 s pause}; empty for none. */
   public String words() {
     List<String> words = new ArrayList<>();

@@ -97,7 +97,7 @@ public final class Reading {
       case CHAINS -> ((Option.Chains) option).mass().text() + " of chains at lock-out";
       case BANDS -> "bands pulling " + ((Option.Bands) option).slack().number() + " to "
           + ((Option.Bands) option).lockOut().text() + " from the bottom to lock-out";
-      case REVERSE -> "hung in bands that hold " + ((Option.Reverse) option).held().text() + " at the bottom";
+      case REVERSE -> "hung in bands that hold " + ((Option.Reverse) option).held().text() + " at the bottom and nothing at the top";
       case AT -> ((Option.At) option).point() == Option.Point.TOP ? "meant at the top" : "meant at the bottom";
     };
   }

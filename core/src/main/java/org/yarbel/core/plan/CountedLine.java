@@ -27,9 +27,18 @@ public record CountedLine(long id, LocalDate day, SlotKind kind, Lift lift, Lift
   /** Counts a line. */
   public static CountedLine of(long id, LocalDate day, SlotKind kind, Lift lift, ResolvedLine resolved, @Nullable Mass estimate,
       EffortChart chart, Catalogue lifts) {
-    List<Lift> line = lifts.line(lift);
-    return new CountedLine(id, day, kind, lift, line.get(line.size() - 1), resolved, estimate, chart,
+    return new CountedLine(id, day, kind, lift, lifts.family(lift), resolved, estimate, chart,
         resolved.sets().stream().map(set -> CountedSet.of(set, estimate, chart)).toList());
+  }
+
+  /** The same on another day. */
+  public CountedLine on(LocalDate other) {
+    return new CountedLine(id, other, kind, lift, head, resolved, estimate, chart, sets);
+  }
+
+  /** Whether sets of it are logged. */
+  public boolean begun() {
+    return sets.stream().anyMatch(set -> set.set().logged());
   }
 
   /** Whether its sets are practice of what is contested: the head of its family, a close variant, an event of strongman. */

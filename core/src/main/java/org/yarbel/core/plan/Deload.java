@@ -190,7 +190,10 @@ public enum Deload {
   }
 
   private static Mass halved(Mass mass) {
-    BigDecimal amount = mass.amountIn(mass.unit(), 2).multiply(BigDecimal.valueOf(HALF)).setScale(1, RoundingMode.HALF_UP);
+    // to a step that plates make, the lower of two equally near
+    BigDecimal step = mass.unit().usualStep();
+    BigDecimal half = mass.amountIn(mass.unit(), 2).multiply(BigDecimal.valueOf(HALF));
+    BigDecimal amount = half.compareTo(step) < 0 ? half.setScale(1, RoundingMode.HALF_UP) : half.divide(step, 0, RoundingMode.HALF_DOWN).multiply(step);
     return Mass.of(amount.max(BigDecimal.ONE), mass.unit());
   }
 

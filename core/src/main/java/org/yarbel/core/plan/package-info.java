@@ -11,3 +11,4 @@
 package org.yarbel.core.plan;
 
 import org.jspecify.annotations.NullMarked;
+

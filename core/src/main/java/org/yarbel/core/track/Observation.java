@@ -44,6 +44,11 @@ public record Observation(
     return new Observation(date, load, reps, rpe, toFailure, contest, nextMissed, flagged, touchAndGo, true);
   }
 
+  /** The same set as nobody rated it; one to failure stays so. */
+  public Observation withoutRating() {
+    return rpe == null ? this : new Observation(date, load, reps, null, toFailure, contest, nextMissed, flagged, touchAndGo, practice);
+  }
+
   /** An ordinary set, rated or not. */
   public static Observation of(LocalDate date, Mass load, int reps, @Nullable Rpe rpe) {
     return new Observation(date, load, reps, rpe, false, false, false, false, false, false);

@@ -119,6 +119,21 @@ public record RatingBias(List<Pair> pairs) {
     return longEnough && !recent.isEmpty() && recent.stream().allMatch(pair -> Math.abs(pair.off()) <= 1);
   }
 
+  /**
+   * The log as far as its ratings may steer: those of a beginner who rates for practice are left out. Where nothing was tested
+   * the first rated set keeps its own, or there would be no number to begin with.
+   *
+   * @param tested whether a tested max is known
+   * @param today the last day looked at
+   */
+  public static List<Observation> steering(List<Observation> log, Level level, boolean tested, LocalDate today) {
+    if (of(log).steers(level, today)) {
+      return log;
+    }
+    Observation first = tested ? null : log.stream().filter(set -> set.eligible() && !set.toFailure()).min(Comparator.comparing(Observation::date)).orElse(null);
+    return log.stream().map(set -> set == first ? set : set.withoutRating()).toList();
+  }
+
   private static long days(Observation a, Observation b) {
     return Math.abs(ChronoUnit.DAYS.between(a.date(), b.date()));
   }

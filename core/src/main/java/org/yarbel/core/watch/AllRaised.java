@@ -31,7 +31,7 @@ final class AllRaised implements Check {
       return List.of();
     }
     List<Finding> findings = new ArrayList<>();
-    for (WeekTotals.OfLift now : week.totals().lifts()) {
+    for (WeekTotals.OfLift now : week.volume().lifts()) {
       List<WeekTotals.OfLift> before = week.past().stream().flatMap(past -> past.lifts().stream()).filter(past -> past.lift()
           .equals(now.lift())).toList();
       double sets = before.stream().mapToDouble(WeekTotals.OfLift::hardSets).average().orElse(Double.NaN);

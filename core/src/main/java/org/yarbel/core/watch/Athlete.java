@@ -1,8 +1,10 @@
 package org.yarbel.core.watch;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Sex;
@@ -20,9 +22,10 @@ import org.yarbel.core.plan.progress.Method;
  * @param goals by key of the lift
  * @param methods by key of the lift
  * @param pains present ones that have a score
+ * @param free days of the week that can be trained on; none where nobody said
  */
 public record Athlete(@Nullable Sex sex, @Nullable Integer age, boolean dieting, boolean strained, @Nullable Level level, Map<String, Mass> maxes,
-    Map<String, Mass> heaviest, Map<String, Goal> goals, Map<String, List<Method>> methods, List<Pain> pains) {
+    Map<String, Mass> heaviest, Map<String, Goal> goals, Map<String, List<Method>> methods, List<Pain> pains, Set<DayOfWeek> free) {
   /** What is aimed at, and on what day; the start of the way there where it is known. */
   public record Goal(Mass max, @Nullable LocalDate on, @Nullable Mass startMax, @Nullable LocalDate startOn) {}
 

@@ -1,5 +1,6 @@
 package org.yarbel.core.watch;
 
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,15 +29,18 @@ final class BelievableGoal implements Check {
   public List<Finding> look(WatchedWeek week) {
     List<Finding> findings = new ArrayList<>();
     new TreeMap<>(week.athlete().goals()).forEach((lift, goal) -> {
-      Mass max = week.athlete().maxes().get(lift);
-      if (max != null && goal.on() != null && !goal.on().isBefore(week.monday())) {
-        double weeks = Math.max(ChronoUnit.DAYS.between(week.monday(), goal.on()) / 7.0, 1);
+      // on the way it is judged from where it began: how far it is on course is another check's
+      boolean begun = goal.startMax() != null && goal.startOn() != null && !goal.startOn().isAfter(week.around().today());
+      Mass max = begun ? goal.startMax() : week.athlete().maxes().get(lift);
+      LocalDate from = begun ? goal.startOn() : week.around().today();
+      if (max != null && goal.on() != null && goal.on().isAfter(from) && week.current()) {
+        double weeks = Math.max(ChronoUnit.DAYS.between(from, goal.on()) / 7.0, 1);
         double gain = (goal.max().nanograms() - max.nanograms()) / 1e12;
         double believable = GoalCourse.believable(max, weeks).nanograms() / 1e12;
         if (gain > believable) {
           findings.add(of(Severity.DOUBT, lift, "The goal of " + goal.max().text() + " in the " + Words.lift(lift) + " is "
-              + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the estimate with "
-              + Math.round(weeks) + " weeks to go; " + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
+              + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the "
+              + (begun ? "max it began from, with " : "estimate with ") + Math.round(weeks) + (Math.round(weeks) == 1 ? " week" : " weeks") + (begun ? " for it; " : " to go; ") + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
         }
       }
     });

@@ -3,10 +3,12 @@ package org.yarbel.core.watch;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** Work bunched on days running, then days off. */
 final class Bunched implements Check {
   private static final int LEAST_DAYS = 3;
+  private static final int CONTEST_NEAR = 9;
 
   @Override
   public String key() {
@@ -26,7 +28,10 @@ final class Bunched implements Check {
   @Override
   public List<Finding> look(WatchedWeek week) {
     List<LocalDate> days = List.copyOf(week.byDay().keySet());
-    if (days.size() < LEAST_DAYS) {
+    // an easy week, one that ends on the platform, and one that takes every day there is are not to be spread
+    boolean contest = week.daysToContest().orElse(CONTEST_NEAR) < CONTEST_NEAR;
+    boolean allThereIs = !week.athlete().free().isEmpty() && days.stream().map(LocalDate::getDayOfWeek).collect(Collectors.toSet()).containsAll(week.athlete().free());
+    if (days.size() < LEAST_DAYS || contest || allThereIs || week.deload() != null) {
       return List.of();
     }
     LocalDate first = days.get(0);

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** The same lift hard on two days running. */
-final class ConsecutiveDays implements Check {
+final class ConsecutiveDays implements Layout.LayoutCheck {
   @Override
   public String key() {
     return "consecutive-days";
@@ -22,7 +22,7 @@ final class ConsecutiveDays implements Check {
   }
 
   @Override
-  public List<Finding> look(WatchedWeek week) {
+  public List<Finding> faults(WatchedWeek week) {
     List<Finding> findings = new ArrayList<>();
     for (LocalDate day : week.byDay().keySet()) {
       for (String lift : week.hardLifts(day)) {

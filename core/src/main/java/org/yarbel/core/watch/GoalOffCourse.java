@@ -26,13 +26,16 @@ final class GoalOffCourse implements Check {
   @Override
   public List<Finding> look(WatchedWeek week) {
     List<Finding> findings = new ArrayList<>();
+    if (!week.current()) {
+      return findings;
+    }
     new TreeMap<>(week.athlete().goals()).forEach((lift, goal) -> {
       Mass max = week.athlete().maxes().get(lift);
       if (max == null || goal.on() == null || goal.startMax() == null || goal.startOn() == null || !goal.on().isAfter(goal.startOn())) {
         return;
       }
       GoalCourse course = new GoalCourse(goal.startMax(), goal.startOn(), goal.max(), goal.on());
-      double behind = course.behind(week.monday(), max);
+      double behind = course.behind(week.around().today(), max);
       if (behind >= week.of(Threshold.GOAL_BEHIND)) {
         findings.add(of(Severity.DOUBT, lift, "The estimate of the " + Words.lift(lift) + " is " + Words.number(behind)
             + " % behind the line to " + goal.max().text()

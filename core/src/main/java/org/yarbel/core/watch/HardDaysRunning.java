@@ -1,10 +1,11 @@
 package org.yarbel.core.watch;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Several hard days without a break. */
-final class HardDaysRunning implements Check {
+final class HardDaysRunning implements Layout.LayoutCheck {
   @Override
   public String key() {
     return "hard-days-running";
@@ -21,17 +22,22 @@ final class HardDaysRunning implements Check {
   }
 
   @Override
-  public List<Finding> look(WatchedWeek week) {
+  public List<Finding> faults(WatchedWeek week) {
     int bound = (int) week.of(Threshold.HARD_DAYS_RUNNING);
-    List<LocalDate> hard = week.hardDays();
-    int running = 1;
-    for (int i = 1; i < hard.size(); i++) {
-      running = hard.get(i).equals(hard.get(i - 1).plusDays(1)) ? running + 1 : 1;
-      if (running == bound) {
-        return List.of(on(Severity.DOUBT, hard.get(i), "", bound + " hard days running, " + Words.day(hard.get(i - bound + 1)) + " to "
-            + Words.day(hard.get(i)) + ": put an easy or free day between."));
+    List<Finding> findings = new ArrayList<>();
+    List<LocalDate> hard = week.hardDaysThrough();
+    for (int first = 0, last = 0; first < hard.size(); first = last + 1) {
+      last = first;
+      while (last + 1 < hard.size() && hard.get(last + 1).equals(hard.get(last).plusDays(1))) {
+        last++;
+      }
+      int running = last - first + 1;
+      if (running >= bound && !hard.get(last).isBefore(week.monday())) {
+        LocalDate day = hard.get(first + bound - 1).isBefore(week.monday()) ? week.monday() : hard.get(first + bound - 1);
+        findings.add(on(Severity.DOUBT, day, "", running + " hard days running, " + Words.day(hard.get(first)) + " to " + Words.day(hard.get(last))
+            + ": put an easy or free day between."));
       }
     }
-    return List.of();
+    return findings;
   }
 }

@@ -8,6 +8,9 @@ import org.yarbel.core.notation.Part;
 
 /** Work that does not suit a beginner. */
 final class MethodForLevel implements Check {
+  /** Up to here something is left: a beginner may work up to it. */
+  private static final double SHORT_OF_MAX = 8.5;
+
   @Override
   public String key() {
     return "method-for-level";
@@ -32,7 +35,7 @@ final class MethodForLevel implements Check {
       }
       for (Part part : line.work().parts()) {
         String what = part.option(Option.Reverse.class).isPresent() ? "Reverse bands" : switch (part.work().kind()) {
-          case MAX -> "Max-effort work";
+          case MAX -> part.rpe() != null && part.rpe().middle() <= SHORT_OF_MAX ? "" : "Max-effort work";
           case NEGATIVE -> "Assisted negatives";
           case CLUSTER -> "Clusters of heavy singles";
           default -> "";

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Squat and deadlift hard on days one after the other. */
-final class SquatThenDeadlift implements Check {
+final class SquatThenDeadlift implements Layout.LayoutCheck {
   private static final Set<String> BOTH = Set.of("squat", "deadlift");
 
   @Override
@@ -26,7 +26,7 @@ final class SquatThenDeadlift implements Check {
   }
 
   @Override
-  public List<Finding> look(WatchedWeek week) {
+  public List<Finding> faults(WatchedWeek week) {
     List<Finding> findings = new ArrayList<>();
     for (LocalDate day : week.byDay().keySet()) {
       for (String lift : week.hardLifts(day)) {

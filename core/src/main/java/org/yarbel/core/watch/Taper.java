@@ -33,10 +33,10 @@ final class Taper implements Check {
   @Override
   public List<Finding> look(WatchedWeek week) {
     List<Finding> findings = new ArrayList<>();
-    for (WeekTotals.OfLift now : week.totals().lifts()) {
+    for (WeekTotals.OfLift now : week.volume().lifts()) {
       Athlete.Goal goal = week.athlete().goals().get(now.lift().key());
       long days = goal == null || goal.on() == null ? -1 : ChronoUnit.DAYS.between(week.monday(), goal.on());
-      if (days >= 0 && days / 7 < FALL.length) {
+      if (days >= 0 && days / 7 < Math.min(FALL.length, Tapering.weeks(week.athlete().level()))) {
         look(week, now, (int) (days / 7), findings);
       }
     }

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
+import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.Option;
 import org.yarbel.core.notation.Part;
@@ -50,7 +51,7 @@ final class ToFailure implements Check {
     boolean strict = slow(part) || part.option(Option.Rest.class).filter(rest -> rest.seconds() < SHORT_REST).isPresent();
     double bound = week.of(strict ? Threshold.FAILURE_RPE_SHORT : Threshold.FAILURE_RPE);
     if (line.counted().lift().variation().partial() || part.work().kind() != WorkKind.SETS && part.work()
-        .kind() != WorkKind.EMOM || part.rpe() != null || part.changesLoadOnTheWay()) {
+        .kind() != WorkKind.EMOM || part.rpe() != null || part.changesLoadOnTheWay() || ofTheGoal(week, line, part)) {
       return Optional.empty();
     }
     CountedLine counted = line.counted();
@@ -71,6 +72,11 @@ final class ToFailure implements Check {
   private Finding foreseen(CountedLine counted, CountedSet set) {
     return at(Severity.NOTE, counted, "The forecast comes to " + Words.number(set.reps()) + " reps at " + Words.number(set.percent())
         + " % of today's estimate, failure by the chart: a stall is likely here unless the max grows until then.", null);
+  }
+
+  /** Shares of a goal take for granted that the max grows on the way: today's judges none of the weeks to come. */
+  private static boolean ofTheGoal(WatchedWeek week, WatchedLine line, Part part) {
+    return line.byMethod() && week.monday().isAfter(week.around().today()) && part.load() instanceof Load.Percent percent && percent.basis() == Basis.GOAL;
   }
 
   private static boolean closed(ResolvedSet set) {

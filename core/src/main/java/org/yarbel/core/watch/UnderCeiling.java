@@ -8,6 +8,8 @@ import org.yarbel.core.plan.Deload;
 
 /** Work over the ceiling of a deload. */
 final class UnderCeiling implements Check {
+  private static final double LEAST_RPE = 5;
+
   @Override
   public String key() {
     return "under-ceiling";
@@ -34,13 +36,20 @@ final class UnderCeiling implements Check {
       CountedLine counted = line.counted();
       boolean over = deload.ceilingPercent() != null && counted.topPercent() > deload.ceilingPercent()
           || deload.ceilingRpe() != null && counted.topRpe() > deload.ceilingRpe() || deload == Deload.DAYS_OFF;
-      if (over && counted.kind().counts()) {
+      // a method's own line is made easy as the week asks; the lightest bar may be heavier than half
+      if (over && counted.kind().counts() && !line.byMethod()) {
         findings.add(at(Severity.DOUBT, counted, "A deload, " + deload.word() + ": " + deload.ceiling() + "; this goes to "
-            + Words.number(counted.topPercent()) + " %, RPE "
-            + Words.number(Math.max(counted.topRpe(), 0)) + ".", mend(deload, line)));
+            + goesTo(counted) + ".", mend(deload, line)));
       }
     }
     return findings;
+  }
+
+  /** What of the two is known: an effort under 5 is none that anybody would rate. */
+  private static String goesTo(CountedLine counted) {
+    String percent = counted.topPercent() > 0 ? Words.number(counted.topPercent()) + " %" : "";
+    String rpe = counted.topRpe() >= LEAST_RPE ? "RPE " + Words.number(counted.topRpe()) : "";
+    return percent.isEmpty() && rpe.isEmpty() ? "work" : percent + (percent.isEmpty() || rpe.isEmpty() ? "" : ", ") + rpe;
   }
 
   /** The line as it is done in such a week; fewer sets help only where the effort itself is written. */

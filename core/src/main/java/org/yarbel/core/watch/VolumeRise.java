@@ -25,18 +25,19 @@ final class VolumeRise implements Check {
 
   @Override
   public List<Finding> look(WatchedWeek week) {
-    if (week.past().isEmpty() || week.deload() != null) {
+    if (week.past().isEmpty() || week.deload() != null || week.around().deloadFollows()) {
       return List.of();
     }
     List<Finding> findings = new ArrayList<>();
-    for (WeekTotals.OfLift now : week.totals().lifts()) {
+    for (WeekTotals.OfLift now : week.volume().lifts()) {
       double mean = week.past().stream().mapToDouble(past -> past.lifts().stream().filter(l -> l.lift().equals(now.lift()))
           .mapToDouble(WeekTotals.OfLift::hardSets).sum()).average().orElse(0);
       double rise = mean == 0 ? 0 : 100 * (now.hardSets() / mean - 1);
       if (now.hardSets() >= FEW && rise > week.of(Threshold.VOLUME_RISE)) {
-        findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets after "
+        boolean design = week.byMethod(now.lift().key());
+        findings.add(of(design ? Severity.NOTE : Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets after "
             + Words.number(mean) + " on average of the last "
-            + week.past().size() + (week.past().size() == 1 ? " week" : " weeks") + " without a deload, " + Math.round(rise) + " % more. On purpose it is fine when a deload follows."));
+            + week.past().size() + (week.past().size() == 1 ? " week" : " weeks") + " without a deload, " + Math.round(rise) + " % more. " + (design ? "The method writes it so." : "On purpose it is fine when a deload follows.")));
       }
     }
     return findings;

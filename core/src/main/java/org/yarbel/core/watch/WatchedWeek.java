@@ -1,18 +1,24 @@
 package org.yarbel.core.watch;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.Zone;
+import org.yarbel.core.plan.progress.Method;
 
 /**
  * A written week of one lifter, with what the checks need to know beside it. What several checks ask of it is worked out
@@ -36,6 +42,8 @@ public final class WatchedWeek {
   private final WeekTotals totals;
   private final Map<LocalDate, List<WatchedLine>> days = new TreeMap<>();
   private final Map<LocalDate, Set<String>> hard = new TreeMap<>();
+  private final WeekTotals volume;
+  private final Around around;
 
   /**
    * A week.
@@ -47,9 +55,10 @@ public final class WatchedWeek {
    *     before was one
    * @param deload what kind of easy week it is; null for none
    * @param peaking whether it belongs to a strength or peak block
+   * @param around what stands around it
    */
   public WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past, Map<String, LocalDate> lastTrained,
-      int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Threshold.Values thresholds) {
+      int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Threshold.Values thresholds, Around around) {
     this.monday = monday;
     this.athlete = athlete;
     this.lines = List.copyOf(lines);
@@ -59,9 +68,45 @@ public final class WatchedWeek {
     this.deload = deload;
     this.peaking = peaking;
     this.thresholds = thresholds;
+    this.around = around;
     this.totals = WeekTotals.of(lines.stream().map(WatchedLine::counted).toList());
+    this.volume = WeekTotals.of(lines.stream().map(WatchedLine::asked).toList());
     lines.forEach(line -> days.computeIfAbsent(line.counted().day(), day -> new ArrayList<>()).add(line));
-    days.forEach((day, of) -> hard.put(day, hardLifts(of)));
+    Map<LocalDate, List<CountedLine>> before = around.before().stream().filter(line -> line.day().isBefore(monday)).collect(Collectors.groupingBy(CountedLine::day));
+    before.forEach((day, of) -> hard.put(day, hardLifts(of)));
+    days.forEach((day, of) -> hard.put(day, hardLifts(of.stream().filter(line -> !practice(line)).map(WatchedLine::counted).toList())));
+  }
+
+  /** Frequent practice is written so that no day of it is hard, however many reps it has. */
+  private static boolean practice(WatchedLine line) {
+    return line.method() == Method.HIGH_FREQUENCY && line.byMethod() && !line.counted().hard();
+  }
+
+  /** The same with lines on another day. */
+  WatchedWeek moved(Collection<Long> ids, LocalDate to) {
+    List<WatchedLine> others = lines.stream().map(line -> ids.contains(line.counted().id()) ? line.on(to) : line)
+        .sorted(Comparator.comparing(line -> line.counted().day())).toList();
+    return new WatchedWeek(monday, athlete, others, past, lastTrained, weeksSinceDeload, deload, peaking, thresholds, around);
+  }
+
+  Around around() {
+    return around;
+  }
+
+  /** Whether it is the week of today: only that is judged by what is measured today. */
+  boolean current() {
+    return !around.today().isBefore(monday) && around.today().isBefore(monday.plusWeeks(1));
+  }
+
+  /** Days from its Monday to the next day that something is aimed at; empty where nothing is. */
+  OptionalLong daysToContest() {
+    return athlete.goals().values().stream().map(Athlete.Goal::on).filter(on -> on != null && !on.isBefore(monday))
+        .mapToLong(on -> ChronoUnit.DAYS.between(monday, on)).min();
+  }
+
+  /** Whether all that a family does in it stands as methods write it. */
+  boolean byMethod(String family) {
+    return lines.stream().filter(line -> line.counted().head().key().equals(family) && line.counted().kind().counts()).allMatch(WatchedLine::byMethod);
   }
 
   public LocalDate monday() {
@@ -106,6 +151,11 @@ public final class WatchedWeek {
     return Collections.unmodifiableMap(days);
   }
 
+  /** What it comes to as it was written, whatever was done of it: by this volume is compared. */
+  WeekTotals volume() {
+    return volume;
+  }
+
   /** What the week comes to. */
   public WeekTotals totals() {
     return totals;
@@ -118,12 +168,17 @@ public final class WatchedWeek {
 
   /** The days of the week on which anything of a squat, press or pull is trained hard. */
   List<LocalDate> hardDays() {
+    return hardDaysThrough().stream().filter(day -> !day.isBefore(monday)).toList();
+  }
+
+  /** The same with those of the days before. */
+  List<LocalDate> hardDaysThrough() {
     return hard.entrySet().stream().filter(day -> !day.getValue().isEmpty()).map(Map.Entry::getKey).toList();
   }
 
-  private static Set<String> hardLifts(List<WatchedLine> day) {
+  private static Set<String> hardLifts(List<CountedLine> day) {
     Map<String, List<CountedLine>> families = new TreeMap<>();
-    day.stream().map(WatchedLine::counted).filter(line -> line.kind().counts())
+    day.stream().filter(line -> line.kind().counts())
         .forEach(line -> families.computeIfAbsent(line.head().key(), key -> new ArrayList<>()).add(line));
     Set<String> hard = new LinkedHashSet<>();
     families.forEach((key, of) -> {

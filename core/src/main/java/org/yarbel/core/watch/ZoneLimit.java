@@ -54,7 +54,9 @@ final class ZoneLimit implements Check {
   private static String design(List<WatchedLine> family, Zone zone) {
     boolean dense = family.stream().flatMap(line -> line.counted().work().stream()).map(set -> set.set().role())
         .anyMatch(role -> role == Role.CLUSTER || role == Role.DENSITY);
+    boolean method = zone != Zone.FROM_90 && family.stream().allMatch(WatchedLine::byMethod);
     boolean novice = zone != Zone.FROM_90 && family.stream().anyMatch(line -> line.method() == Method.NOVICE_LINEAR);
-    return dense ? " Clusters and density work exceed it by design." : novice ? " Sets of five on the novice line exceed it by design." : "";
+    return dense ? " Clusters and density work exceed it by design." : novice ? " Sets of five on the novice line exceed it by design."
+        : method ? " The method writes it so by design." : "";
   }
 }

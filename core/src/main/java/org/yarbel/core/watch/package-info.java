@@ -11,3 +11,4 @@
 package org.yarbel.core.watch;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -32,7 +32,7 @@ class ReadingTest {
     "3x8-10 tempo 3-1-X-0 cap @9 | 3 sets of 8 to 10, 3 s down, 1 s at the bottom, up as fast as possible, stopping at RPE 9",
     "3x3 70-75% goal of front-squat | 3 sets of 3 at 70 to 75 % of the goal max in the front squat",
     "3x3 80% today bands 10>40kg at top | 3 sets of 3 at 80 % of today's max, bands pulling 10 to 40 kg from the bottom to lock-out, meant at the top",
-    "5x3 120% reverse 40kg until -5% | 5 sets of 3 at 120 %, at most, until one's estimate is 5 % under the day's best, hung in bands that hold 40 kg at the bottom",
+    "5x3 120% reverse 40kg until -5% | 5 sets of 3 at 120 %, at most, until one's estimate is 5 % under the day's best, hung in bands that hold 40 kg at the bottom and nothing at the top",
   })
   void readsALineOutInWords(String line, String words) {
     assertThat(String.join(". ", Reading.of(WorkLine.parse(line).line()))).isEqualTo(words);

@@ -193,7 +193,10 @@ class ChecksTest {
   void seesAFirstMilestone() {
     weeks.heaviest.put("squat", kg("195"));
     weeks.maxes.put("squat", kg("210"));
-    assertThat(said("milestone", "Mon main squat 1x1 200kg")).startsWith("200 kg is the first time at 200.").endsWith("to about 205 kg.");
+    assertThat(said("milestone", "Mon main squat 1x1 200kg")).startsWith("200 kg is the first time at 200.").endsWith("from just under to just over, 197.5 and then 202.5 kg.");
+    assertThat(weeks.find("milestone", "Mon main squat 1x1 200kg; 3x3 70%").get(0).mend()).isEqualTo(new Finding.Mend("1x1 197.5kg; 3x3 70%", "197.5 kg in place of 200 kg"));
+    weeks.heaviest.put("squat", kg("197.5"));
+    assertThat(weeks.find("milestone", "Mon main squat 1x2 200kg").get(0).mend().work()).as("just under is lifted already").isEqualTo("1x2 202.5kg");
     assertThat(weeks.find("milestone", "Mon main squat 1x1 197.5kg")).isEmpty();
     weeks.heaviest.put("squat", kg("202.5"));
     assertThat(weeks.find("milestone", "Mon main squat 1x1 200kg")).isEmpty();
@@ -210,8 +213,8 @@ class ChecksTest {
   @Test
   void seesTheWrongBar() {
     weeks.bar = new Bar("Trap bar", kg("25"), List.of(), false, false);
-    assertThat(said("bar-for-pins", "Mon main pin-squat 3x3 80% of squat")).contains("not marked for pins");
-    assertThat(said("bar-for-pins", "Mon main squat 3x3 60% chains 20kg")).contains("not marked for chains");
+    assertThat(said("bar-for-pins", "Mon main pin-squat 3x3 80% of squat")).contains("The Trap bar is not ticked under “Pins and chains” in the kit room");
+    assertThat(said("bar-for-pins", "Mon main squat 3x3 60% chains 20kg")).contains("is not ticked");
     assertThat(said("bar-for-pins", "Mon main squat 3x3 90%")).contains("does not fit the safeties");
     weeks.bar = new Bar("Bar", kg("20"), List.of(), true, true);
     assertThat(weeks.find("bar-for-pins", "Mon main pin-squat 3x3 80% of squat", "Mon main squat 3x3 90%")).isEmpty();

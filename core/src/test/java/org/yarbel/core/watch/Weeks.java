@@ -3,10 +3,12 @@ package org.yarbel.core.watch;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
@@ -50,6 +52,12 @@ final class Weeks {
   final List<Athlete.Pain> pains = new ArrayList<>();
   boolean forecast;
   @Nullable Method method;
+  final Set<DayOfWeek> free = EnumSet.noneOf(DayOfWeek.class);
+  final List<CountedLine> before = new ArrayList<>();
+  final Map<String, Around.ShortCluster> clusters = new HashMap<>();
+  LocalDate today = MONDAY;
+  boolean deloadFollows;
+  boolean edited;
   boolean dieting;
   boolean strained;
   boolean peaking;
@@ -64,13 +72,19 @@ final class Weeks {
 
   /** The week of these lines. */
   WatchedWeek of(String... lines) {
-    Athlete athlete = new Athlete(sex, age, dieting, strained, level, maxes, heaviest, goals, methods, pains);
-    return new WatchedWeek(MONDAY, athlete, watched(lines), past, lastTrained, weeksSinceDeload, deload, peaking, new Threshold.Values(figures));
+    Athlete athlete = new Athlete(sex, age, dieting, strained, level, maxes, heaviest, goals, methods, pains, free);
+    return new WatchedWeek(MONDAY, athlete, watched(lines), past, lastTrained, weeksSinceDeload, deload, peaking, new Threshold.Values(figures),
+        new Around(today, before, deloadFollows, clusters));
   }
 
   /** What one check says of these lines. */
   List<Finding> find(String check, String... lines) {
     return Checks.ofKey(check).orElseThrow().look(of(lines));
+  }
+
+  /** Lines of the week before. */
+  void before(String... lines) {
+    watched(lines).forEach(line -> before.add(line.counted().on(line.counted().day().minusWeeks(1))));
   }
 
   /** A week as it counts among the last ones. */
@@ -109,7 +123,7 @@ final class Weeks {
         : numbers(key, max), others, null, LOADABLES,
         MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), null, level));
     return new WatchedLine(CountedLine.of(id, day, kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(), max, level, method,
-        false, forecast, bar, place);
+        edited, forecast, bar, place);
   }
 
   private MaxNumbers numbers(String key, Mass max) {

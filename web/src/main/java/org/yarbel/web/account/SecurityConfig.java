@@ -59,7 +59,7 @@ class SecurityConfig {
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
                 "/favicon.ico", "/error", "/sw.js", "/offline", "/feeds/*").permitAll()
-            .requestMatchers("/", "/me", "/account", "/sessions/*/card", "/sessions/*/sets", "/lifters/*/ledger",
+            .requestMatchers("/", "/me", "/account", "/sessions/*/card", "/sessions/*/sets", "/sessions/*/end", "/sessions/*/go-on", "/keys", "/lifters/*/ledger",
                 "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke", "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))
         .formLogin(form -> form.loginPage("/login")

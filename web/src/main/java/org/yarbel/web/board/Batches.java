@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -53,8 +54,14 @@ public class Batches {
    * A line to write into a day.
    *
    * @param group of equal ones, one after another, a group is made; null for none
+   * @param again how the group is called where it is done a second time at the end of the session; null where it is not
    */
-  public record NewLine(LocalDate day, SlotKind kind, String lift, String work, Details details, @Nullable Group group) {}
+  public record NewLine(LocalDate day, SlotKind kind, String lift, String work, Details details, @Nullable Group group, @Nullable SlotKind again) {
+    /** One whose group is done once. */
+    public NewLine(LocalDate day, SlotKind kind, String lift, String work, Details details, @Nullable Group group) {
+      this(day, kind, lift, work, details, group, null);
+    }
+  }
 
   /**
    * What came of writing lines.
@@ -122,12 +129,30 @@ public class Batches {
   List<NewLine> copied(Lifter lifter, Map<LocalDate, LocalDate> to) {
     List<NewLine> lines = new ArrayList<>();
     for (Map.Entry<LocalDate, LocalDate> pair : new TreeMap<>(to).entrySet()) {
-      sessions.findByLifterIdAndDay(lifter.id(), pair.getKey()).ifPresent(session -> days.lines(session).stream()
-          .filter(slot -> slot.linkOf() == null)
-          .forEach(slot -> lines.add(new NewLine(pair.getValue(), slot.kind(), slot.lift(), slot.work(), slot.details(), session.groups()
-              .group(slot.groupNo())))));
+      sessions.findByLifterIdAndDay(lifter.id(), pair.getKey()).ifPresent(session -> {
+        List<Slot> all = days.lines(session);
+        all.stream().filter(slot -> slot.linkOf() == null).forEach(slot -> lines.add(new NewLine(pair.getValue(), slot.kind(), slot.lift(), slot.work(),
+            slot.details(), session.groups().group(slot.groupNo()), again(slot, all))));
+      });
     }
     return lines;
+  }
+
+  /** What the line is when it is done a second time; null where it is not. */
+  private static @Nullable SlotKind again(Slot slot, List<Slot> all) {
+    return all.stream().filter(other -> Objects.equals(other.linkOf(), slot.id())).map(Slot::kind).findFirst().orElse(null);
+  }
+
+  /** Writes a day's lines on the same day of so many weeks to come; what is begun there stays, what stands there is taken out. */
+  @Transactional
+  public String repeatDay(Lifter lifter, LocalDate day, int weeks, SignedIn who) {
+    List<NewLine> lines = new ArrayList<>();
+    for (int week = 1; week <= weeks; week++) {
+      lines.addAll(copied(lifter, Map.of(day, day.plusWeeks(week))));
+    }
+    Written written = lines.isEmpty() ? new Written(0, Optional.empty()) : replace(lifter, lines, who);
+    return written.lines() == 0 ? "Nothing written: that day has no lines." : "Written for " + weeks + (weeks == 1 ? " week" : " weeks")
+        + " to come, in place of what stood there and was not begun. Undo takes it back.";
   }
 
   private static NewLine copied(Slot slot, LocalDate day) {
@@ -182,6 +207,7 @@ public class Batches {
     Group above = null;
     Integer number = null;
     int written = 0;
+    Map<Integer, List<Second>> seconds = new TreeMap<>();
     for (NewLine line : lines) {
       if (position > Days.MOST_LINES) {
         break;
@@ -195,17 +221,33 @@ public class Batches {
         sessions.save(session);
       }
       above = line.group();
-      put(session, position++, line, number);
+      Slot slot = put(session, position++, line, number);
       written++;
+      if (line.again() != null && number != null) {
+        seconds.computeIfAbsent(number, first -> new ArrayList<>()).add(new Second(slot, line.again()));
+      }
+    }
+    slots.flush();
+    for (Map.Entry<Integer, List<Second>> second : seconds.entrySet()) {
+      Groups groups = session.groups();
+      int again = groups.free();
+      session.arrange(groups.with(new Groups.Numbered(again, Objects.requireNonNull(groups.group(second.getKey())), second.getKey())));
+      sessions.save(session);
+      for (Second one : second.getValue()) {
+        slots.save(Slot.again(one.slot(), position++, one.kind(), again));
+      }
     }
     return written;
   }
 
-  private void put(TrainingSession session, int position, NewLine line, @Nullable Integer groupNo) {
+  /** A line that is done a second time. */
+  private record Second(Slot slot, SlotKind kind) {}
+
+  private Slot put(TrainingSession session, int position, NewLine line, @Nullable Integer groupNo) {
     Slot slot = new Slot(session.id(), position, line.kind(), line.lift(), line.work());
     slot.write(line.kind(), line.lift(), line.work(), line.details());
     slot.place(position, groupNo);
-    slots.save(slot);
+    return slots.save(slot);
   }
 
   private static String full(LocalDate day) {

@@ -13,9 +13,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.CoachWord;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
@@ -140,7 +142,7 @@ class BoardService {
     /** What a line of the week comes to with another text. */
     WeekPanel.Quick quick() {
       return (slotId, work) -> days.values().stream().flatMap(day -> day.slots().stream().filter(slot -> slot.id() == slotId)
-          .map(slot -> day.context().work(day.context().lift(slot.lift()), work, slot.details(), 1, null))).findFirst()
+          .map(slot -> day.context().instead(slot, work, day.groups()))).findFirst()
           .map(LifterContext.Worked::line).map(line -> String.join(" · ", LineView.loads(line))).orElse("");
     }
   }
@@ -166,13 +168,16 @@ class BoardService {
       List<Slot> lines = bySession.getOrDefault(session.id(), List.of());
       boolean trained = logged.containsKey(session.id());
       if (session.day().isBefore(from)) {
-        Map<Long, ResolvedLine> lifted = quickly(context, lines, session.groups(), trained ? done : null);
-        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, lifted, trained));
+        Map<Long, ResolvedLine> asked = new HashMap<>();
+        Map<Long, ResolvedLine> lifted = quickly(context, lines, session.groups(), trained ? done : null, asked);
+        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, lifted, asked, trained));
       } else {
         byDay.put(session.day(), session);
+        Map<Long, ResolvedLine> asked = new HashMap<>();
         Map<Long, ResolvedLine> resolved = new HashMap<>();
-        LineView.worked(context, lines, session.groups(), issued, done, resolved).forEach((slot, view) -> views.put(slot.id(), view));
-        days.put(session.day(), new WeekWatch.Day(session.day(), lines, session.groups(), context, resolved, trained));
+        LineView.worked(context, lines, session.groups(), issued, done, asked).forEach((slot, view) -> views.put(slot.id(), view));
+        asked.forEach((slot, line) -> resolved.put(slot, line.with(done.getOrDefault(slot, List.of()))));
+        days.put(session.day(), new WeekWatch.Day(session.day(), lines, session.groups(), context, resolved, asked, trained));
       }
     }
     return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter));
@@ -182,12 +187,16 @@ class BoardService {
    * Lines of days behind, without their warm-ups: only their volume is asked for.
    *
    * @param done what was logged, by slot: the rest was not lifted; null where nothing was logged at all
+   * @param asked takes the same as it was asked, the sets alone that were done
    */
-  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups, @Nullable Map<Long, List<LoggedSet>> done) {
+  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups, @Nullable Map<Long, List<LoggedSet>> done,
+      Map<Long, ResolvedLine> asked) {
     Map<Long, ResolvedLine> resolved = new HashMap<>();
     lines.stream().filter(slot -> done == null || done.containsKey(slot.id()))
-        .forEach(slot -> context.withoutRamp(slot, groups)
-            .ifPresent(line -> resolved.put(slot.id(), done == null ? line : line.with(done.get(slot.id())).onlyDone())));
+        .forEach(slot -> context.withoutRamp(slot, groups).ifPresent(line -> {
+          resolved.put(slot.id(), done == null ? line : line.with(done.get(slot.id())).onlyDone());
+          asked.put(slot.id(), done == null ? line : line.onlyTried(done.get(slot.id())));
+        }));
     return resolved;
   }
 
@@ -211,9 +220,9 @@ class BoardService {
     Slot above = null;
     for (Slot slot : day.slots()) {
       Lift lift = context.lift(slot.lift());
-      List<Lift> line = context.lifts().line(lift);
-      LineView view = worked.get(slot.id()).without(quiet, line.get(line.size() - 1).key());
-      views.add(BoardView.SlotView.of(slot, lift.name(), lifter.id(), session.day(), view, bars, session.groups(), above, easy));
+      LineView view = worked.get(slot.id()).without(quiet, context.lifts().family(lift).key());
+      String word = slot.details().agreed() || view.wrong() ? null : CoachWord.neededFor(lift, WorkLine.parse(slot.work()).line(), context.level(lift)).orElse(null);
+      views.add(BoardView.SlotView.of(slot, lift.name(), lifter.id(), session.day(), view, bars, session.groups(), above, easy, word));
       above = slot;
     }
     return views;
@@ -259,7 +268,7 @@ class BoardService {
     List<Slot> before = replaced == null ? all : all.subList(0, all.indexOf(replaced));
     Details beside = details != null ? details : replaced == null ? Details.NONE : replaced.details();
     return LineView.of(context, lift, work, context.after(before, session.groups(), lift, work, beside,
-        replaced == null ? null : replaced.groupNo()));
+        replaced == null ? null : replaced.groupNo(), replaced == null || !replaced.lift().equals(lift.key()) ? null : replaced.trainingNg()));
   }
 
   /** The places a day can be trained in; none when there is only one. */

@@ -76,10 +76,11 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    * @param again whether it does another line a second time, and follows that
    * @param note what became of a change; null for nothing to say
    * @param errors what is wrong with the fields beside the work
+   * @param word why its card waits for the coach's word; null when it does not
    */
   record SlotView(long id, long lifterId, long sessionId, String date, String kind, String lift, String work, String stored,
       int version, LineView line, DetailsForm details, List<String> said, List<String> bars, @Nullable GroupView begins,
-      boolean grouped, boolean again, From from, @Nullable String note, boolean refused, Map<String, String> errors) {
+      boolean grouped, boolean again, From from, @Nullable String note, boolean refused, Map<String, String> errors, @Nullable String word) {
     /**
      * Where the line comes from.
      *
@@ -90,14 +91,14 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     record From(boolean method, boolean forecast, @Nullable String wrote, @Nullable String remark, @Nullable String ceiling) {}
 
     static SlotView of(Slot slot, String lift, long lifterId, LocalDate day, LineView line, List<String> bars, Groups groups,
-        @Nullable Slot above, @Nullable Deload easy) {
+        @Nullable Slot above, @Nullable Deload easy, @Nullable String word) {
       Groups.Numbered own = groups.numbered(slot.groupNo()).orElse(null);
       Group group = groups.group(slot.groupNo());
       boolean first = own != null && group != null && (above == null || !slot.groupNo().equals(above.groupNo()));
       return new SlotView(slot.id(), lifterId, slot.sessionId(), day.toString(), slot.kind().name(), lift, slot.work(), slot.work(),
           slot.version(), line, DetailsForm.of(slot.details()), words(slot.details()), bars,
           first ? new GroupView(own.number(), group, own.again() != null) : null, own != null, slot.linkOf() != null, from(slot, easy),
-              null, false, Map.of());
+              null, false, Map.of(), word);
     }
 
     private static From from(Slot slot, @Nullable Deload easy) {
@@ -128,13 +129,13 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
 
     SlotView noting(String text) {
       return new SlotView(id, lifterId, sessionId, date, kind, lift, work, stored, version, line, details, said, bars, begins, grouped,
-          again, from, text, false, errors);
+          again, from, text, false, errors, word);
     }
 
     SlotView refusing(String typedKind, String typedLift, String typed, DetailsForm typedDetails, LineView typedLine, String text,
         Map<String, String> wrong) {
       return new SlotView(id, lifterId, sessionId, date, typedKind, typedLift, typed, stored, version, typedLine,
-          typedDetails.present() ? typedDetails : details, said, bars, begins, grouped, again, from, text, true, wrong);
+          typedDetails.present() ? typedDetails : details, said, bars, begins, grouped, again, from, text, true, wrong, word);
     }
 
     /** What is wrong with a field; null when nothing is. */

@@ -23,7 +23,7 @@ import org.yarbel.web.plan.Details;
  */
 record DetailsForm(@Nullable String details, @Nullable String optional, @Nullable String bar, @Nullable String gear,
     @Nullable List<String> pieces, @Nullable String gearFrom, @Nullable String reason, @Nullable String cues,
-    @Nullable String mind, @Nullable String ramp) {
+    @Nullable String mind, @Nullable String ramp, @Nullable String agreed) {
   private static final int SHORT = 200;
   private static final int LONG = 300;
 
@@ -47,7 +47,7 @@ record DetailsForm(@Nullable String details, @Nullable String optional, @Nullabl
     }
     boolean none = Details.NO_GEAR.equals(worn);
     return new Checked(Optional.of(new Details(optional != null, text("bar", bar, 80, errors), worn,
-        from == null || none ? null : from.nanograms(), from == null || none ? null : from.unit(), why, think, care, written)), errors);
+        from == null || none ? null : from.nanograms(), from == null || none ? null : from.unit(), why, think, care, written, agreed != null)), errors);
   }
 
   /** As it stands in the fields of a stored line. */
@@ -56,7 +56,7 @@ record DetailsForm(@Nullable String details, @Nullable String optional, @Nullabl
     String mode = details.gear() == null ? "usual" : details.gear().equals(Details.NO_GEAR) ? "none" : "these";
     return new DetailsForm("1", details.optional() ? "1" : null, details.bar(), mode,
         details.pieces().stream().map(Gear::name).toList(), from == null ? null : from.number(), details.reason(), details.cues(),
-        details.mind(), details.ramp());
+        details.mind(), details.ramp(), details.agreed() ? "1" : null);
   }
 
   public boolean wears(String piece) {

@@ -59,7 +59,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
    * The lines of a session in their order: as they were issued where they were, else worked out with the numbers of today.
    *
    * @param done what is logged of each line, by slot
-   * @param resolved takes the lines that could be worked out, by slot, with what was done in them
+   * @param resolved takes the lines that could be worked out, by slot, as they are asked
    */
   static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued,
       Map<Long, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
@@ -70,7 +70,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
       CardDocument.Line stands = issued.get(slot.id());
       ResolvedLine line = stands != null ? stands.resolved() : Objects.requireNonNull(worked.get(slot.id())).line();
       if (line != null) {
-        resolved.put(slot.id(), line.with(done.getOrDefault(slot.id(), List.of())));
+        resolved.put(slot.id(), line);
       }
       lines.put(slot, stands != null ? of(stands.resolved(), stands.basisMax(), done.getOrDefault(slot.id(), List.of()))
           : of(context, context.lift(slot.lift()), slot.work(), Objects.requireNonNull(worked.get(slot.id()))));

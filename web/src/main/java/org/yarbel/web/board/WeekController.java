@@ -82,6 +82,19 @@ class WeekController {
     return written(slot, slot.lift(), work, "Mended: ", who, htmx, response);
   }
 
+  /** The coach's word that a beginner does a line which is not for beginners. */
+  @PostMapping("/slots/{id}/word")
+  ModelAndView word(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+    Slot slot = board.stored(id);
+    LocalDate day = board.dayOf(slot);
+    long lifterId = board.lifterOf(slot).id();
+    Lift lift = lifts.catalogue().ofKey(slot.lift()).orElseThrow(NotFound::new);
+    PlanService.Outcome outcome = plan.write(id, slot.version(), slot.kind(), lift, slot.work(), slot.details().withWord(true), who);
+    return outcome instanceof PlanService.Outcome.Done done
+        ? answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", "It opens on the card: " + lift.name() + " " + slot.work()))
+        : answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
+  }
+
   /** Gives a line back to its method. */
   @PostMapping("/slots/{id}/as-written")
   ModelAndView asWritten(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
@@ -142,6 +155,16 @@ class WeekController {
     Lifter lifter = board.lifter(id);
     flash.addFlashAttribute("said", to == null ? "Nothing copied: choose a day first." : batches.copyDay(lifter, day, to, who));
     return week(id, to == null ? day : to);
+  }
+
+  /** Writes a day's lines on the same day of so many weeks to come, in one change. */
+  @PostMapping("/lifters/{id}/days/{day}/weeks")
+  String weeks(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(defaultValue = "") String weeks, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
+    Lifter lifter = board.lifter(id);
+    flash.addFlashAttribute("said", weeks.strip().matches("[1-9]|1[0-6]") ? batches.repeatDay(lifter, day, Integer.parseInt(weeks.strip()), who)
+        : "Nothing written: the weeks must be from 1 to 16 but were '" + weeks + "'.");
+    return week(id, day);
   }
 
   /** Takes out the lines of a day that are not begun. */

@@ -7,3 +7,4 @@
 package org.yarbel.web.board;
 
 import org.jspecify.annotations.NullMarked;
+

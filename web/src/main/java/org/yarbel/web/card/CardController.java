@@ -2,6 +2,7 @@ package org.yarbel.web.card;
 
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -19,10 +20,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.yarbel.core.card.EntryDoubt;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LineLogged;
 
 /** The Card's page and the entries made on it. */
@@ -46,8 +49,9 @@ class CardController {
   }
 
   @PostMapping("/sessions/{id}/sets")
-  ModelAndView log(@PathVariable long id, @ModelAttribute EntryForm form, @AuthenticationPrincipal SignedIn who,
+  ModelAndView log(@PathVariable long id, @ModelAttribute EntryForm typed, @AuthenticationPrincipal SignedIn who,
       HtmxRequest htmx, HttpServletResponse response) {
+    EntryForm form = typed.corrected();
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (form.clear()) {
       cards.clear(id, who, form.slot() == null ? 0 : form.slot(),
@@ -67,10 +71,30 @@ class CardController {
     }
     if (outcome instanceof CardService.Outcome.Doubt doubt) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
-          filled(form, Map.of(), doubt.question(), null));
+          filled(form, Map.of(), doubt.about(), null));
     }
     // only now, with the entry kept and its transaction over
     events.publishEvent(new LineLogged(checked.entry().get().slotId()));
+    return kept(id, who, htmx, null);
+  }
+
+  /** Ends a session: what of the rest was left out, and what would not have gone. */
+  @PostMapping("/sessions/{id}/end")
+  ModelAndView end(@PathVariable long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
+      HttpServletResponse response) {
+    response.addHeader(HttpHeaders.VARY, "HX-Request");
+    Map<Long, LeftSets.Why> why = new HashMap<>();
+    open(id, who).document().slots().forEach(slot -> why.put(slot.slotId(), "could-not".equals(form.get("why-" + slot.slotId())) ? LeftSets.Why.COULD_NOT
+        : LeftSets.Why.LEFT_OUT));
+    cards.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
+    return kept(id, who, htmx, null);
+  }
+
+  /** Goes on with a session that was ended. */
+  @PostMapping("/sessions/{id}/go-on")
+  ModelAndView goOn(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+    response.addHeader(HttpHeaders.VARY, "HX-Request");
+    cards.goOn(id, who).forEach(slot -> events.publishEvent(new LineLogged(slot)));
     return kept(id, who, htmx, null);
   }
 
@@ -113,7 +137,9 @@ class CardController {
   }
 
   private static CardView.Filled filled(EntryForm form, Map<String, String> errors,
-      @Nullable String question, @Nullable String changed) {
+      EntryDoubt.@Nullable Doubt doubt, @Nullable String changed) {
+    CardView.Asked question = doubt == null ? null : new CardView.Asked(doubt.question(), doubt.instead() == null ? null : doubt.instead().number(),
+        form.pressed());
     String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
     return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,
         text(form.seconds()), text(form.metres()), errors, question, changed);

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.BackOffTable;
 import org.yarbel.core.card.Caution;
+import org.yarbel.core.card.CoachWord;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStep;
 import org.yarbel.core.card.ResolvedLine;
@@ -87,6 +88,7 @@ public record CardDocument(
    * @param masses of the things it can be lifted with as they are; null where plates go on
    * @param stretch of the lifter's own effort chart; null for 1
    * @param facts what else the line was worked out with; null on cards of old
+   * @param stamps what stands on those that weigh something else; null for none
    * @param notes what is said beside the work; null where nothing is
    * @param group the group it is done in; null for none
    * @param problem why the line cannot be worked out; null when it can
@@ -110,10 +112,20 @@ public record CardDocument(
       @Nullable Double stretch,
       @Nullable Facts facts,
       @Nullable Notes notes,
-      @Nullable InGroup group) {
+      @Nullable InGroup group,
+      @Nullable List<PlaceKit.Stamp> stamps) {
     /** What a person reads. */
     String name() {
       return liftName == null ? Catalogue.standard().ofKey(lift).map(Lift::name).orElse(lift) : liftName;
+    }
+
+    List<PlaceKit.Stamp> stamped() {
+      return stamps == null ? List.of() : stamps;
+    }
+
+    /** What stands on a thing of this mass; the mass itself where nothing else does. */
+    Mass onIt(Mass mass) {
+      return stamped().stream().filter(stamp -> stamp.trueMass().hits(mass)).map(PlaceKit.Stamp::stamped).findFirst().orElse(mass);
     }
 
     EffortChart chart() {
@@ -127,7 +139,7 @@ public record CardDocument(
       return Optional.of(new PlaceKit.Loaded.OnBar(slot.kit()));
     }
     if (slot.masses() != null) {
-      return Optional.of(new PlaceKit.Loaded.Fixed(slot.masses(), unit));
+      return Optional.of(new PlaceKit.Loaded.Fixed(slot.masses(), unit, slot.stamped()));
     }
     boolean onBar = kit != null && Catalogue.standard().ofKey(slot.lift()).filter(Lift::onBar).isPresent();
     return onBar ? Optional.of(new PlaceKit.Loaded.OnBar(kit)) : Optional.empty();
@@ -194,21 +206,23 @@ public record CardDocument(
     PlaceKit.Loaded loaded = context.kit().of(lift, slot.details().bar()).orElse(null);
     Kit kit = loaded instanceof PlaceKit.Loaded.OnBar onBar ? onBar.kit() : null;
     List<Mass> masses = loaded instanceof PlaceKit.Loaded.Fixed fixed ? fixed.masses() : null;
+    List<PlaceKit.Stamp> stamps = loaded instanceof PlaceKit.Loaded.Fixed fixed && !fixed.stamps().isEmpty() ? fixed.stamps() : null;
     Group group = groups.group(slot.groupNo());
     InGroup inGroup = group == null || slot.groupNo() == null ? null : new InGroup(slot.groupNo(), group);
     Resolver.Request request = worked.request();
     ResolvedLine line = worked.line();
-    if (request == null || line == null) {
-      String problem = Objects.requireNonNull(worked.wrong()).problems().get(0).message();
+    Optional<String> word = request == null || slot.details().agreed() ? Optional.empty() : CoachWord.neededFor(lift, request.line().line(), request.level());
+    if (request == null || line == null || word.isPresent()) {
+      String problem = word.orElseGet(() -> Objects.requireNonNull(worked.wrong()).problems().get(0).message());
       return new CardSlot(slot.id(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),
-          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup);
+          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps);
     }
     double stretch = request.chart().stretch();
     return new CardSlot(slot.id(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
         line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
         stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level(),
             request.partial() ? context.drawnAgainst(lift) : null),
-        Notes.of(slot.details()), inGroup);
+        Notes.of(slot.details()), inGroup, stamps);
   }
 
   private static Map<String, MaxNumbers> numbers(LifterContext context, List<Slot> plan) {

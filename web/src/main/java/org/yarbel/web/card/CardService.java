@@ -1,17 +1,25 @@
 package org.yarbel.web.card;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.AfterMiss;
 import org.yarbel.core.card.Caution;
+import org.yarbel.core.card.Ended;
+import org.yarbel.core.card.EntryCheck;
 import org.yarbel.core.card.EntryDoubt;
+import org.yarbel.core.card.FromToday;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
@@ -19,15 +27,20 @@ import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.kit.Loading;
 import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.LeftSets;
+import org.yarbel.web.log.LeftSetsRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Tracking;
@@ -42,32 +55,55 @@ public class CardService {
   private static final Set<String> OF_THE_LIFT =
       Set.of(Caution.Kind.BY_RATIO.code(), Caution.Kind.POOR_RAMP.code(), Caution.Kind.LANDING.code());
 
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+
   private final TrainingSessionRepository sessions;
   private final LifterRepository lifters;
   private final LoggedSetRepository sets;
+  private final LeftSetsRepository left;
+  private final Lifts lifts;
   private final Issuing issuing;
   private final Places places;
   private final Tracking tracking;
   private final ClubClock clock;
 
-  CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, Issuing issuing,
-      Places places, Tracking tracking, ClubClock clock) {
+  CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts,
+      Issuing issuing, Places places, Tracking tracking, ClubClock clock) {
     this.sessions = sessions;
     this.lifters = lifters;
     this.sets = sets;
+    this.left = left;
+    this.lifts = lifts;
     this.issuing = issuing;
     this.places = places;
     this.tracking = tracking;
     this.clock = clock;
   }
 
-  /** A card with what was logged so far. */
+  /**
+   * A card with what was logged so far.
+   *
+   * @param lines by slot
+   * @param beside what stands beside each line, by slot
+   * @param ahead whether its day is to come
+   */
   record Card(TrainingSession session, Lifter lifter, CardDocument document, List<LoggedSetRow> logged,
-      Map<Long, ResolvedLine> lines) {
+      Map<Long, ResolvedLine> lines, Map<Long, Beside> beside, boolean ahead) {
     boolean issued() {
       return document.number() > 0;
     }
   }
+
+  /**
+   * What stands beside a line.
+   *
+   * @param needless sets that nobody needs to do any more
+   * @param afterMiss the ways to go on after a miss of what back-offs hang on; null where nothing hangs on anything
+   * @param missed whether they are to be shown
+   * @param today what back-offs would weigh worked from today's max, by part
+   * @param left why sets were not tried when the session was ended; null when it was not
+   */
+  record Beside(Set<LoggedSet.Place> needless, @Nullable AfterMiss afterMiss, boolean missed, Map<Integer, Loading> today, LeftSets.@Nullable Why left) {}
 
   /** What became of an entry. */
   sealed interface Outcome {
@@ -78,7 +114,7 @@ public class CardService {
     record Changed(LoggedSetRow now) implements Outcome {}
 
     /** It looks like a slip; nothing was changed. */
-    record Doubt(String question) implements Outcome {}
+    record Doubt(EntryDoubt.Doubt about) implements Outcome {}
   }
 
   /** Opens a card; on its day or later this issues it. */
@@ -98,24 +134,39 @@ public class CardService {
 
   private Card card(TrainingSession session, Lifter lifter, CardDocument document) {
     List<LoggedSetRow> logged = sets.ofSession(session.id());
+    Map<Long, LeftSets.Why> why = left.findBySessionId(session.id()).stream().collect(Collectors.toMap(LeftSets::slotId, LeftSets::why));
     Map<Long, ResolvedLine> lines = new HashMap<>();
+    Map<Long, Beside> beside = new HashMap<>();
     for (CardDocument.CardSlot slot : document.slots()) {
       if (slot.problem() == null) {
-        lines.put(slot.slotId(), line(document, slot, logged.stream().filter(l -> l.slotId() == slot.slotId()).toList()));
+        Resolver.Request request = request(document, slot, logged.stream().filter(l -> l.slotId() == slot.slotId()).toList());
+        lines.put(slot.slotId(), line(slot, request));
+        beside.put(slot.slotId(), beside(slot, request, why.get(slot.slotId())));
       }
     }
-    return new Card(session, lifter, document, logged, lines);
+    return new Card(session, lifter, document, logged, lines, beside, session.day().isAfter(clock.today()));
+  }
+
+  private static Beside beside(CardDocument.CardSlot slot, Resolver.Request request, LeftSets.@Nullable Why why) {
+    AfterMiss afterMiss = slot.tables().isEmpty() ? null : AfterMiss.of(request).orElse(null);
+    boolean steers = !slot.tables().isEmpty() && request.level() != Level.BEGINNER;
+    return new Beside(Ended.needless(request.line().line(), request.logged()), afterMiss, afterMiss != null && AfterMiss.due(request),
+        steers ? FromToday.of(request) : Map.of(), why);
+  }
+
+  private Resolver.Request request(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> logged) {
+    Map<String, MaxNumbers> others = new HashMap<>(document.numbers());
+    MaxNumbers own = others.get(slot.lift());
+    CardDocument.Facts facts = slot.facts() == null ? CardDocument.Facts.UNKNOWN : slot.facts();
+    return new Resolver.Request(WorkLine.parse(slot.work()), slot.basis(),
+        own == null ? MaxNumbers.NONE : own, others, document.bodyMass(), places.loadables(document.loaded(slot)).orElse(null),
+        document.unit(), slot.chart(), facts.movement(), facts.partial(), logged.stream().map(LoggedSetRow::loggedSet).toList(), null,
+        facts.level());
   }
 
   /** The line as it stood when it was issued, with what was done. */
-  private ResolvedLine line(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> logged) {
-    Map<String, MaxNumbers> others = new HashMap<>(document.numbers());
-    MaxNumbers own = others.remove(slot.lift());
-    CardDocument.Facts facts = slot.facts() == null ? CardDocument.Facts.UNKNOWN : slot.facts();
-    ResolvedLine line = Resolver.resolve(new Resolver.Request(WorkLine.parse(slot.work()), slot.basis(),
-        own == null ? MaxNumbers.NONE : own, others, document.bodyMass(), places.loadables(document.loaded(slot)).orElse(null),
-        document.unit(), slot.chart(), facts.movement(), facts.partial(), logged.stream().map(LoggedSetRow::loggedSet).toList(), null,
-        facts.level()));
+  private static ResolvedLine line(CardDocument.CardSlot slot, Resolver.Request request) {
+    ResolvedLine line = Resolver.resolve(request);
     // the ramp stays as issued: it was warmed up on before anything was logged
     return new ResolvedLine(line.notation(), slot.ramp(), line.sets(), line.today(), cautions(slot, line));
   }
@@ -150,19 +201,78 @@ public class CardService {
     CardDocument.CardSlot slot =
         document.slots().stream().filter(s -> s.slotId() == entry.slotId()).findFirst().orElseThrow(NotFound::new);
     existing.ifPresent(logged::remove);
-    ResolvedSet asked = asked(document, slot, logged, entry.place());
-    Mass bar = document.loaded(slot).filter(PlaceKit.Loaded.OnBar.class::isInstance)
-        .map(loaded -> ((PlaceKit.Loaded.OnBar) loaded).kit().bar()).orElse(Mass.ofNanograms(0, document.unit()));
-    Optional<String> doubt = asked.load() == null ? Optional.empty() : EntryDoubt.about(entry.load(), asked.load(), bar);
-    if (doubt.isPresent() && !sure && entry.reps() > 0) {
+    List<LoggedSetRow> ofLine = logged.stream().filter(row -> row.slotId() == slot.slotId()).toList();
+    ResolvedSet asked = asked(document, slot, ofLine, entry.place());
+    Entry meant = entry.withLoad(meant(slot, entry.load(), asked));
+    Optional<EntryDoubt.Doubt> doubt = sure ? Optional.empty() : doubt(session, document, slot, ofLine, asked, meant);
+    if (doubt.isPresent()) {
       return new Outcome.Doubt(doubt.get());
     }
-    LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(
-        lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), session.day()));
-    row.write(entry, toFailure(asked, entry.rpe()), asked, clock.now());
+    LocalDate day = session.day().isAfter(clock.today()) ? clock.today() : session.day();
+    LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), day));
+    boolean unaided = lifts.catalogue().ofKey(slot.lift()).filter(lift -> lift.variation().assisted()).isEmpty();
+    row.write(meant, toFailure(asked, entry.rpe()), asked, asked.tellsOfMax() && unaided, clock.now());
     sets.saveAndFlush(row);
+    left.deleteAll(left.findBySlotIdIn(List.of(slot.slotId())));
     tracking.rerun(lifter, slot.lift());
     return new Outcome.Kept();
+  }
+
+  /** What was lifted by what was typed: a thing is called by its stamp, unless what was asked weighs just that. */
+  private static Mass meant(CardDocument.CardSlot slot, Mass typed, ResolvedSet asked) {
+    return asked.load() != null && typed.hits(asked.load()) ? typed : slot.stamped().stream().filter(stamp -> stamp.stamped().hits(typed))
+        .map(stamp -> stamp.trueMass().shownIn(typed.unit())).findFirst().orElse(typed);
+  }
+
+  private Optional<EntryDoubt.Doubt> doubt(TrainingSession session, CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> ofLine,
+      ResolvedSet asked, Entry entry) {
+    if (session.day().isAfter(clock.today())) {
+      return Optional.of(new EntryDoubt.Doubt("This card is for " + DAY.format(session.day()) + ". Is it lifted today?", null));
+    }
+    Mass bar = document.loaded(slot).filter(PlaceKit.Loaded.OnBar.class::isInstance)
+        .map(loaded -> ((PlaceKit.Loaded.OnBar) loaded).kit().bar()).orElse(Mass.ofNanograms(0, document.unit()));
+    boolean novice = slot.facts() != null && slot.facts().level() == Level.BEGINNER;
+    Mass max = novice ? null : document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).best();
+    boolean leads = slot.tables().stream().anyMatch(table -> table.part() > asked.part());
+    return EntryCheck.about(new EntryCheck.Typed(entry.load(), entry.reps(), entry.rpe(), entry.flagged()),
+        new EntryCheck.Expected(asked, bar, max, slot.chart(), leads, ofLine.isEmpty()));
+  }
+
+  /** What of a line was not tried, by slot, where a session can be ended with it. */
+  @Transactional
+  public Set<Long> end(long sessionId, SignedIn who, Map<Long, LeftSets.Why> why) {
+    Card card = open(sessionId, who);
+    if (!card.issued()) {
+      throw new NotFound();
+    }
+    Set<Long> open = card.document().slots().stream().map(CardDocument.CardSlot::slotId).filter(slot -> owed(card, slot) > 0).collect(Collectors.toSet());
+    Map<Long, LeftSets> said = left.findBySessionId(sessionId).stream().collect(Collectors.toMap(LeftSets::slotId, row -> row));
+    open.forEach(slot -> {
+      LeftSets.Why own = why.getOrDefault(slot, LeftSets.Why.LEFT_OUT);
+      LeftSets row = said.getOrDefault(slot, new LeftSets(sessionId, slot, own, clock.now()));
+      row.say(own, clock.now());
+      left.save(row);
+    });
+    left.flush();
+    return open;
+  }
+
+  /** Goes on with a session that was ended; the lines that were left. */
+  @Transactional
+  public Set<Long> goOn(long sessionId, SignedIn who) {
+    TrainingSession session = session(sessionId, who);
+    List<LeftSets> all = left.findBySessionId(session.id());
+    left.deleteAll(all);
+    left.flush();
+    return all.stream().map(LeftSets::slotId).collect(Collectors.toSet());
+  }
+
+  /** How many sets of a line are neither logged nor needless. */
+  static long owed(Card card, long slotId) {
+    ResolvedLine line = card.lines().get(slotId);
+    Beside beside = card.beside().get(slotId);
+    return line == null || beside == null ? 0 : line.sets().stream()
+        .filter(set -> !set.logged() && !beside.needless().contains(new LoggedSet.Place(set.part(), set.set()))).count();
   }
 
   /** Takes an entry back: the set counts as not done. */
@@ -180,16 +290,14 @@ public class CardService {
         });
   }
 
-  private ResolvedSet asked(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> others,
-      LoggedSet.Place place) {
-    List<LoggedSetRow> ofSlot = others.stream().filter(l -> l.slotId() == slot.slotId()).toList();
+  private ResolvedSet asked(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> ofSlot, LoggedSet.Place place) {
     if (slot.problem() != null) {
       throw new NotFound();
     }
-    return line(document, slot, ofSlot).sets().stream()
-        .filter(s -> s.part() == place.part() && s.set() == place.set())
-        .findFirst()
-        .orElseThrow(NotFound::new);
+    Resolver.Request request = request(document, slot, ofSlot);
+    Optional<ResolvedSet> planned = line(slot, request).sets().stream().filter(s -> s.part() == place.part() && s.set() == place.set()).findFirst();
+    return planned.or(() -> AfterMiss.of(request).map(AfterMiss::attempt).filter(attempt -> attempt.part() == place.part() && attempt.set() == place.set()
+        && AfterMiss.due(request))).orElseThrow(NotFound::new);
   }
 
   // An open set without a cap that was rated 10 went on until nothing was left.
@@ -207,6 +315,6 @@ public class CardService {
   private static boolean same(LoggedSetRow row, Entry entry) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
         && Objects.equals(row.rpe(), entry.rpe()) && row.flagged() == entry.flagged()
-        && Objects.equals(row.doneSeconds(), entry.seconds()) && Objects.equals(row.doneCentimetres(), entry.centimetres());
+        && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres());
   }
 }

@@ -12,12 +12,18 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.AfterMiss;
 import org.yarbel.core.card.BackOffTable;
+import org.yarbel.core.card.Caution;
+import org.yarbel.core.card.Ended;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStep;
 import org.yarbel.core.card.ResolvedLine;
@@ -30,7 +36,9 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Reading;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SetOrder;
+import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.skyline.PlatePicture;
 import org.yarbel.web.skyline.Skyline;
@@ -42,6 +50,9 @@ import org.yarbel.web.skyline.Skyline;
  * @param current the panel in the foreground; null when there is nothing to lift
  * @param tables what the back-offs become for every top load, for the page's script to look up without a network
  * @param paper the same on paper
+ * @param open lines with sets that nobody has tried, which a session can be ended with
+ * @param ended what was left when it was ended; empty while it goes on
+ * @param ahead whether its day is to come
  */
 record CardView(
     long sessionId,
@@ -49,6 +60,7 @@ record CardView(
     String lifter,
     long lifterId,
     String day,
+    String date,
     MassUnit unit,
     String step,
     Skyline skyline,
@@ -58,7 +70,10 @@ record CardView(
     int done,
     int total,
     Map<String, List<TableView>> tables,
-    List<PaperSlot> paper) {
+    List<PaperSlot> paper,
+    List<OpenLine> open,
+    List<String> ended,
+    boolean ahead) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
   private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   /** A phone's width less its margins. */
@@ -73,10 +88,24 @@ record CardView(
    *
    * @param words the line read out
    * @param group the group it is done in, in words; null for none
+   * @param total what the times of its group come to so far; null where they are not told together
+   * @param warm the warm-up in one line; empty for none
    * @param notes what is said beside the work
    */
-  record SlotView(long id, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group,
-      List<StepView> ramp, List<SetView> sets, List<Minded> cautions, boolean optional, List<String> notes, @Nullable String problem) {}
+  record SlotView(long id, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group, @Nullable String total,
+      List<StepView> ramp, String warm, List<SetView> sets, List<Minded> cautions, boolean optional, List<String> notes, @Nullable String problem) {}
+
+  /** A line with sets that nobody has tried: how many of how many. */
+  record OpenLine(long slotId, String lift, long owed, int sets, boolean begun) {}
+
+  /**
+   * The ways to go on after a miss of what back-offs hang on.
+   *
+   * @param lighter the load of a lighter attempt
+   * @param panel where that is; null on the attempt itself
+   * @param cut the load of a back-off that is cut; null for what is no back-off
+   */
+  record AfterMissView(String lighter, @Nullable String panel, @Nullable String cut, boolean due) {}
 
   /** Something to mind, with its reason. */
   record Minded(String text, @Nullable String reason, boolean hurts) {}
@@ -93,9 +122,10 @@ record CardView(
    * @param next what comes after it, in words; null after the last
    * @param nextPanel where that is; null after the last
    * @param skip the panel behind the line it belongs to, for a line left to the lifter; null where there is none
+   * @param offered whether it is an attempt that may be made, but need not
    */
   record PanelView(SlotView slot, SetView set, @Nullable String round, int rest, boolean usual, @Nullable String next,
-      @Nullable String nextPanel, @Nullable String skip) {}
+      @Nullable String nextPanel, @Nullable String skip, boolean offered) {}
 
   /**
    * One set.
@@ -105,11 +135,32 @@ record CardView(
    * @param asked the reps and RPE in words: {@code × 4 @8}
    * @param seen the version of what was logged, −1 when nothing was
    * @param clock what its clock counts; null where it has none
+   * @param cautions what to mind, on the first set of the line and of the part it is about
+   * @param needless whether nobody needs to do it any more
+   * @param left whether the session was ended before it
+   * @param attempt whether it is a further attempt behind what was asked
+   * @param afterMiss the ways to go on after a miss; null where none is to be shown
+   * @param fromToday the load worked from today's max, where it stands beside; null where it does not
+   * @param ends the RPE that ends its part once a set is rated so; empty where none does
    */
   record SetView(String panel, long slotId, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
-      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean rated, boolean warm) {}
+      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean rated, boolean warm, List<Minded> cautions, boolean needless,
+      boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, String ends) {
+    /** What became of it, in a word; empty while it is to be done. */
+    public String state() {
+      if (logged) {
+        return missed ? "missed" : "done";
+      }
+      return needless ? "not needed" : left ? "left" : attempt ? "if you like" : "";
+    }
+
+    /** Whether it waits to be lifted. */
+    boolean waits() {
+      return !logged && !needless && !left && !attempt;
+    }
+  }
 
   /**
    * What a clock counts; 0 for what it does not.
@@ -139,11 +190,19 @@ record CardView(
 
   /** What stands in the fields of a panel, with what is wrong beside each. */
   record Filled(String key, String load, String reps, String rpe, boolean flagged, String seconds, String metres,
-      Map<String, String> errors, @Nullable String question, @Nullable String changed) {
+      Map<String, String> errors, @Nullable Asked question, @Nullable String changed) {
     static Filled of(String load, String reps, String rpe, boolean flagged, String seconds, String metres) {
       return new Filled(UUID.randomUUID().toString(), load, reps, rpe, flagged, seconds, metres, Map.of(), null, null);
     }
   }
+
+  /**
+   * A question about an entry.
+   *
+   * @param instead the load that may have been meant; null where nothing tells
+   * @param was the outcome that was pressed
+   */
+  record Asked(String text, @Nullable String instead, String was) {}
 
   /** A table of back-offs in the lifter's unit: reference, load and plates of each row. */
   record TableView(int part, boolean each, List<List<String>> rows) {}
@@ -158,13 +217,14 @@ record CardView(
     for (LoggedSetRow row : card.logged()) {
       rows.put(panel(row.slotId(), row.loggedSet().part(), row.loggedSet().set()), row);
     }
+    Map<Integer, String> totals = totals(card);
     List<SlotView> slots = new ArrayList<>();
     List<Skyline.Line> lines = new ArrayList<>();
     Map<String, List<TableView>> tables = new LinkedHashMap<>();
     for (CardDocument.CardSlot slot : document.slots()) {
       ResolvedLine line = card.lines().get(slot.slotId());
-      slots.add(slot(document, slot, line, rows, refusedPanel, refused));
-      tables.put(Long.toString(slot.slotId()), slot.tables().stream().map(t -> table(t, document.unit())).toList());
+      slots.add(slot(card, slot, rows, totals, refusedPanel, refused));
+      tables.put(Long.toString(slot.slotId()), slot.tables().stream().map(t -> table(t, slot, document.unit())).toList());
       if (line != null) {
         lines.add(new Skyline.Line(line, document.scale(slot), Long.toString(slot.slotId())));
       }
@@ -172,16 +232,53 @@ record CardView(
     List<PanelView> panels = panels(document, slots);
     List<SetView> sets = panels.stream().map(PanelView::set).toList();
     String wanted = refusedPanel != null ? refusedPanel : open;
-    String current = sets.stream().map(SetView::panel).filter(p -> p.equals(wanted)).findFirst()
-        .or(() -> panels.stream().filter(p -> !p.set().logged() && !p.slot().optional()).map(p -> p.set().panel()).findFirst())
-        .or(() -> sets.stream().filter(s -> !s.logged()).map(SetView::panel).findFirst())
+    String current = sets.stream().map(SetView::panel).filter(p -> p.equals(wanted)).findFirst().or(() -> next(panels))
         .or(() -> sets.stream().map(SetView::panel).reduce((a, b) -> b))
         .orElse(null);
-    int owed = (int) panels.stream().filter(p -> p.set().logged() || !p.slot().optional()).count();
+    int owed = (int) panels.stream().filter(p -> p.set().logged() || p.set().waits() && !p.slot().optional()).count();
     return new CardView(card.session().id(), document.number(), card.lifter().name(), card.lifter().id(),
-        DAY.format(document.day()), document.unit(), document.unit().usualStep().toPlainString(),
+        DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
         Skyline.of(lines, SKYLINE_WIDTH, 56), slots, panels, current, (int) sets.stream().filter(SetView::logged).count(),
-        owed, tables, slots.stream().map(slot -> paper(slot)).toList());
+        owed, tables, slots.stream().map(slot -> paper(slot)).toList(), open(card, slots), ended(card, slots), card.ahead());
+  }
+
+  /** What comes next: an attempt that is offered before the back-offs, else the first set that waits, lines left to the lifter last. */
+  private static Optional<String> next(List<PanelView> panels) {
+    Optional<String> offered = panels.stream().filter(p -> p.offered() && !p.set().logged() && p.set().afterMiss() != null && p.set().afterMiss().due()
+        && panels.stream().noneMatch(q -> q.slot().id() == p.slot().id() && q.set().part() > p.set().part() && q.set().logged()))
+        .map(p -> p.set().panel()).findFirst();
+    return offered.or(() -> panels.stream().filter(p -> p.set().waits() && !p.slot().optional()).map(p -> p.set().panel()).findFirst())
+        .or(() -> panels.stream().filter(p -> p.set().waits()).map(p -> p.set().panel()).findFirst());
+  }
+
+  /** What the times of each medley come to, by the number of its group. */
+  private static Map<Integer, String> totals(CardService.Card card) {
+    Map<Long, Integer> medleys = new HashMap<>();
+    card.document().slots().stream().filter(slot -> slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY)
+        .forEach(slot -> medleys.put(slot.slotId(), slot.group().number()));
+    Map<Integer, Integer> tenths = new HashMap<>();
+    card.logged().stream().filter(row -> row.doneTenths() != null && medleys.containsKey(row.slotId()))
+        .forEach(row -> tenths.merge(medleys.get(row.slotId()), row.doneTenths(), Integer::sum));
+    Map<Integer, String> totals = new HashMap<>();
+    tenths.forEach((group, sum) -> totals.put(group, LoggedSetRow.seconds(sum) + " s in all"));
+    return totals;
+  }
+
+  private static List<OpenLine> open(CardService.Card card, List<SlotView> slots) {
+    return slots.stream().filter(slot -> CardService.owed(card, slot.id()) > 0 && card.beside().get(slot.id()).left() == null)
+        .map(slot -> new OpenLine(slot.id(), slot.lift(), CardService.owed(card, slot.id()), (int) slot.sets().stream().filter(set -> !set.attempt()).count(),
+            slot.sets().stream().anyMatch(SetView::logged))).toList();
+  }
+
+  private static List<String> ended(CardService.Card card, List<SlotView> slots) {
+    List<String> ended = new ArrayList<>();
+    slots.forEach(slot -> {
+      LeftSets.Why why = card.beside().containsKey(slot.id()) ? card.beside().get(slot.id()).left() : null;
+      if (why != null) {
+        ended.add(slot.lift() + ": " + CardService.owed(card, slot.id()) + " of " + slot.sets().size() + " " + why.word());
+      }
+    });
+    return ended;
   }
 
   private static List<PanelView> panels(CardDocument document, List<SlotView> slots) {
@@ -194,7 +291,9 @@ record CardView(
         slotOf.put(set.panel(), slot);
       });
     }
-    List<SetOrder.Turn> turns = document.turns().stream().filter(turn -> sets.containsKey(panel(turn.line(), turn.part(), turn.set()))).toList();
+    List<SetOrder.Turn> turns = new ArrayList<>(document.turns().stream().filter(turn -> sets.containsKey(panel(turn.line(), turn.part(), turn.set()))).toList());
+    slots.forEach(slot -> slot.sets().stream().filter(set -> turns.stream().noneMatch(turn -> panel(turn).equals(set.panel())))
+        .forEach(set -> behind(turns, set)));
     turns.forEach(turn -> rounds.merge(turn.line(), turn.round(), Math::max));
     List<PanelView> panels = new ArrayList<>();
     for (int i = 0; i < turns.size(); i++) {
@@ -206,9 +305,20 @@ record CardView(
           .map(CardView::panel).findFirst().orElse(null);
       panels.add(new PanelView(slot, Objects.requireNonNull(sets.get(key)),
           turn.round() == 0 || rounds.get(turn.line()) == 1 ? null : "round " + turn.round() + " of " + rounds.get(turn.line()), turn.rest() == null ? 0 : turn.rest(),
-          turn.usual(), next == null ? null : next(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(), skip));
+          turn.usual(), next == null ? null : next(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(), skip, Objects.requireNonNull(sets.get(key)).attempt()));
     }
     return panels;
+  }
+
+  /** A further attempt comes behind the last set of its part. */
+  private static void behind(List<SetOrder.Turn> turns, SetView set) {
+    for (int i = turns.size() - 1; i >= 0; i--) {
+      SetOrder.Turn turn = turns.get(i);
+      if (turn.line() == set.slotId() && turn.part() == set.part()) {
+        turns.add(i + 1, new SetOrder.Turn(set.slotId(), set.part(), set.set(), turn.round(), turn.rest(), turn.usual()));
+        return;
+      }
+    }
   }
 
   private static String next(SlotView slot, SetView set) {
@@ -224,6 +334,9 @@ record CardView(
     List<PaperSet> sets = new ArrayList<>();
     SetView last = null;
     for (SetView set : slot.sets()) {
+      if (set.attempt()) {
+        continue;
+      }
       boolean same = last != null && last.part() == set.part() && last.load().equals(set.load()) && last.asked().equals(set.asked());
       int count = same ? sets.get(sets.size() - 1).count() + 1 : 1;
       PaperSet written = new PaperSet(count, set.load(), set.asked().replace("as many as possible", "open"), IntStream.rangeClosed(1, Math.min(count, MOST_BOXES)).boxed().toList());
@@ -252,29 +365,53 @@ record CardView(
     return slotId + "-" + part + "-" + set;
   }
 
-  private static SlotView slot(CardDocument document, CardDocument.CardSlot slot, @Nullable ResolvedLine line,
-      Map<String, LoggedSetRow> rows, @Nullable String refusedPanel, @Nullable Filled refused) {
-    String lift = slot.name();
+  private static SlotView slot(CardService.Card card, CardDocument.CardSlot slot, Map<String, LoggedSetRow> rows, Map<Integer, String> totals,
+      @Nullable String refusedPanel, @Nullable Filled refused) {
+    CardDocument document = card.document();
+    ResolvedLine line = card.lines().get(slot.slotId());
+    CardService.Beside beside = card.beside().get(slot.slotId());
     List<SetView> sets = new ArrayList<>();
-    if (line != null) {
-      for (ResolvedSet set : line.sets()) {
+    if (line != null && beside != null) {
+      int part = 0;
+      for (ResolvedSet set : withAttempt(line, beside)) {
         String panel = panel(slot.slotId(), set.part(), set.set());
-        sets.add(set(document, slot, line, set, panel, rows.get(panel),
-            panel.equals(refusedPanel) ? refused : null, sets.isEmpty()));
+        OfSet of = new OfSet(document, slot, line, set, beside, rows.get(panel));
+        sets.add(of.view(panel.equals(refusedPanel) ? refused : null, sets.isEmpty(), set.part() != part));
+        part = set.part();
       }
     }
     Mass lifted = line == null ? null : line.sets().stream().filter(ResolvedSet::logged).map(ResolvedSet::load)
         .filter(Objects::nonNull).findFirst().orElse(null);
     List<StepView> ramp = slot.ramp().stream().map(s -> step(s, document.unit(), lifted)).toList();
-    List<Minded> cautions = line == null ? List.of() : line.cautions().stream()
-        .sorted(Comparator.comparing(caution -> !caution.hurts()))
-        .map(caution -> new Minded(caution.text(), caution.reason(), caution.hurts())).toList();
     CardDocument.Notes notes = slot.notes();
     CardDocument.InGroup group = slot.group();
-    return new SlotView(slot.slotId(), slot.kind().word(), lift, slot.work(),
+    return new SlotView(slot.slotId(), slot.kind().word(), slot.name(), slot.work(),
         slot.problem() != null ? "" : Reading.text(WorkLine.parse(slot.work()).line()), basis(document, slot),
-        group == null ? null : group.group().words(), ramp, sets, cautions, notes != null && notes.optional(),
-        notes == null ? List.of() : words(notes), slot.problem());
+        group == null ? null : group.group().words(), group == null ? null : totals.get(group.number()), ramp,
+        ramp.stream().map(step -> step.load() + "×" + step.reps()).collect(Collectors.joining(" · ")), sets,
+        line == null ? List.of() : line.cautions().stream().sorted(Comparator.comparing(caution -> !caution.hurts())).map(CardView::minded).toList(),
+        notes != null && notes.optional(), notes == null ? List.of() : words(notes), slot.problem());
+  }
+
+  /** The sets of a line; where back-offs hang on one, with the lighter attempt that a miss of it would offer. */
+  private static List<ResolvedSet> withAttempt(ResolvedLine line, CardService.Beside beside) {
+    List<ResolvedSet> sets = new ArrayList<>(line.sets());
+    ResolvedSet attempt = beside.afterMiss() == null ? null : beside.afterMiss().attempt();
+    long planned = attempt == null ? 0 : sets.stream().filter(set -> set.part() == attempt.part()).count();
+    // one that is not due yet is only there for a phone that finds out about the miss by itself
+    if (attempt != null && attempt.set() <= planned + 1 && attempt.set() - line.sets().stream().filter(set -> set.part() == attempt.part() && !set.logged())
+        .count() <= planned + AfterMiss.MOST_ATTEMPTS && sets.stream().noneMatch(set -> set.part() > attempt.part() && set.logged())) {
+      int at = 0;
+      for (int i = 0; i < sets.size(); i++) {
+        at = sets.get(i).part() == attempt.part() ? i + 1 : at;
+      }
+      sets.add(at, attempt);
+    }
+    return sets;
+  }
+
+  private static Minded minded(Caution caution) {
+    return new Minded(caution.text(), caution.reason(), caution.hurts());
   }
 
   private static List<String> words(CardDocument.Notes notes) {
@@ -308,16 +445,60 @@ record CardView(
         step.perSide().isEmpty() ? "bare bar" : Loading.sideText(step.perSide(), unit), lifted != null && step.load().compareTo(lifted) >= 0);
   }
 
-  private static SetView set(CardDocument document, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set,
-      String panel, @Nullable LoggedSetRow row, @Nullable Filled refused, boolean first) {
-    Mass load = set.load();
-    String number = load == null ? "" : load.shownIn(document.unit()).number();
-    boolean timed = set.role() == Role.HOLD || set.role() == Role.CARRY;
-    return new SetView(panel, slot.slotId(), set.part(), set.set(), SetWords.title(line, set), number, SetWords.asked(set, document.unit()),
-        share(set, slot), set.perSide() == null ? null : PlatePicture.of(set.perSide(), document.unit()), SetWords.notes(set, slot, document.unit()),
-        set.logged(), row != null && row.reps() == 0, row == null ? null : row.words(),
-        row == null ? -1 : row.version(), dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, document.unit()), first,
-        clock(slot, line, set), !timed, timed, set.role() == Role.CARRY, !UNRATED.contains(set.role()), set.role() == Role.WARM);
+  /** One set of a line with all that its view is made of. */
+  private record OfSet(CardDocument document, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set, CardService.Beside beside,
+      @Nullable LoggedSetRow row) {
+    SetView view(@Nullable Filled refused, boolean first, boolean firstOfPart) {
+      MassUnit unit = document.unit();
+      String number = set.load() == null ? "" : slot.onIt(set.load()).shownIn(unit).number();
+      boolean timed = set.role() == Role.HOLD || set.role() == Role.CARRY;
+      boolean further = line.sets().stream().noneMatch(set::equals);
+      return new SetView(panel(slot.slotId(), set.part(), set.set()), slot.slotId(), set.part(), set.set(), SetWords.title(line, set), number,
+          SetWords.asked(set, unit), share(), set.perSide() == null ? null : PlatePicture.of(set.perSide(), unit), SetWords.notes(set, slot, unit),
+          set.logged(), row != null && row.reps() == 0, row == null ? null : SetWords.done(row, slot), row == null ? -1 : row.version(),
+          dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, unit), first, clock(slot, line, set), !timed,
+          timed || slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY, set.role() == Role.CARRY, !UNRATED.contains(set.role()),
+          set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()), !set.logged() && beside.left() != null,
+          !set.logged() && further, afterMiss(), fromToday(), ends());
+    }
+
+    private LoggedSet.Place place() {
+      return new LoggedSet.Place(set.part(), set.set());
+    }
+
+    /** What concerns the line stands on its first set, what concerns a part on the first of that part. */
+    private List<Minded> cautions(boolean first, boolean firstOfPart) {
+      return line.cautions().stream().filter(caution -> caution.parts().isEmpty() ? first : firstOfPart && caution.parts().contains(set.part()))
+          .sorted(Comparator.comparing(caution -> !caution.hurts())).map(CardView::minded).toList();
+    }
+
+    /** The share of what was lifted, else of what is planned. */
+    private @Nullable String share() {
+      Mass max = document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
+      Double percent = set.logged() && max != null && set.load() != null ? Double.valueOf(100 * set.load().ratioTo(max)) : set.percent();
+      return percent == null ? null : Math.round(percent) + " % of " + slot.basis().key();
+    }
+
+    private @Nullable AfterMissView afterMiss() {
+      AfterMiss ways = beside.afterMiss();
+      if (ways == null || set.logged()) {
+        return null;
+      }
+      Loading cut = ways.cut().get(place());
+      boolean itself = ways.attempt().part() == set.part() && ways.attempt().set() == set.set();
+      return cut == null && !itself ? null : new AfterMissView(Objects.requireNonNull(ways.attempt().load()).shownIn(document.unit()).number(), itself ? null
+          : panel(slot.slotId(), ways.attempt().part(), ways.attempt().set()), cut == null ? null : cut.total().shownIn(document.unit()).number(), beside.missed());
+    }
+
+    private @Nullable String fromToday() {
+      Loading beside = this.beside.today().get(set.part());
+      return beside == null || set.logged() ? null : beside.total().shownIn(document.unit()).number();
+    }
+
+    private String ends() {
+      OptionalDouble rpe = Ended.rpe(WorkLine.parse(line.notation()).line().parts().get(set.part() - 1));
+      return rpe.isEmpty() ? "" : Double.toString(rpe.getAsDouble());
+    }
   }
 
   private static boolean dependent(CardDocument.CardSlot slot, ResolvedSet set) {
@@ -354,8 +535,8 @@ record CardView(
   private static Filled filled(ResolvedSet set, @Nullable LoggedSetRow row, String load, CardDocument.CardSlot slot,
       MassUnit unit) {
     if (row != null) {
-      return Filled.of(row.load().shownIn(unit).number(), Integer.toString(row.reps()),
-          row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneSeconds() == null ? "" : row.doneSeconds().toString(),
+      return Filled.of(slot.onIt(row.load()).shownIn(unit).number(), Integer.toString(row.reps()),
+          row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneTenths() == null ? "" : LoggedSetRow.seconds(row.doneTenths()),
           row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)));
     }
     String start = !load.isEmpty() ? load : slot.last() == null ? "" : slot.last().shownIn(unit).number();
@@ -365,13 +546,9 @@ record CardView(
         seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()));
   }
 
-  private static @Nullable String share(ResolvedSet set, CardDocument.CardSlot slot) {
-    return set.percent() == null ? null : Math.round(set.percent()) + " % of " + slot.basis().key();
-  }
-
-  private static TableView table(BackOffTable table, MassUnit unit) {
+  private static TableView table(BackOffTable table, CardDocument.CardSlot slot, MassUnit unit) {
     return new TableView(table.part(), table.each(), table.rows().stream()
-        .map(row -> List.of(row.reference().shownIn(unit).number(), row.then().total().shownIn(unit).number(),
+        .map(row -> List.of(slot.onIt(row.reference()).shownIn(unit).number(), slot.onIt(row.then().total()).shownIn(unit).number(),
             Loading.sideText(row.then().perSide(), unit)))
         .toList());
   }

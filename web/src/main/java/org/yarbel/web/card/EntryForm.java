@@ -1,6 +1,7 @@
 package org.yarbel.web.card;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +19,8 @@ import org.yarbel.web.log.Entry;
  *
  * @param outcome {@code done}, {@code missed} (no good rep), or {@code clear} (not done after all)
  * @param sure set when a doubt was asked and answered
+ * @param instead the load that was meant, taken up from a question
+ * @param was the outcome that a question was about
  */
 record EntryForm(
     @Nullable String key,
@@ -33,7 +36,9 @@ record EntryForm(
     @Nullable String outcome,
     @Nullable String sure,
     @Nullable String seconds,
-    @Nullable String metres) {
+    @Nullable String metres,
+    @Nullable String instead,
+    @Nullable String was) {
   private static final int MOST_REPS = 100;
 
   /** An entry, or what is wrong with each field. */
@@ -52,12 +57,23 @@ record EntryForm(
     }
     Entry entry = new Entry(entryKey, whole(slot), new LoggedSet.Place(number(part), number(set)), number(issue),
         seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null,
-        took == null ? null : Integer.valueOf(took.intValue()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()));
+        took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()));
     return new Checked(Optional.of(entry), errors);
   }
 
   boolean missed() {
-    return "missed".equals(outcome);
+    return "missed".equals(outcome) || outcome == null && "missed".equals(was);
+  }
+
+  /** What was pressed, or what the question was about that was answered. */
+  String pressed() {
+    return missed() ? "missed" : "done";
+  }
+
+  /** The same with the load that was taken up from a question. */
+  EntryForm corrected() {
+    return instead == null || instead.isBlank() ? this
+        : new EntryForm(key, slot, part, set, issue, seen, instead, reps, rpe, flagged, outcome, sure, seconds, metres, null, was);
   }
 
   boolean clear() {

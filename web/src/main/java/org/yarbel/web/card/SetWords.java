@@ -7,7 +7,10 @@ import java.util.List;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
+import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.web.log.LoggedSetRow;
 
 /** The words of one set on the Card. */
 final class SetWords {
@@ -15,7 +18,10 @@ final class SetWords {
 
   /** What the set is in its line: {@code back-off 2 of 4}. */
   static String title(ResolvedLine line, ResolvedSet set) {
-    long inPart = line.sets().stream().filter(s -> s.part() == set.part()).count();
+    long inPart = WorkLine.parse(line.notation()).line().parts().get(set.part() - 1).work().sets();
+    if (set.set() > inPart) {
+      return "another attempt";
+    }
     String count = inPart == 1 ? "" : " " + set.set() + " of " + inPart;
     return switch (set.role()) {
       case TOP -> (set.reps() != null && set.reps() == 1 ? "top single" : "top set") + count;
@@ -64,6 +70,9 @@ final class SetWords {
     if (ends != null) {
       notes.add(ends.bottom().shownIn(unit).number() + " at the bottom, " + ends.top().shownIn(unit).number() + " at the top");
     }
+    if (set.load() != null && !slot.onIt(set.load()).hits(set.load())) {
+      notes.add("truly " + set.load().shownIn(unit).text());
+    }
     if (set.tempo() != null) {
       notes.add("tempo " + set.tempo());
     }
@@ -72,6 +81,12 @@ final class SetWords {
           : set.stop().startsWith("-") ? "stop when a set is " + set.stop().substring(1) + " under the best" : "stop at " + set.stop());
     }
     return notes;
+  }
+
+  /** What was done, a thing called by what stands on it. */
+  static String done(LoggedSetRow row, CardDocument.CardSlot slot) {
+    Mass stamp = slot.onIt(row.load());
+    return stamp.hits(row.load()) ? row.words() : "stamped " + stamp.text() + ": " + row.words();
   }
 
   /** A number as it is read, to the hundredth. */

@@ -6,3 +6,4 @@
 package org.yarbel.web.card;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -154,6 +154,8 @@ class DemoClub {
     private final LocalDate today;
     private final LocalDate monday;
     private final RandomGenerator random;
+    /** Of its own, so that times of carries change nothing of what is lifted. */
+    private final RandomGenerator times;
     private final Map<String, SimulatedLifter> bodies = new HashMap<>();
     private final Map<String, List<Observation>> history = new HashMap<>();
     private final Map<String, LiftNumbers> known = new HashMap<>();
@@ -167,6 +169,7 @@ class DemoClub {
       this.today = today;
       this.monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
       this.random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
+      this.times = RandomGeneratorFactory.of("L64X128MixRandom").create(seed + 1);
     }
 
     void fill() {
@@ -348,10 +351,15 @@ class DemoClub {
       return lift.powerlift() || random.nextInt(3) > 0 ? outcome : new SimulatedLifter.Outcome(outcome.reps(), null);
     }
 
-    private @Nullable Integer seconds(ResolvedSet asked) {
+    /** How long it took, in tenths of a second: carries by their way, work against a clock within it. */
+    private @Nullable Integer tenths(ResolvedSet asked) {
       ResolvedSet.Clock clock = asked.clock();
-      Integer time = clock == null ? null : clock.seconds() != null ? clock.seconds() : clock.limit();
-      return time == null ? null : Integer.valueOf(asked.role() == Role.CARRY ? time - random.nextInt(time / 4 + 1) : time);
+      Integer limit = clock == null ? null : clock.seconds() != null ? clock.seconds() : clock.limit();
+      if (asked.distance() != null) {
+        int took = (int) Math.round(asked.distance().metres().doubleValue() * (4.5 + 2.5 * times.nextDouble()));
+        return limit == null ? took : Integer.valueOf(Math.min(took, 10 * limit));
+      }
+      return limit == null ? null : Integer.valueOf(asked.role() == Role.SERIES ? 10 * limit / 3 + times.nextInt(3 * limit) : 10 * limit);
     }
 
     private static @Nullable Integer centimetres(ResolvedSet asked) {
@@ -373,7 +381,7 @@ class DemoClub {
       LoggedSetRow row = new LoggedSetRow(lifter.id(), session.id(), slot.id(), at, slot.lift(), session.day());
       Rpe rpe = outcome.rpe();
       row.write(new Entry(new UUID(random.nextLong(), random.nextLong()), slot.id(), at, 1, -1, load, outcome.reps(), rpe, flagged,
-          seconds(asked), centimetres(asked)), false, asked, session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L)
+          tenths(asked), centimetres(asked)), false, asked, asked.tellsOfMax(), session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L)
               .toInstant(ZoneOffset.UTC));
       log.save(row);
       history.computeIfAbsent(slot.lift(), key -> new ArrayList<>()).add(row.observation());

@@ -2,10 +2,6 @@ package org.yarbel.web.floor;
 
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.format.DateTimeFormatter;
-import java.util.List;
-import java.util.Locale;
-import org.springframework.data.domain.Limit;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -13,32 +9,23 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.yarbel.web.account.SignedIn;
-import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.runway.Waiting;
 
 /** The Floor for coaches; for a lifter, what they train next. */
 @Controller
 class FloorController {
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
-  private static final int NEXT_SESSIONS = 6;
   private static final int CONTEST_WEEKS = 10;
 
   private final FloorService floor;
-  private final TrainingSessionRepository sessions;
+  private final MyTraining training;
   private final Waiting waiting;
-  private final ClubClock clock;
 
-  FloorController(FloorService floor, TrainingSessionRepository sessions, Waiting waiting, ClubClock clock) {
+  FloorController(FloorService floor, MyTraining training, Waiting waiting) {
     this.waiting = waiting;
     this.floor = floor;
-    this.sessions = sessions;
-    this.clock = clock;
+    this.training = training;
   }
-
-  /** One of a lifter's sessions to come. */
-  record Next(long sessionId, String day, boolean today) {}
 
   @GetMapping("/")
   String page(@RequestParam(defaultValue = "") String find, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
@@ -60,11 +47,7 @@ class FloorController {
     if (lifterId == null) {
       throw new NotFound();
     }
-    List<Next> next = sessions.findByLifterIdAndDayGreaterThanEqualOrderByDay(lifterId, clock.today(), Limit.of(NEXT_SESSIONS))
-        .stream()
-        .map(s -> new Next(s.id(), DAY.format(s.day()), s.day().equals(clock.today())))
-        .toList();
-    model.addAttribute("next", next);
+    model.addAttribute("mine", training.of(lifterId));
     model.addAttribute("lifterId", lifterId);
     return "floor/me";
   }

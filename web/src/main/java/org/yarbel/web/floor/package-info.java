@@ -5,3 +5,4 @@
 package org.yarbel.web.floor;
 
 import org.jspecify.annotations.NullMarked;
+

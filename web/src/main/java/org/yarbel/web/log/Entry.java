@@ -12,8 +12,13 @@ import org.yarbel.core.mass.Mass;
  * @param key made where it was typed, so that one that is sent twice counts once
  * @param issue the number of the card it was lifted from
  * @param seen the version of the logged set that was on the screen, −1 when it was not logged yet
- * @param seconds how long it took or was held; null where nobody said
+ * @param tenths how long it took or was held, in tenths of a second; null where nobody said
  * @param centimetres how far it was carried; null where nobody said
  */
 public record Entry(UUID key, long slotId, LoggedSet.Place place, int issue, int seen, Mass load, int reps, @Nullable Rpe rpe,
-    boolean flagged, @Nullable Integer seconds, @Nullable Integer centimetres) {}
+    boolean flagged, @Nullable Integer tenths, @Nullable Integer centimetres) {
+  /** The same with another load. */
+  public Entry withLoad(Mass other) {
+    return new Entry(key, slotId, place, issue, seen, other, reps, rpe, flagged, tenths, centimetres);
+  }
+}

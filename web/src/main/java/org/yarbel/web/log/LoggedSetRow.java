@@ -41,9 +41,12 @@ public class LoggedSetRow extends ClubRow {
   private boolean flagged;
   private @Nullable Long askedNg;
   private @Nullable Integer askedReps;
-  private @Nullable Integer doneSeconds;
+  private @Nullable Integer doneTenths;
   private @Nullable Integer doneCentimetres;
   private boolean tellsOfMax = true;
+  private boolean contest;
+  private boolean nextMissed;
+  private boolean touchAndGo;
   private UUID entryKey = new UUID(0, 0);
   private Instant loggedAt = Instant.EPOCH;
   @Version private int version;
@@ -74,13 +77,21 @@ public class LoggedSetRow extends ClubRow {
     row.reps = set.reps();
     row.rpeHalves = set.rpe() == null ? null : set.rpe().halves();
     row.toFailure = set.toFailure();
+    row.flagged = set.flagged();
+    row.contest = set.contest();
+    row.nextMissed = set.nextMissed();
+    row.touchAndGo = set.touchAndGo();
     row.entryKey = UUID.randomUUID();
     row.loggedAt = at;
     return row;
   }
 
-  /** Writes down what was done, and what had been asked on the card it was lifted from. */
-  public void write(Entry entry, boolean failed, ResolvedSet asked, Instant at) {
+  /**
+   * Writes down what was done, and what had been asked on the card it was lifted from.
+   *
+   * @param telling whether it says something about the max of the lift
+   */
+  public void write(Entry entry, boolean failed, ResolvedSet asked, boolean telling, Instant at) {
     this.issueNumber = entry.issue();
     this.loadNg = entry.load().nanograms();
     this.unit = entry.load().unit();
@@ -90,9 +101,9 @@ public class LoggedSetRow extends ClubRow {
     this.flagged = entry.flagged();
     this.askedNg = asked.load() == null ? null : asked.load().nanograms();
     this.askedReps = asked.reps();
-    this.doneSeconds = entry.seconds();
+    this.doneTenths = entry.tenths();
     this.doneCentimetres = entry.centimetres();
-    this.tellsOfMax = asked.tellsOfMax();
+    this.tellsOfMax = telling;
     this.entryKey = entry.key();
     this.loggedAt = at;
   }
@@ -152,9 +163,9 @@ public class LoggedSetRow extends ClubRow {
     return entryKey;
   }
 
-  /** How long it took or was held; null where nobody said. */
-  public @Nullable Integer doneSeconds() {
-    return doneSeconds;
+  /** How long it took or was held, in tenths of a second; null where nobody said. */
+  public @Nullable Integer doneTenths() {
+    return doneTenths;
   }
 
   /** How far it was carried; null where nobody said. */
@@ -169,7 +180,7 @@ public class LoggedSetRow extends ClubRow {
 
   /** The set as the tracker sees it. */
   public Observation observation() {
-    return new Observation(day, load(), reps, rpe(), toFailure, false, false, flagged, false, !tellsOfMax);
+    return new Observation(day, load(), reps, rpe(), toFailure, contest, nextMissed, flagged, touchAndGo, !tellsOfMax);
   }
 
   /** In words: {@code 182.5 kg × 1 @8}, {@code 140 kg, 20 m in 38 s}, or what was missed. */
@@ -182,10 +193,16 @@ public class LoggedSetRow extends ClubRow {
         : load().text() + (reps > 1 ? " × " + reps : "") + ", " + measured() + rated;
   }
 
+  /** Tenths of a second as seconds: {@code 11.4}. */
+  public static String seconds(int tenths) {
+    BigDecimal seconds = BigDecimal.valueOf(tenths, 1).stripTrailingZeros();
+    return seconds.toPlainString();
+  }
+
   /** How far and how long: {@code 20 m in 38 s}; empty where neither was said. */
   public String measured() {
     String far = doneCentimetres == null ? "" : BigDecimal.valueOf(doneCentimetres, 2).stripTrailingZeros().toPlainString() + " m";
-    String took = doneSeconds == null ? "" : doneSeconds + " s";
+    String took = doneTenths == null ? "" : seconds(doneTenths) + " s";
     return far + (far.isEmpty() || took.isEmpty() ? "" : " in ") + took;
   }
 }

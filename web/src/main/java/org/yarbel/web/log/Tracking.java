@@ -55,7 +55,7 @@ public class Tracking implements LifterService.LiftTracker {
     List<Observation> log = sets.ofLift(lifter.id(), lift).stream().map(LoggedSetRow::observation).toList();
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
-    MaxTracker.Track track = track(own, log, lifter.unit());
+    MaxTracker.Track track = track(own, log, lifter.unit(), clock.today());
     own.track(track.standing());
     List<Observation> telling = log.stream().filter(set -> !set.practice()).toList();
     own.learn(ChartFitting.of(telling, own.level(), own.testedForTracking(), lifter.unit()), RatingBias.of(telling));
@@ -92,8 +92,9 @@ public class Tracking implements LifterService.LiftTracker {
     return new LifterService.Told(row.id(), row.lift(), row.observation());
   }
 
-  private static MaxTracker.Track track(LiftNumbers own, List<Observation> log, MassUnit unit) {
-    return new MaxTracker(own.level(), own.testedForTracking()).run(log, unit);
+  private static MaxTracker.Track track(LiftNumbers own, List<Observation> log, MassUnit unit, LocalDate today) {
+    List<Observation> steering = RatingBias.steering(log, own.level(), own.testedForTracking() != null, today);
+    return new MaxTracker(own.level(), own.testedForTracking()).run(steering, unit);
   }
 
   private void keep(long lifterId, String lift, List<MaxTracker.Point> track) {
@@ -126,7 +127,7 @@ public class Tracking implements LifterService.LiftTracker {
     List<TrackedPoint> mine = variations.isEmpty() ? List.of() : points.findByLifterIdAndLiftOrderByDay(lifter.id(), key);
     for (LiftNumbers theirs : variations) {
       List<Observation> log = sets.ofLift(lifter.id(), theirs.lift()).stream().map(LoggedSetRow::observation).toList();
-      learn(lifter, theirs, catalogue.ofKey(theirs.lift()).orElseThrow(), track(theirs, log, lifter.unit()).points(), mine);
+      learn(lifter, theirs, catalogue.ofKey(theirs.lift()).orElseThrow(), track(theirs, log, lifter.unit(), clock.today()).points(), mine);
     }
   }
 

@@ -6,3 +6,4 @@
 package org.yarbel.web.log;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -23,11 +23,23 @@ import org.yarbel.core.mass.MassUnit;
  * @param cues what to think of while lifting
  * @param mind what to take care of
  * @param ramp the warm-up as written by hand
+ * @param agreed whether the coach has said that a beginner does it, where that is needed
  */
 @Embeddable
 public record Details(boolean optional, @Nullable String bar, @Nullable String gear, @Nullable Long gearFromNg,
     @Enumerated(EnumType.STRING) @Nullable MassUnit gearFromUnit, @Nullable String reason, @Nullable String cues,
-    @Nullable String mind, @Nullable String ramp) {
+    @Nullable String mind, @Nullable String ramp, boolean agreed) {
+  /** Nothing that needs the coach's word. */
+  public Details(boolean optional, @Nullable String bar, @Nullable String gear, @Nullable Long gearFromNg, @Nullable MassUnit gearFromUnit,
+      @Nullable String reason, @Nullable String cues, @Nullable String mind, @Nullable String ramp) {
+    this(optional, bar, gear, gearFromNg, gearFromUnit, reason, cues, mind, ramp, false);
+  }
+
+  /** The same with the coach's word, or without. */
+  public Details withWord(boolean given) {
+    return new Details(optional, bar, gear, gearFromNg, gearFromUnit, reason, cues, mind, ramp, given);
+  }
+
   /** Everything as usual. */
   public static final Details NONE = new Details(false, null, null, null, null, null, null, null, null);
 

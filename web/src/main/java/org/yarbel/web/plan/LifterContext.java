@@ -120,10 +120,16 @@ public record LifterContext(
   }
 
   /** The numbers of a lift; one without an estimate of its own takes its parent's by the ratio. */
-  public MaxNumbers numbers(Lift lift) {
+  public MaxNumbers numbers(Lift asked) {
+    Lift lift = unaided(asked);
     Known own = known.get(lift.key());
     MaxNumbers numbers = own == null ? MaxNumbers.NONE : own.numbers();
     return numbers.estimated() != null ? numbers : estimates().byRatio(lift).map(numbers::withEstimate).orElse(numbers);
+  }
+
+  /** What the shares of a lift are of: one that is lowered with help has no max of its own, but that of the lift as such. */
+  private Lift unaided(Lift lift) {
+    return lift.variation().assisted() ? lifts.parent(lift).map(this::unaided).orElse(lift) : lift;
   }
 
   private RatioEstimate estimates() {
@@ -133,7 +139,7 @@ public record LifterContext(
   }
 
   public Basis basis(Lift lift) {
-    Known own = known.get(lift.key());
+    Known own = known.get(unaided(lift).key());
     return own == null ? Basis.ESTIMATED : own.basis();
   }
 
@@ -186,9 +192,9 @@ public record LifterContext(
    */
   public Resolver.Request request(Lift lift, ParsedLine line, Details details, int rounds, @Nullable Mass warmTo) {
     Map<String, MaxNumbers> others = numbersFor(lift, line);
-    MaxNumbers own = others.remove(lift.key());
+    MaxNumbers own = others.get(lift.key());
     Loadables loadables = kit.of(lift, details.bar()).map(kit::search).orElse(null);
-    EffortChart chart = known.containsKey(lift.key()) ? known.get(lift.key()).chart() : EffortChart.HOUSE;
+    EffortChart chart = known.containsKey(unaided(lift).key()) ? known.get(unaided(lift).key()).chart() : EffortChart.HOUSE;
     WarmUp warmUp = loadables == null ? null : new WarmUp(ramp, warmTo, details.handRamp(unit));
     return new Resolver.Request(inRounds(line, rounds), basis(lift), own, others, bodyMass, loadables, unit, chart,
         lift.movement(), lift.variation().partial(), List.of(), warmUp, level(lift));
@@ -218,12 +224,22 @@ public record LifterContext(
    */
   public record Worked(Resolver.@Nullable Request request, @Nullable ResolvedLine line, @Nullable NotationException wrong) {}
 
-  /** A line that would stand behind others, in a group of the session or in none. */
-  public Worked after(List<Slot> before, Groups groups, Lift lift, String work, Details details, @Nullable Integer groupNo) {
+  /** A line of a session with another text, as it would be worked out in its place; its warm-up aside. */
+  public Worked instead(Slot slot, String work, Groups groups) {
+    Lift lift = lift(slot.lift());
+    return training(lift, slot.trainingNg()).work(lift, work, slot.details(), rounds(groups.group(slot.groupNo())), null);
+  }
+
+  /**
+   * A line that would stand behind others, in a group of the session or in none.
+   *
+   * @param training the training max it was written for, in nanograms; null for the lifter's own of the day
+   */
+  public Worked after(List<Slot> before, Groups groups, Lift lift, String work, Details details, @Nullable Integer groupNo, @Nullable Long training) {
     List<Warmth.Taken> taken = new ArrayList<>();
     Map<Long, Worked> worked = session(before, groups);
     before.forEach(slot -> taken(lift(slot.lift()), Objects.requireNonNull(worked.get(slot.id()))).ifPresent(taken::add));
-    return work(lift, work, details, rounds(groups.group(groupNo)), Warmth.of(lift, taken, lifts));
+    return training(lift, training).work(lift, work, details, rounds(groups.group(groupNo)), Warmth.of(lift, taken, lifts));
   }
 
   /** The lines of a session in their order: what is lifted before makes a lift warm. */
@@ -298,11 +314,14 @@ public record LifterContext(
     boolean derived = (own == null || own.numbers().estimated() == null) && request.numbers().estimated() != null;
     boolean used = request.line().line().parts().stream().anyMatch(part -> part.rpe() != null && part.load() == null
         || part.load() instanceof Load.Percent percent && percent.lift() == null);
-    if (derived && used && ratio.isPresent()) {
+    if (derived && used && ratio.isPresent() && !lift.variation().assisted()) {
       cautions.add(Caution.byRatio(lifts.parent(lift).orElseThrow().name(), ratio.get()));
     }
     if (FALLS.contains(lift.equipment())) {
       cautions.add(Caution.landing());
+    }
+    if (lift.variation().assisted() && cautions.stream().noneMatch(said -> said.code().equals(Caution.Kind.NEGATIVE.code()))) {
+      cautions.add(Caution.negative());
     }
     return cautions.size() == line.cautions().size() ? line
         : new ResolvedLine(line.notation(), line.ramp(), line.sets(), line.today(), cautions);

@@ -22,9 +22,12 @@ public interface TrainingSessionRepository extends JpaRepository<TrainingSession
 
   List<TrainingSession> findByLifterIdInAndDayBetween(Collection<Long> lifterIds, LocalDate from, LocalDate to);
 
-  /** The days a lifter has sessions on. */
-  @Query("select t.day from TrainingSession t where t.lifterId = :lifterId and t.day between :from and :to")
-  List<LocalDate> days(long lifterId, LocalDate from, LocalDate to);
+  /** The days on which a lifter trained or, from today on, has lines to train; a session nobody lifted anything of is none. */
+  @Query("""
+      select t.day from TrainingSession t where t.lifterId = :lifterId and t.day between :from and :to
+      and (t.day < :today and exists (select 1 from LoggedSetRow l where l.sessionId = t.id)
+        or t.day >= :today and exists (select 1 from Slot s where s.sessionId = t.id))""")
+  List<LocalDate> trainedDays(long lifterId, LocalDate from, LocalDate to, LocalDate today);
 
   /** The next day each of these lifters trains, from a day on; lifters without one are left out. */
   @Query("""

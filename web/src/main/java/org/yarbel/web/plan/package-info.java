@@ -6,3 +6,4 @@
 package org.yarbel.web.plan;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -3,8 +3,8 @@ package org.yarbel.web.program;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
-import java.time.temporal.ChronoUnit;
 import java.time.format.TextStyle;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -34,8 +34,8 @@ import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Method;
-import org.yarbel.core.plan.progress.Parameter;
 import org.yarbel.core.plan.progress.Occasions.Turn;
+import org.yarbel.core.plan.progress.Parameter;
 import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
@@ -225,11 +225,11 @@ class ProgramController {
   private void remember(Lifter lifter, Progression before, Method method, Map<String, String> settings) {
     LifterContext context = contexts.of(lifter, null);
     MaxNumbers numbers = context.numbers(context.lift(before.lift()));
-    String startMax = before.isNew() ? null : before.settings().get("startMax");
+    String startMax = before.isNew() ? null : before.settings().get(Progression.START_MAX);
     if (startMax != null) {
-      settings.put("startMax", startMax);
+      settings.put(Progression.START_MAX, startMax);
     } else if (numbers.estimated() != null) {
-      settings.put("startMax", numbers.estimated().amountIn(lifter.unit(), 1).toPlainString());
+      settings.put(Progression.START_MAX, numbers.estimated().amountIn(lifter.unit(), 1).toPlainString());
     }
     if (method == Method.PLUS_SETS && settings.getOrDefault("training", "").isEmpty() && numbers.training() != null) {
       settings.put("training", numbers.training().amountIn(lifter.unit(), 2).toPlainString());

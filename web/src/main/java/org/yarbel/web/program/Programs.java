@@ -34,6 +34,8 @@ import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.LeftSets;
+import org.yarbel.web.log.LeftSetsRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.plan.LifterContext;
@@ -57,13 +59,14 @@ public class Programs {
   public static final int MOST_AHEAD = 26;
 
   private static final int LOOKED_BACK = 20;
-  private static final SoFar NOTHING = new SoFar(Map.of(), Map.of(), Map.of());
+  private static final SoFar NOTHING = new SoFar(Map.of(), Map.of(), Map.of(), Map.of());
 
   private final ProgressionRepository progressions;
   private final DeloadWeekRepository deloads;
   private final SlotRepository slots;
   private final TrainingSessionRepository sessions;
   private final LoggedSetRepository log;
+  private final LeftSetsRepository left;
   private final LiftNumbersRepository numbers;
   private final LifterRepository lifters;
   private final LifterContexts contexts;
@@ -72,13 +75,14 @@ public class Programs {
   private final ClubClock clock;
 
   Programs(ProgressionRepository progressions, DeloadWeekRepository deloads, SlotRepository slots, TrainingSessionRepository sessions,
-      LoggedSetRepository log,
+      LoggedSetRepository log, LeftSetsRepository left,
       LiftNumbersRepository numbers, LifterRepository lifters, LifterContexts contexts, Issuing issuing, Days days, ClubClock clock) {
     this.progressions = progressions;
     this.deloads = deloads;
     this.slots = slots;
     this.sessions = sessions;
     this.log = log;
+    this.left = left;
     this.numbers = numbers;
     this.lifters = lifters;
     this.contexts = contexts;
@@ -193,7 +197,8 @@ public class Programs {
     lines.forEach(slot -> bySlot.put(slot.id(), byId.get(slot.sessionId())));
     Map<Long, List<LoggedSetRow>> sets = lines.isEmpty() ? Map.of() : log.ofSlots(lines.stream().map(Slot::id).toList()).stream()
         .collect(Collectors.groupingBy(LoggedSetRow::slotId));
-    return new SoFar(lines.stream().collect(Collectors.groupingBy(slot -> Objects.requireNonNull(slot.origin()).progressionId())), bySlot, sets);
+    Map<Long, LeftSets.Why> why = sets.isEmpty() ? Map.of() : left.findBySlotIdIn(sets.keySet()).stream().collect(Collectors.toMap(LeftSets::slotId, LeftSets::why));
+    return new SoFar(lines.stream().collect(Collectors.groupingBy(slot -> Objects.requireNonNull(slot.origin()).progressionId())), bySlot, sets, why);
   }
 
   private void train(Lifter lifter, Progression progression, Mass training) {
@@ -226,7 +231,7 @@ public class Programs {
       Occasions.Occasion at = occasions.get(i);
       if (!at.day().isBefore(from) && at.day().isBefore(until) && !(!at.easy() && lifted.contains(at.number()))) {
         Countdown countdown = left.isEmpty() ? null : new Countdown(left.get(i), left);
-        Exposure exposure = progression.method().rule().write(brief.counting(countdown), done, at.number(), ahead);
+        Exposure exposure = progression.method().rule().next(brief.counting(countdown), done, at.number(), ahead);
         planned.add(new Writing.Planned(at.day(), at.key(), exposure, at.easy() ? easy.get(monday(at.day())) : null));
         ahead += at.easy() ? 0 : 1;
       }

@@ -26,6 +26,12 @@ import tools.jackson.databind.json.JsonMapper;
 /** A method that writes the exposures of one lift of a lifter. */
 @Entity
 public class Progression extends ClubRow {
+  /** What is kept beside the parameters of a method: the max its lifter began from. */
+  public static final String START_MAX = "startMax";
+
+  /** And the day that was, where it is not the day the method starts. */
+  public static final String START_ON = "startOn";
+
   private static final JsonMapper JSON = new JsonMapper();
 
   private long lifterId;

@@ -9,8 +9,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.yarbel.core.card.Ended;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.progress.Done;
+import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
@@ -21,8 +24,9 @@ import org.yarbel.web.plan.TrainingSession;
  * @param lines by method; of those without memory only those of the week and later
  * @param sessions by line
  * @param sets by line, in order
+ * @param left why sets of a line were not tried when its session was ended, by line
  */
-record SoFar(Map<Long, List<Slot>> lines, Map<Long, TrainingSession> sessions, Map<Long, List<LoggedSetRow>> sets) {
+record SoFar(Map<Long, List<Slot>> lines, Map<Long, TrainingSession> sessions, Map<Long, List<LoggedSetRow>> sets, Map<Long, LeftSets.Why> left) {
   List<Slot> of(Progression progression) {
     return lines.getOrDefault(progression.id(), List.of());
   }
@@ -67,28 +71,35 @@ record SoFar(Map<Long, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
   }
 
   /**
-   * What was lifted of the first line of an exposure: every set is logged, or the day is over and something of it was missed.
-   * Sets that were not tried after a miss count as missed.
+   * What was lifted of the first line of an exposure: every set that was needed is logged, or the session was ended, or the day
+   * is over and something of it was missed. Sets that would not have gone count as missed, and so do those nobody said
+   * anything of after a miss; sets that were left out are neither made nor missed.
    */
   private Optional<Done> done(Slot slot, LocalDate from) {
     Slot.Origin origin = Objects.requireNonNull(slot.origin());
     if (origin.line() > 0 || origin.exposure() < 0 || !begun(slot)) {
       return Optional.empty();
     }
-    int asked = WorkLine.parse(slot.work()).line().parts().stream().mapToInt(part -> part.work().sets()).sum();
+    WorkLine work = WorkLine.parse(slot.work()).line();
+    List<LoggedSet> logged = sets.get(slot.id()).stream().map(LoggedSetRow::loggedSet).toList();
+    int asked = work.parts().stream().mapToInt(part -> part.work().sets()).sum() - Ended.needless(work, logged).size();
     List<Done.DoneSet> lifted = new ArrayList<>(sets.get(slot.id()).stream().map(SoFar::set).toList());
-    boolean over = day(slot).isBefore(from) && lifted.stream().anyMatch(Done.DoneSet::missed);
+    LeftSets.Why why = left.get(slot.id());
+    boolean over = why != null || day(slot).isBefore(from) && lifted.stream().anyMatch(Done.DoneSet::missed);
     if (lifted.size() < asked && !over) {
       return Optional.empty();
     }
+    if (lifted.size() < asked && why == LeftSets.Why.LEFT_OUT) {
+      return Optional.of(new Done(origin.exposure(), slot.lift(), lifted, true, null));
+    }
     Done.DoneSet last = lifted.get(lifted.size() - 1);
     while (lifted.size() < asked) {
-      lifted.add(new Done.DoneSet(last.part(), last.load(), 0, last.asked(), last.open()));
+      lifted.add(new Done.DoneSet(last.part(), last.load(), 0, last.asked(), last.open(), last.flagged()));
     }
     return Optional.of(new Done(origin.exposure(), slot.lift(), lifted));
   }
 
   private static Done.DoneSet set(LoggedSetRow row) {
-    return new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), row.askedReps(), row.askedReps() == null);
+    return new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), row.askedReps(), row.askedReps() == null, row.flagged());
   }
 }

@@ -12,3 +12,4 @@
 package org.yarbel.web.program;
 
 import org.jspecify.annotations.NullMarked;
+

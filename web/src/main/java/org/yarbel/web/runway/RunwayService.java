@@ -106,9 +106,6 @@ class RunwayService {
    */
   record Goal(Lift lift, @Nullable GoalCourse course, List<TrackedPoint> tracked, @Nullable Double behind, @Nullable Mass now) {}
 
-  /** A line of the plan with its day, whatever it came from. */
-  private record Line(LocalDate day, SlotKind kind, Lift lift, ResolvedLine resolved) {}
-
   /** The lines of a plan from a day to its end, or of so many weeks where it holds. */
   @Transactional(readOnly = true)
   List<Written> written(Lifter lifter, Macrocycle plan, LocalDate from) {
@@ -218,8 +215,8 @@ class RunwayService {
   private static List<RunwayWeek.Family> families(Macrocycle plan, LifterContext context) {
     Map<Lift, Set<Lift>> all = new LinkedHashMap<>();
     plan.blocks().forEach(block -> block.uses().forEach(use -> {
-      List<Lift> line = context.lifts().line(context.lift(use.lift()));
-      all.computeIfAbsent(line.get(line.size() - 1), head -> new HashSet<>()).add(line.get(0));
+      Lift lift = context.lift(use.lift());
+      all.computeIfAbsent(context.lifts().family(lift), head -> new HashSet<>()).add(lift);
     }));
     return all.entrySet().stream().sorted(Comparator.comparingInt(of -> of.getKey().powerlift() ? 0 : 1)).limit(MOST_LIFTS)
         .map(of -> new RunwayWeek.Family(of.getKey(), of.getValue().size() == 1 ? of.getValue().iterator().next().name() : of.getKey().name())).toList();

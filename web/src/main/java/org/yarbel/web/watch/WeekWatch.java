@@ -3,6 +3,7 @@ package org.yarbel.web.watch;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -19,17 +20,24 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.Role;
+import org.yarbel.core.card.Singles;
 import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.CountedSet;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.SessionTime;
 import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Settings;
+import org.yarbel.core.watch.Around;
 import org.yarbel.core.watch.Athlete;
 import org.yarbel.core.watch.Checks;
 import org.yarbel.core.watch.Finding;
@@ -60,8 +68,6 @@ public class WeekWatch {
 
   private static final int PAST_WEEKS = 3;
   private static final Limit SHOWN_SILENCES = Limit.of(100);
-  private static final Set<Method> PEAKING = Set.of(Method.GOAL_WAVE, Method.SHRINKING_JUMPS, Method.PEAK, Method.TAPER);
-
   private final SilenceRepository silences;
   private final Thresholds thresholds;
   private final ProgressionRepository progressions;
@@ -85,10 +91,12 @@ public class WeekWatch {
   /**
    * A day with its lines worked out.
    *
-   * @param lines by slot; those that cannot be worked out are missing
+   * @param lines by slot, with what was done in them; those that cannot be worked out are missing
+   * @param asked the same as they were asked, as far as they were done where the day is behind: by them volume is compared
    * @param trained whether anything of it is logged
    */
-  public record Day(LocalDate date, List<Slot> slots, Groups groups, LifterContext context, Map<Long, ResolvedLine> lines, boolean trained) {}
+  public record Day(LocalDate date, List<Slot> slots, Groups groups, LifterContext context, Map<Long, ResolvedLine> lines, Map<Long, ResolvedLine> asked,
+      boolean trained) {}
 
   /**
    * What is seen in a week.
@@ -115,16 +123,18 @@ public class WeekWatch {
       List<Day> days) {
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
     List<Progression> running = methods.stream().filter(p -> p.runsOn(monday) && p.startsOn().isBefore(monday.plusWeeks(1))).toList();
-    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WatchedWeek.LOOKED_BACK), monday).stream()
+    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WatchedWeek.LOOKED_BACK), monday.plusWeeks(1)).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
-    List<CountedLine> past = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today()))
-        .flatMap(day -> counted(day).values().stream()).toList();
-    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, hurts, running, days, before), watched(days, methods), pastWeeks(past,
+    List<Day> trained = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today())).toList();
+    List<CountedLine> past = trained.stream().flatMap(day -> counted(day, day.lines()).values().stream()).toList();
+    List<CountedLine> asked = trained.stream().flatMap(day -> counted(day, day.asked()).values().stream()).toList();
+    boolean deloadFollows = easy.containsKey(monday.plusWeeks(1)) || Programs.ownEasyWeek(running, monday.plusWeeks(1));
+    Around around = new Around(clock.today(), past.stream().filter(line -> !line.day().isBefore(monday.minusWeeks(1))).toList(), deloadFollows, clusters(past));
+    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, hurts, running, days, before), watched(days, methods), pastWeeks(asked,
         monday, easy.keySet()),
         lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, easy.keySet()), Optional.ofNullable(easy.get(monday))
             .map(DeloadWeek::kind).orElse(null),
-        running.stream().anyMatch(p -> PEAKING.contains(p.method()) || p.method() == Method.BLOCKS
-            && ChronoUnit.WEEKS.between(p.startsOn(), monday) >= 4), thresholds.values());
+        running.stream().anyMatch(p -> peaking(p, monday)), thresholds.values(), around);
     List<Finding> all = Checks.look(week);
     Map<LocalDate, Integer> minutes = new TreeMap<>();
     days.forEach(day -> minutes.put(day.date(), minutes(day)));
@@ -132,10 +142,36 @@ public class WeekWatch {
         all.stream().filter(f -> quiet.contains(f.check() + "/" + f.lift())).toList(), minutes, past, running, easy.get(monday));
   }
 
+  private static boolean peaking(Progression method, LocalDate monday) {
+    return method.method().rule().peaking(settings(method), (int) Math.max(0, ChronoUnit.WEEKS.between(method.startsOn(), monday)));
+  }
+
+  private static Settings settings(Progression method) {
+    return Settings.check(method.method(), method.settings(), Catalogue.standard()).settings();
+  }
+
+  /** The last cluster of each lift that had a round with too few singles, unless a later one had none. */
+  private static Map<String, Around.ShortCluster> clusters(List<CountedLine> past) {
+    Map<String, Around.ShortCluster> clusters = new HashMap<>();
+    past.stream().sorted(Comparator.comparing(CountedLine::day)).forEach(line -> {
+      List<ResolvedSet> rounds = line.sets().stream().map(CountedSet::set).filter(set -> set.logged() && set.role() == Role.CLUSTER && set.load() != null).toList();
+      if (!rounds.isEmpty()) {
+        clusters.remove(line.lift().key());
+        rounds.stream().filter(set -> set.reps() != null && set.reps() < Singles.FEW_IN_A_ROUND).min(Comparator.comparing(ResolvedSet::reps))
+            .ifPresent(few -> clusters.put(line.lift().key(), new Around.ShortCluster(line.day(), few.load(), few.reps())));
+      }
+    });
+    return clusters;
+  }
+
   private static Map<Long, CountedLine> counted(Day day) {
+    return counted(day, day.lines());
+  }
+
+  private static Map<Long, CountedLine> counted(Day day, Map<Long, ResolvedLine> of) {
     Map<Long, CountedLine> lines = new LinkedHashMap<>();
     for (Slot slot : day.slots()) {
-      ResolvedLine resolved = day.lines().get(slot.id());
+      ResolvedLine resolved = of.get(slot.id());
       if (resolved != null) {
         Lift lift = day.context().lift(slot.lift());
         LifterContext.Known known = day.context().known().get(lift.key());
@@ -152,12 +188,13 @@ public class WeekWatch {
     for (Day day : days) {
       int place = 0;
       Map<Long, CountedLine> counted = counted(day);
+      Map<Long, CountedLine> asked = counted(day, day.asked());
       for (Slot slot : day.slots()) {
         place++;
         CountedLine line = counted.get(slot.id());
         if (line != null) {
           Slot.Origin origin = slot.origin();
-          lines.add(new WatchedLine(line, WorkLine.parse(slot.work()).line(), day.context().basisMax(line.lift()), day.context().level(line.lift()),
+          lines.add(new WatchedLine(line, asked.getOrDefault(slot.id(), line), WorkLine.parse(slot.work()).line(), day.context().basisMax(line.lift()), day.context().level(line.lift()),
               origin == null ? null : byId.get(origin.progressionId()), slot.edited(), slot.forecast(), day.context().kit().bar(line.lift(), slot.details()
                   .bar()).orElse(null), place));
         }
@@ -184,8 +221,7 @@ public class WeekWatch {
     if (context != null) {
       numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing(MassUnit.KG).map(s -> s.lastTrained())
           .ifPresent(day -> {
-        List<Lift> line = context.lifts().line(lift);
-        last.merge(line.get(line.size() - 1).key(), day, (a, b) -> a.isAfter(b) ? a : b);
+        last.merge(context.lifts().family(lift).key(), day, (a, b) -> a.isAfter(b) ? a : b);
       })));
     }
     return last;
@@ -198,7 +234,7 @@ public class WeekWatch {
   /** Weeks with training running up to a Monday, back to an easy one or one without any. */
   private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, Set<LocalDate> easy) {
     LocalDate from = monday.minusWeeks(WatchedWeek.LOOKED_BACK);
-    Set<LocalDate> trained = sessions.days(lifter.id(), from, monday.minusDays(1)).stream().map(Programs::monday).collect(Collectors.toSet());
+    Set<LocalDate> trained = sessions.trainedDays(lifter.id(), from, monday.minusDays(1), clock.today()).stream().map(Programs::monday).collect(Collectors.toSet());
     int weeks = 0;
     for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week)
         && !Programs.ownEasyWeek(methods, week); week = week.minusWeeks(1)) {
@@ -218,8 +254,11 @@ public class WeekWatch {
       Optional<Lift> lift = context == null ? Optional.empty() : context.lifts().ofKey(own.lift());
       if (lift.filter(Lift::powerlift).isPresent()) {
         main.add(own.lift());
-        Optional.ofNullable(known.best()).ifPresent(max -> maxes.put(own.lift(), max));
-        level = level == null || own.level().compareTo(level) > 0 ? own.level() : level;
+        if (known.best() != null) {
+          // a lift without a number is on no page: its level is nobody's word
+          maxes.put(own.lift(), known.best());
+          level = level == null || own.level().compareTo(level) > 0 ? own.level() : level;
+        }
       }
       Mass goal = known.goal();
       LocalDate contest = running.stream().filter(p -> p.lift().equals(own.lift()) && p.contestOn() != null).map(Progression::contestOn).findFirst().orElse(null);
@@ -240,19 +279,20 @@ public class WeekWatch {
     return new Athlete(lifter.sex(), lifter.birthYear() == null ? null : Integer.valueOf(clock.today()
         .getYear() - lifter.birthYear()), lifter.dieting(),
         lifter.strained(), level, maxes, heaviest, goals, methods, hurts.stream().filter(pain -> pain.score() != null)
-            .map(pain -> new Athlete.Pain(pain.place(), pain.score())).toList());
+            .map(pain -> new Athlete.Pain(pain.place(), pain.score())).toList(), lifter.daysFree());
   }
 
   private static Optional<Progression> towards(List<Progression> running, String lift) {
-    return running.stream().filter(p -> p.lift().equals(lift) && PEAKING.contains(p.method())).findFirst();
+    return running.stream().filter(p -> p.lift().equals(lift) && p.settings().containsKey(Progression.START_MAX)).findFirst();
   }
 
   private static @Nullable Mass startMax(List<Progression> running, String lift, MassUnit unit) {
-    return towards(running, lift).map(p -> p.settings().get("startMax")).filter(Objects::nonNull).map(text -> Mass.of(text, unit)).orElse(null);
+    return towards(running, lift).map(p -> p.settings().get(Progression.START_MAX)).filter(Objects::nonNull).map(text -> Mass.of(text, unit)).orElse(null);
   }
 
   private static @Nullable LocalDate startOn(List<Progression> running, String lift) {
-    return towards(running, lift).map(Progression::startsOn).orElse(null);
+    return towards(running, lift).map(p -> p.settings().containsKey(Progression.START_ON) ? LocalDate.parse(p.settings().get(Progression.START_ON)) : p.startsOn())
+        .orElse(null);
   }
 
   private static int minutes(Day day) {

@@ -9,3 +9,4 @@
 package org.yarbel.web.watch;
 
 import org.jspecify.annotations.NullMarked;
+

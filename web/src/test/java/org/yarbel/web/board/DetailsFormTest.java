@@ -11,13 +11,13 @@ import org.yarbel.web.plan.Details;
 
 class DetailsFormTest {
   private static DetailsForm form(String gear, List<String> pieces, String gearFrom, String reason, String ramp) {
-    return new DetailsForm("1", null, "", gear, pieces, gearFrom, reason, null, null, ramp);
+    return new DetailsForm("1", null, "", gear, pieces, gearFrom, reason, null, null, ramp, null);
   }
 
   @Test
   void anEmptyFormSaysNothing() {
     assertThat(form("usual", null, " ", "", "").check(MassUnit.KG).details()).contains(Details.NONE);
-    assertThat(new DetailsForm(null, null, null, null, null, null, null, null, null, null).present()).isFalse();
+    assertThat(new DetailsForm(null, null, null, null, null, null, null, null, null, null, null).present()).isFalse();
   }
 
   @Test

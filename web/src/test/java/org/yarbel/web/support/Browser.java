@@ -92,7 +92,7 @@ public final class Browser {
     type("email", who.contains("@") ? who : who + "@tarnbrook.example");
     type("password", "tarnbrook-demo");
     click("button[type=submit].btn-main");
-    await(".shell .who");
+    await(".shell .who, .shell .menu-open");
     return this;
   }
 

@@ -118,7 +118,7 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
         LoggedSet.Place place = new LoggedSet.Place(asked.get(i).part(), asked.get(i).set());
         LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.id(), place, lift, day);
         row.write(new Entry(UUID.randomUUID(), slot.id(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null), false,
-            asked.get(i), Instant.EPOCH);
+            asked.get(i), true, Instant.EPOCH);
         app.bean(LoggedSetRepository.class).saveAndFlush(row);
       }
       return 0;

@@ -16,7 +16,8 @@ import org.yarbel.core.lift.Movement;
  * second squat. Events have the last day of the week for themselves. Common practice, no source.
  */
 final class DaySplit {
-  private static final int MOST_DAYS = 6;
+  private static final int MOST_DAYS = 5;
+  private static final int FEW_DAYS = 3;
 
   private DaySplit() {}
 
@@ -27,7 +28,7 @@ final class DaySplit {
    * @param events lifted together on the last day
    */
   static Map<Lift, Set<DayOfWeek>> of(List<Lift> lifts, List<Lift> events, Set<DayOfWeek> free) {
-    List<DayOfWeek> days = new ArrayList<>(free.stream().sorted().limit(MOST_DAYS).toList());
+    List<DayOfWeek> days = new ArrayList<>(spread(free.stream().sorted().toList()));
     Map<Lift, Set<DayOfWeek>> split = new LinkedHashMap<>();
     if (!events.isEmpty()) {
       DayOfWeek last = days.contains(DayOfWeek.SATURDAY) ? DayOfWeek.SATURDAY : days.get(days.size() - 1);
@@ -44,11 +45,12 @@ final class DaySplit {
     List<Lift> again = order.stream().filter(lift -> rank(lift) < 2).sorted(Comparator.comparingInt(lift -> -rank(lift))).toList();
     if (spare.isEmpty() && days.size() > 1) {
       // a press recovers soonest: it comes twice even on few days
-      again.stream().filter(lift -> rank(lift) == 1).findFirst().ifPresent(press -> split.get(press).add(days.get(days.size() - 1)));
+      again.stream().filter(lift -> rank(lift) == 1).findFirst().filter(press -> apart(split.get(press), days.get(days.size() - 1)))
+          .ifPresent(press -> split.get(press).add(days.get(days.size() - 1)));
     }
     for (int i = 0; i < spare.size(); i++) {
       DayOfWeek day = spare.get(i);
-      List<Lift> bear = again.stream().filter(lift -> split.get(lift).size() < most(lift)).toList();
+      List<Lift> bear = again.stream().filter(lift -> split.get(lift).size() < most(lift) && apart(split.get(lift), day)).toList();
       if (spare.size() == 1) {
         bear.forEach(lift -> split.get(lift).add(day));
       } else if (!bear.isEmpty()) {
@@ -56,6 +58,31 @@ final class DaySplit {
       }
     }
     return split;
+  }
+
+  /** The most of these days of which no three follow one another, the week taken as a ring; up to three are all taken. */
+  static List<DayOfWeek> spread(List<DayOfWeek> free) {
+    if (free.size() <= FEW_DAYS) {
+      return free;
+    }
+    List<DayOfWeek> best = List.of();
+    for (int chosen = 1; chosen < 1 << free.size(); chosen++) {
+      List<DayOfWeek> days = new ArrayList<>();
+      for (int i = 0; i < free.size(); i++) {
+        if ((chosen >> i & 1) == 1) {
+          days.add(free.get(i));
+        }
+      }
+      boolean three = days.stream().anyMatch(day -> days.contains(day.plus(1)) && days.contains(day.plus(2)));
+      // of equally many the later mask begins later in the week: the first found stands
+      best = !three && days.size() > best.size() && days.size() <= MOST_DAYS ? days : best;
+    }
+    return best;
+  }
+
+  /** Whether a day has a day between it and every other, the week taken as a ring. */
+  private static boolean apart(Set<DayOfWeek> days, DayOfWeek day) {
+    return days.stream().noneMatch(other -> other.plus(1) == day || day.plus(1) == other);
   }
 
   private static DayOfWeek first(int at, List<Lift> order, List<DayOfWeek> days) {

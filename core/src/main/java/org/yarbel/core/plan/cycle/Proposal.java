@@ -41,6 +41,9 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   private static final String PEAK_OF_GOAL = "87.5";
   private static final String PEAK_OF_GOAL_END = "92.5";
 
+  /** A max is not for beginners: theirs ends where a rep or two are left. */
+  private static final String BEGINNERS_TEST = "8";
+
   public Proposal {
     reasons = List.copyOf(reasons);
   }
@@ -99,9 +102,11 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     List<Block> blocks = new ArrayList<>();
     int since = 0;
     Deload.Interval interval = Deload.Interval.of(request.level(), request.strained());
-    for (Shape shape : shapes) {
-      boolean resting = shape.purpose == Purpose.VOLUME || shape.purpose == Purpose.STRENGTH || shape.purpose == Purpose.PRACTICE;
-      boolean easy = resting && shape.weeks > 2 && since + shape.weeks > interval.least() - 1;
+    for (int i = 0; i < shapes.size(); i++) {
+      Shape shape = shapes.get(i);
+      // an easy week ends a block; where the next one would be too long to wait for, it ends this one
+      int untilNext = since + shape.weeks + (i + 1 < shapes.size() ? shapes.get(i + 1).weeks - 1 : 0);
+      boolean easy = resting(shape.purpose) && shape.weeks > 2 && (since + shape.weeks > interval.least() - 1 || untilNext > interval.most());
       since = easy ? 0 : since + shape.weeks;
       blocks.add(new Block(blocks.size() + 1, shape.purpose, shape.weeks, easy ? shape.weeks - 1 : 0, request.deload(), null,
           uses(shape.purpose, days, request, ofGoal)));
@@ -110,6 +115,10 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
       reasons.add("An easy week ends a block whenever one is due: every " + interval.least() + "–" + interval.most() + " weeks at this level and in this life.");
     }
     return new Proposal(new Macrocycle(request.from(), contest, blocks, List.of(), List.of()), reasons);
+  }
+
+  private static boolean resting(Purpose purpose) {
+    return purpose == Purpose.VOLUME || purpose == Purpose.STRENGTH || purpose == Purpose.PRACTICE;
   }
 
   /** A block of so many weeks. */
@@ -232,7 +241,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
       if (!own.isEmpty()) {
         own.forEach(event -> uses.add(event(event, on, purpose, request.unit())));
       } else if (purpose == Purpose.TEST) {
-        uses.add(purpose.usual(lift, EnumSet.of(last)));
+        Use test = purpose.usual(lift, EnumSet.of(last));
+        uses.add(request.level() == Level.BEGINNER ? test.with("to", BEGINNERS_TEST) : test);
       } else {
         Use usual = purpose.usual(lift, on);
         uses.add(purpose == Purpose.PEAK && ofGoal.contains(lift) ? usual.with("basis", "goal").with("from", PEAK_OF_GOAL).with("to", PEAK_OF_GOAL_END) : usual);

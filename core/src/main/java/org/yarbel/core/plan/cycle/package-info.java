@@ -14,3 +14,4 @@
 package org.yarbel.core.plan.cycle;
 
 import org.jspecify.annotations.NullMarked;
+

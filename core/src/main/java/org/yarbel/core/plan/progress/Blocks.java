@@ -16,6 +16,11 @@ final class Blocks implements Rule {
   }
 
   @Override
+  public boolean peaking(Settings settings, int week) {
+    return week >= settings.count("volume");
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     if (brief.max().isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);

@@ -25,7 +25,8 @@ final class Cluster implements Rule {
   }
 
   @Override
-  public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
+  public Exposure write(Brief brief, List<Done> all, int number, int ahead) {
+    List<Done> done = Done.counting(all);
     if (brief.max().isEmpty() && done.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }

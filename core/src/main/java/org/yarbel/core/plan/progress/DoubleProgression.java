@@ -23,7 +23,8 @@ final class DoubleProgression implements Rule {
   }
 
   @Override
-  public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
+  public Exposure write(Brief brief, List<Done> all, int number, int ahead) {
+    List<Done> done = Done.counting(all);
     int from = brief.settings().count("from");
     int to = Math.max(from + 1, brief.settings().count("to"));
     String sets = brief.settings().count("sets") + "x" + from + "-" + to;

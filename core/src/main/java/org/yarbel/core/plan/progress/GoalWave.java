@@ -28,6 +28,11 @@ final class GoalWave implements Rule {
   }
 
   @Override
+  public boolean peaking(Settings settings, int week) {
+    return true;
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     if (brief.numbers().goal() == null) {
       return Rule.withoutNumbers(brief, ahead).saying("No goal is written down for this lift: it is planned by RPE until there is one.");
@@ -42,7 +47,7 @@ final class GoalWave implements Rule {
       return week == weeks ? Exposure.none("Rest before the max.") : Exposure.of(brief, SPEED[stage]);
     }
     if (week == weeks) {
-      return Exposure.of(brief, "max 1").saying("The week of the max.");
+      return Exposure.of(brief, "1x1 100% goal").saying("The week of the max: the goal itself. Spotters, and safeties set.");
     }
     double percent = percent(brief, week);
     List<Exposure.Line> lines = new ArrayList<>();

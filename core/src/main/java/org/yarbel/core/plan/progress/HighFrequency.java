@@ -8,13 +8,12 @@ import org.yarbel.core.plan.SlotKind;
 
 /** The lift three to five times a week, a little each time, never near failure, variations by turns. */
 final class HighFrequency implements Rule {
-  /** Sets, reps and the share of the max in the first of three weeks, one a session of the week. */
-  private static final String[] SETS = {"4x4", "4x6", "5x3", "3x5", "3x4"};
+  /** Sets of the week's sessions: so many reps that RPE 7 to 8 lies between 60 and 80 % of the max. */
+  private static final String[] SETS = {"4x6", "3x8", "4x6", "3x7", "3x6"};
 
-  private static final double[] PERCENTS = {70, 62.5, 75, 65, 70};
-  private static final double RISE = 2.5;
+  private static final double FROM_RPE = 7;
+  private static final double RISE = 0.5;
   private static final int WAVE = 3;
-  private static final double MOST = 80;
 
   @Override
   public List<Parameter> parameters() {
@@ -30,8 +29,9 @@ final class HighFrequency implements Rule {
     List<String> variations = brief.variations("variations", usual(brief));
     boolean varied = at % 2 == 1 && !variations.isEmpty();
     String lift = varied ? variations.get((brief.week(number) + at / 2) % variations.size()) : brief.lift().key();
-    double percent = Math.min(PERCENTS[at] + RISE * (brief.week(number) % WAVE), MOST);
-    String work = SETS[at] + " " + Percents.text(percent) + "% cap @" + Percents.text(Percents.toHalf(brief.settings().number("cap")));
+    double cap = Percents.toHalf(brief.settings().number("cap"));
+    double rpe = Math.min(FROM_RPE + RISE * (brief.week(number) % WAVE), cap);
+    String work = SETS[at] + " @" + Percents.text(rpe) + " cap @" + Percents.text(cap);
     return new Exposure(List.of(new Exposure.Line(SlotKind.MAIN, lift, work, null)), false, false, null, List.of());
   }
 

@@ -35,7 +35,8 @@ final class NoviceLinear implements Rule {
   }
 
   @Override
-  public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
+  public Exposure write(Brief brief, List<Done> all, int number, int ahead) {
+    List<Done> done = Done.counting(all);
     Optional<Mass> start = brief.start();
     if (start.isEmpty() && done.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);

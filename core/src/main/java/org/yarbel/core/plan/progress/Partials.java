@@ -12,6 +12,8 @@ final class Partials implements Rule {
   private record Position(String lift, double from, double rise) {}
 
   private static final double OVER_SETS = 2.5;
+  /** From the pins at the bottom about 88 % of a squat go: from here on the last triple of the six weeks leaves a rep. */
+  private static final double BOTTOM = 69;
 
   @Override
   public List<Parameter> parameters() {
@@ -44,7 +46,7 @@ final class Partials implements Rule {
     double mid = brief.settings().number("mid");
     double low = brief.settings().number("low");
     return switch (brief.lift().movement()) {
-      case SQUAT -> List.of(new Position("half-squat-from-pins", high, 1), new Position("pin-squat", Math.min(mid, 80), 1),
+      case SQUAT -> List.of(new Position("half-squat-from-pins", high, 1), new Position("pin-squat", Math.min(mid, BOTTOM), 1),
           new Position("paused-squat", low, 1));
       case BENCH -> List.of(new Position("lock-out-press", high, 1), new Position("pin-press", mid, 1), new Position("long-pause-bench", low, 1));
       default -> List.of(new Position("pin-pull-above-knee", high, 1), new Position("pin-pull-below-knee", mid, 1),

@@ -20,6 +20,11 @@ final class Peaking implements Rule {
   }
 
   @Override
+  public boolean peaking(Settings settings, int week) {
+    return true;
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     if (brief.max().isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
@@ -37,6 +42,9 @@ final class Peaking implements Rule {
     if (left != null && Tapering.lastBefore(left, brief.lift())) {
       return Exposure.of(brief, "1x1 " + Tapering.OPENER + "%" + of + (sets == 0 ? "" : "; " + sets + "x" + settings.count("reps") + " "
           + Percents.text(single - settings.number("drop")) + "%" + of)).marked(Exposure.Mark.OPENER).saying(Tapering.opener(left.days(), LastHeavy.of(brief.lift())));
+    }
+    if (left != null && left.days() > 0 && left.days() < LastHeavy.of(brief.lift()).nearest()) {
+      return Tapering.light(brief, left.days(), sets, of);
     }
     Exposure exposure = Exposure.of(brief, "1x1 " + Percents.text(single) + "%" + of
         + (sets == 0 ? "" : "; " + sets + "x" + settings.count("reps") + " " + Percents.text(single - settings.number("drop")) + "%" + of));

@@ -76,7 +76,12 @@ final class PlusSets implements Rule {
         why = "Nothing was logged of the wave before: it stays.";
         continue;
       }
-      long missed = exposures.stream().filter(e -> !e.minimumMade()).count();
+      List<Done> counting = Done.counting(exposures);
+      long missed = counting.stream().filter(e -> !e.minimumMade()).count();
+      if (missed == 0 && counting.size() < exposures.size()) {
+        why = "Something was off, or one was ended early: it stays.";
+        continue;
+      }
       misses = missed == 0 ? 0 : misses + (int) missed;
       if (misses >= 2) {
         training = brief.max().map(MaxNumbers::trainingFrom).orElse(training);

@@ -13,12 +13,19 @@ import org.yarbel.core.plan.SlotKind;
 /** The same sets at shares that rise evenly over the weeks, then again from the first; further days of a week are lighter. */
 final class Rising implements Rule {
   private static final double LEAST = 40;
+  /** Shares that rise from here on are strength, not volume. Our own default, as the long plan has it. */
+  private static final double STRENGTH = 75;
 
   @Override
   public List<Parameter> parameters() {
     return List.of(count("weeks", "weeks", 4, 1, 16), count("sets", "sets", 4, 1, 12), count("reps", "reps", 8, 1, 15),
         number("from", "first week, %", "65", LEAST, 100), number("to", "last week, %", "75", LEAST, 105),
         number("lighter", "further days of a week lighter by, points", "7.5", 0, 30), lifts("beside", "variation beside"), basis());
+  }
+
+  @Override
+  public boolean peaking(Settings settings, int week) {
+    return settings.number("from") >= STRENGTH;
   }
 
   @Override

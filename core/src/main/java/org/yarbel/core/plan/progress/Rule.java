@@ -3,6 +3,7 @@ package org.yarbel.core.plan.progress;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Writes the exposures of a lift one by one. */
 public interface Rule {
@@ -16,6 +17,15 @@ public interface Rule {
 
   /** Whether a week, from 0, is an easy one of its own. */
   default boolean easy(Settings settings, int week) {
+    return false;
+  }
+
+  /**
+   * Whether a week, from 0, belongs to a strength or peak block, in which main work is not outnumbered.
+   *
+   * @param week of the method, from 0
+   */
+  default boolean peaking(Settings settings, int week) {
     return false;
   }
 
@@ -36,6 +46,21 @@ public interface Rule {
    * @param ahead how many before it are planned but not done: 0 for the next
    */
   Exposure write(Brief brief, List<Done> done, int number, int ahead);
+
+  /**
+   * The same, knowing what of the log does not count: an exposure missed while something was off is repeated, the third running
+   * counts; one that was ended before its last set is repeated. It says so of the next.
+   */
+  default Exposure next(Brief brief, List<Done> done, int number, int ahead) {
+    if (!memory()) {
+      return write(brief, done, number, ahead);
+    }
+    List<Done> marked = Done.marked(done);
+    Exposure exposure = write(brief, marked, number, ahead);
+    Done.Aside last = marked.isEmpty() ? null : marked.get(marked.size() - 1).setAside();
+    return last == null || ahead > 0 || exposure.lines().isEmpty() ? exposure : exposure.saying(Stream.concat(Stream.of("The last one: "
+        + last.why()), exposure.remarks().stream()).toList());
+  }
 
   /** What is written for a lift whose max nobody knows: by RPE, the load left to the lifter. */
   static Exposure withoutNumbers(Brief brief, int ahead) {

@@ -14,6 +14,11 @@ final class ShrinkingJumps implements Rule {
   }
 
   @Override
+  public boolean peaking(Settings settings, int week) {
+    return true;
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     if (brief.numbers().goal() == null) {
       return Rule.withoutNumbers(brief, ahead).saying("No goal is written down for this lift: it is planned by RPE until there is one.");

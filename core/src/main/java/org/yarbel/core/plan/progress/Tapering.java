@@ -6,6 +6,8 @@ import static org.yarbel.core.plan.progress.Parameter.number;
 
 import java.util.List;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.Basis;
 
@@ -34,6 +36,11 @@ public final class Tapering implements Rule {
   }
 
   @Override
+  public boolean peaking(Settings settings, int week) {
+    return true;
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     Countdown left = brief.countdown();
     if (left == null) {
@@ -58,9 +65,7 @@ public final class Tapering implements Rule {
           .marked(Exposure.Mark.OPENER).saying(opener(left.days(), window));
     }
     if (left.days() < window.nearest()) {
-      boolean primer = left.days() <= PRIMER_DAYS;
-      return Exposure.of(brief, (primer ? "2x1 " : Math.max(1, sets) + "x2 ") + Percents.text(primer ? PRIMER : NEAR) + "%" + of)
-          .saying(left.days() + " days to the contest: light and fast, nothing heavy any more.");
+      return light(brief, left.days(), sets, of);
     }
     return Exposure.of(brief, brief.ofWeek(number) > 0 ? Math.max(1, sets - 1) + "x3 75%" + of : sets + "x3 " + triples)
         .saying("Taper: " + Math.round(100 * (1 - left(left.weeks()))) + " % less volume, the loads stay.");
@@ -74,6 +79,18 @@ public final class Tapering implements Rule {
   static String opener(int days, LastHeavy window) {
     String said = "The last heavy day, " + days + " days out: the opener, good for three on a bad day.";
     return days <= window.furthest() ? said : said + " Usual is " + window.text() + " days out: move it there if the week allows.";
+  }
+
+  /** How many weeks a taper takes: one for new lifters, about two for most, a third for those who are advanced. Common practice, no source. */
+  public static int weeks(@Nullable Level level) {
+    return level == Level.BEGINNER ? 1 : level == Level.ADVANCED ? 3 : 2;
+  }
+
+  /** What is done of a lift so near a contest that it is heavy no more. */
+  static Exposure light(Brief brief, int days, int sets, String of) {
+    boolean primer = days <= PRIMER_DAYS;
+    return Exposure.of(brief, (primer ? "2x1 " : Math.max(1, sets) + "x2 ") + Percents.text(primer ? PRIMER : NEAR) + "%" + of)
+        .saying(days + (days == 1 ? " day" : " days") + " to the contest: light and fast, nothing heavy any more.");
   }
 
   /** What is left of the volume so many whole weeks before the contest; all of it before the taper. */

@@ -14,3 +14,4 @@
 package org.yarbel.core.plan.progress;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -1,0 +1,21 @@
+package org.yarbel.web.board;
+
+import java.util.List;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Component;
+import org.yarbel.web.club.Findable;
+
+/** What of this screen can be found by typing. */
+@Component
+class FindableGroups implements Findable {
+  private final LifterGroupRepository groups;
+
+  FindableGroups(LifterGroupRepository groups) {
+    this.groups = groups;
+  }
+
+  @Override
+  public List<Found> called(String like, Limit limit) {
+    return groups.called(like, limit).stream().map(found -> new Found("group", found.name(), "/groups/" + found.id() + "/week", "the group's week")).toList();
+  }
+}

@@ -1,0 +1,67 @@
+package org.yarbel.web.log;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import org.yarbel.web.club.ClubRow;
+
+/** That sets of a line were not tried when its session was ended, and why. */
+@Entity
+@Table(name = "left_sets")
+public class LeftSets extends ClubRow {
+  /** Why they were not tried. */
+  public enum Why {
+    /** Nobody meant to: no time, or enough. */
+    LEFT_OUT("left out"),
+    /** They would not have gone. */
+    COULD_NOT("could not");
+
+    private final String word;
+
+    Why(String word) {
+      this.word = word;
+    }
+
+    /** The words a person reads: {@code left out}. */
+    public String word() {
+      return word;
+    }
+  }
+
+  private long sessionId;
+  private long slotId;
+
+  @Enumerated(EnumType.STRING)
+  private Why why = Why.LEFT_OUT;
+
+  private Instant endedAt = Instant.EPOCH;
+
+  protected LeftSets() {}
+
+  public LeftSets(long sessionId, long slotId, Why why, Instant at) {
+    this.sessionId = sessionId;
+    this.slotId = slotId;
+    this.why = why;
+    this.endedAt = at;
+  }
+
+  public long sessionId() {
+    return sessionId;
+  }
+
+  public long slotId() {
+    return slotId;
+  }
+
+  public Why why() {
+    return why;
+  }
+
+  /** Says it otherwise. */
+  public void say(Why other, Instant at) {
+    this.why = other;
+    this.endedAt = at;
+  }
+}

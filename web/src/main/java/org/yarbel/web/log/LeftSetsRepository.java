@@ -1,0 +1,12 @@
+package org.yarbel.web.log;
+
+import java.util.Collection;
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** What was left of lines, at most one row a line. */
+public interface LeftSetsRepository extends JpaRepository<LeftSets, Long> {
+  List<LeftSets> findBySessionId(long sessionId);
+
+  List<LeftSets> findBySlotIdIn(Collection<Long> slotIds);
+}

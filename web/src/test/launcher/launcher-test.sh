@@ -17,8 +17,12 @@ check() { # what, command...
 }
 says() { grep -qF -- "$2" "$1" || { printf '      it said: %s\n' "$(tail -n 4 "$1")"; return 1; }; }
 quiet() { ! grep -qE 'Exception|^[[:space:]]+at ' "$1"; }
-await_ready() { # log, seconds
-  for _ in $(seq $(($2 * 10))); do grep -q 'is ready at' "$1" && return 0; sleep 0.1; done
+await_ready() { # log, process: as long as the launcher lives, which has limits of its own
+  until grep -q 'is ready at' "$1"; do
+    kill -0 "$2" 2>/dev/null || break
+    sleep 0.1
+  done
+  grep -q 'is ready at' "$1" && return 0
   printf '      it said: %s\n' "$(tail -n 4 "$1")"; return 1
 }
 page() { curl -s -o /dev/null -w '%{http_code}' "http://127.0.0.1:$PORT$1" 2>/dev/null || true; }
@@ -32,7 +36,7 @@ trap cleanup EXIT
 
 ./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/first.log" 2>&1 &
 first=$!
-check "the demo starts" await_ready "$WORK/first.log" 120
+check "the demo starts" await_ready "$WORK/first.log" "$first"
 check "it says where" says "$WORK/first.log" "Yarbel is ready at http://127.0.0.1:$PORT"
 check "it says the sign-ins" says "$WORK/first.log" "coach@tarnbrook.example"
 check "it serves the sign-in page" test "$(page /login)" = 200
@@ -47,7 +51,7 @@ kill -9 "$first"; wait "$first" 2>/dev/null
 began=$(date +%s%N)
 ./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/second.log" 2>&1 &
 second=$!
-check "a killed run leaves nothing in the way" await_ready "$WORK/second.log" 60
+check "a killed run leaves nothing in the way" await_ready "$WORK/second.log" "$second"
 printf '      started again after a kill in %s ms\n' $((($(date +%s%N) - began) / 1000000))
 check "it serves again" test "$(page /login)" = 200
 kill -TERM "$second"; wait "$second"
@@ -55,7 +59,8 @@ check "TERM stops the application and its database" gone
 
 began=$(date +%s%N)
 ./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/third.log" 2>&1 &
-check "a warm start is ready" await_ready "$WORK/third.log" 60
+third=$!
+check "a warm start is ready" await_ready "$WORK/third.log" "$third"
 printf '      warm start in %s ms\n' $((($(date +%s%N) - began) / 1000000))
 ./yarbel stop --data-dir "$WORK/data" >"$WORK/stop.log" 2>&1
 check "stop stops it" says "$WORK/stop.log" "Stopped."
@@ -75,6 +80,21 @@ check "a folder that cannot be made is told" says "$WORK/file.log" "cannot be ma
 check "a wrong port is told" says "$WORK/option.log" "The port must be a number from 1 to 65535 but was 99999."
 ./yarbel demo --today 2026-13-40 >"$WORK/today.log" 2>&1
 check "a wrong day is told" says "$WORK/today.log" "The day must look like"
+./yarbel demo --start-minutes soon >"$WORK/minutes.log" 2>&1
+check "a wrong limit of minutes is told" says "$WORK/minutes.log" "The minutes of a start must be from 1 to 9999 but were soon."
+# a machine on which the application takes longer than it may stand still is waited for; one on which nothing moves is not
+mkdir -p "$WORK/slow" "$WORK/dead"
+real=$(command -v java)
+printf '#!/usr/bin/env bash\ncase "$*" in *ArchiveClassesAtExit*) exit 1 ;; *jarmode*) exec %q "$@" ;; esac\nfor i in $(seq 30); do echo "step $i"; sleep 0.2; done\necho "Started YarbelApplication"; echo "Demo sign-in: nobody"; sleep 600\n' "$real" >"$WORK/slow/java"
+printf '#!/usr/bin/env bash\ncase "$*" in *ArchiveClassesAtExit*) exit 1 ;; *jarmode*) exec %q "$@" ;; esac\nexec sleep 600\n' "$real" >"$WORK/dead/java"
+chmod +x "$WORK"/slow/java "$WORK"/dead/java
+rm -rf "$WORK/data2"
+PATH="$WORK/slow:$PATH" YARBEL_STALLED_SECONDS=3 ./yarbel demo --port $((PORT + 2)) --data-dir "$WORK/data2" >"$WORK/slow.log" 2>&1 &
+slow=$!
+check "a slow start is waited for while it gets on" await_ready "$WORK/slow.log" "$slow"
+kill -TERM "$slow" 2>/dev/null; wait "$slow" 2>/dev/null
+PATH="$WORK/dead:$PATH" YARBEL_STALLED_SECONDS=3 ./yarbel demo --port $((PORT + 2)) --data-dir "$WORK/data2" >"$WORK/dead.log" 2>&1
+check "one that stands still is given up" says "$WORK/dead.log" "The application did not start. It has done nothing for 3 seconds."
 if [ "$(id -u)" -eq 0 ]; then
   mkdir -p "$WORK/closed" && chmod 700 "$WORK/closed"
   timeout 60 ./yarbel database --data-dir "$WORK/closed/data" >"$WORK/closed.log" 2>&1
@@ -84,9 +104,10 @@ if [ "$(id -u)" -eq 0 ]; then
 fi
 
 ./yarbel start --port "$PORT" --data-dir "$WORK/own" >"$WORK/own.log" 2>&1 &
-check "a club of one's own starts" await_ready "$WORK/own.log" 60
+own=$!
+check "a club of one's own starts" await_ready "$WORK/own.log" "$own"
 # the code is printed after the word that it is ready, once the first visit was found open
-for _ in $(seq 1 50); do says "$WORK/own.log" "give the one-time code" && break; sleep 0.2; done
+until grep -qF "give the one-time code" "$WORK/own.log"; do kill -0 "$own" 2>/dev/null || break; sleep 0.2; done
 check "it prints the one-time code" says "$WORK/own.log" "give the one-time code"
 check "the first visit is open" test "$(page /setup)" = 200
 code=$(sed -n 's/.*one-time code //p' "$WORK/own.log")

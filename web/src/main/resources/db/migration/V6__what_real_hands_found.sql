@@ -24,3 +24,19 @@ create table left_sets (
   unique (club_id, slot_id)
 );
 create index left_sets_session on left_sets (club_id, session_id);
+
+-- A lift a coach has put on a lifter's page stays there, though nothing is known of it yet.
+alter table lift_numbers add column listed boolean not null default false;
+
+-- Undo says beforehand what it takes back, and takes back for a group what was written for it as one.
+alter table change
+  add column words    varchar(200),
+  add column batch    uuid,
+  add column group_id bigint;
+create index change_of_group on change (club_id, group_id, id) where group_id is not null;
+
+-- Nobody's free days are taken for granted.
+alter table lifter alter column days_free set default 0;
+
+-- Whether singles on the clock were ended by a miss or by choice.
+alter table logged_set add column stopped varchar(8) check (stopped in ('MISS', 'CHOICE'));

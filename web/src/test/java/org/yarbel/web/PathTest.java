@@ -10,8 +10,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
-import org.openqa.selenium.support.ui.WebDriverWait;
 import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.WebDriverWait;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
 
@@ -65,7 +65,7 @@ class PathTest {
     browser.type("name", "Wren Halloway");
     browser.driver().findElement(By.name("load.1")).sendKeys("200");
     new Select(browser.driver().findElement(By.name("how.1"))).selectByValue("tested");
-    browser.driver().executeScript("document.getElementsByName('on.1')[0].value = '2026-02-20'");
+    browser.driver().findElement(By.name("on.1")).sendKeys("02202026");
     browser.awaitText("#gives-1", "max about 200 ±");
     browser.click("button.btn-main");
     browser.awaitText("h1", "Wren Halloway");
@@ -123,7 +123,6 @@ class PathTest {
     log(browser, "157.5", "7");
     browser.awaitText("#queue-note", "2 entries are kept");
     browser.offline(false);
-    browser.driver().executeScript("window.dispatchEvent(new Event('online'))");
     browser.awaitText(".overview .is-done", "185");
     browser.awaitText(".overview", "2 of");
     // the page itself knows both before the second has arrived
@@ -138,8 +137,7 @@ class PathTest {
     browser.open("/sessions/" + session + "/card");
     List<String> panels = browser.all(".panel").stream().map(p -> p.getDomAttribute("data-panel-id")).toList();
     String second = panels.get(1);
-    browser.driver().executeScript("arguments[0].dispatchEvent(new MouseEvent('click', {bubbles: true, cancelable: true}))",
-        browser.find(".sky a[data-panel='" + second + "']"));
+    browser.press(browser.find(".sky a[data-panel='" + second + "'] .touch"));
     assertThat(browser.find(".panel:not([hidden])").getDomAttribute("data-panel-id")).as("by its bar").isEqualTo(second);
     browser.find(".overview a[data-panel='" + panels.get(0) + "']").sendKeys(Keys.ENTER);
     assertThat(browser.find(".panel:not([hidden])").getDomAttribute("data-panel-id")).as("by the list").isEqualTo(panels.get(0));
@@ -171,7 +169,6 @@ class PathTest {
     log(browser, "185", "8");
     browser.awaitText("#queue-note", "kept on this phone");
     browser.offline(false);
-    browser.driver().executeScript("window.dispatchEvent(new Event('online'))");
     browser.awaitText(".panel:not([hidden]) .field-error", "The reps must be from 0 to 100 but were -5.");
     assertThat(browser.find(".panel:not([hidden]) input[name=reps]").getDomProperty("value")).isEqualTo("-5");
     assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :id").param("id", session).query(Long.class).single()).isZero();
@@ -195,8 +192,8 @@ class PathTest {
     WebElement field = panel.findElement(By.name("load"));
     field.clear();
     field.sendKeys(load);
-    browser.driver().executeScript("arguments[0].click()", panel.findElement(By.cssSelector("input[name=rpe][value='" + rpe + "']")));
-    browser.driver().executeScript("arguments[0].click()", panel.findElement(By.cssSelector(".btn-go")));
+    browser.press(panel.findElement(By.cssSelector("label:has(input[name=rpe][value='" + rpe + "'])")));
+    browser.press(panel.findElement(By.cssSelector(".btn-go")));
   }
 
   @Test
@@ -222,7 +219,7 @@ class PathTest {
     browser.click(day + " .said button");
     browser.awaitText(".said", "The session stands as before.");
     assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Squat", "Bench press");
-    drag(browser, day, 1, 0);
+    browser.drag(browser.all(day + " .slot[data-slot] .handle").get(1), browser.all(day + " .slot[data-slot]").get(0), 3);
     browser.awaitText(day + " .said", "Moved.");
     assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Bench press", "Squat");
 
@@ -239,18 +236,5 @@ class PathTest {
     browser.all(day + " .slot[data-slot] .work[name=work]").get(1).sendKeys(" re");
     browser.awaitText(day + " .next", "rest 2:00");
     assertFine(browser, "board while a line is typed");
-  }
-
-  private static void drag(Browser browser, String day, int from, int to) {
-    browser.driver().executeScript("""
-        const slots = document.querySelectorAll(arguments[0] + " .slot[data-slot]");
-        const data = new DataTransfer();
-        const handle = slots[arguments[1]].querySelector(".handle");
-        const box = slots[arguments[2]].getBoundingClientRect();
-        const fire = (target, type, y) => target.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data, clientX: box.left + 5, clientY: y }));
-        fire(handle, "dragstart", 0);
-        fire(slots[arguments[2]], "dragover", box.top + 3);
-        fire(slots[arguments[2]], "drop", box.top + 3);
-        fire(handle, "dragend", 0);""", day, from, to);
   }
 }

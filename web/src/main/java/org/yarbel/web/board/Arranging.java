@@ -1,8 +1,10 @@
 package org.yarbel.web.board;
 
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -34,6 +36,8 @@ class Arranging {
   static final String SUBJECT = "session";
 
   private static final Outcome FOLLOWS = new Outcome(null, "It follows the line it does again: move or change that one.");
+
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   private final TrainingSessionRepository sessions;
   private final SlotRepository slots;
@@ -362,7 +366,8 @@ class Arranging {
     follow(sessionId);
     Lifter lifter = lifter(session);
     issuing.planChanged(session, lifter);
-    Change change = changes.save(Change.ofSession(who.accountId(), clock.now(), lifter.id(), sessionId, before, text(session)));
+    Change change = changes.save(Change.ofSession(who.accountId(), clock.now(), lifter.id(), sessionId, before, text(session))
+        .saying(DAY.format(session.day()) + ": " + Character.toLowerCase(said.charAt(0)) + said.substring(1, said.length() - 1)));
     return new Outcome(change.id(), said);
   }
 

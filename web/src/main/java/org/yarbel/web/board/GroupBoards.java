@@ -11,11 +11,14 @@ import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.Days;
@@ -32,9 +35,13 @@ public class GroupBoards {
   private final PlanService plan;
   private final Batches batches;
   private final Days days;
+  private final History history;
+  private final LifterContexts contexts;
 
   GroupBoards(LifterGroupRepository groups, LifterGroupMemberRepository members, LifterRepository lifters, PlanService plan,
-      Batches batches, Days days) {
+      Batches batches, Days days, History history, LifterContexts contexts) {
+    this.history = history;
+    this.contexts = contexts;
     this.groups = groups;
     this.members = members;
     this.lifters = lifters;
@@ -103,25 +110,50 @@ public class GroupBoards {
    */
   record Written(String sentence, List<Long> changes) {}
 
-  /** Writes a line for all of a group on a day. */
+  /** Writes a line for all of a group on a day, as far as it can be worked out for them. */
   @Transactional
   Written add(long groupId, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
     List<Long> changes = new ArrayList<>();
+    List<String> left = new ArrayList<>();
     List<Lifter> all = lifters(groupId);
+    Map<Long, LifterContext> byLifter = contexts.of(all, Map.of());
     for (Lifter lifter : all) {
-      batches.add(lifter, List.of(new Batches.NewLine(day, kind, lift.key(), work, Details.NONE, null)), who).change().ifPresent(changes::add);
+      Optional<String> wrong = wrong(byLifter.get(lifter.id()), lift, work, Details.NONE);
+      if (wrong.isPresent()) {
+        left.add(lifter.name() + ": " + wrong.get());
+      } else {
+        batches.add(lifter, List.of(new Batches.NewLine(day, kind, lift.key(), work, Details.NONE, null)), who).change().ifPresent(changes::add);
+      }
     }
-    return new Written("Written for " + changes.size() + " of " + all.size() + ", each with their own loads.", changes);
+    history.together(changes, groupId);
+    return new Written("Written for " + changes.size() + " of " + all.size() + ", each with their own loads." + left(left), changes);
   }
 
-  /** Changes a line that stands the same for several of a group; lines begun stay. */
+  private static String left(List<String> left) {
+    return left.isEmpty() ? "" : " Not written for " + String.join(" ", left);
+  }
+
+  private static Optional<String> wrong(LifterContext context, Lift lift, String work, Details details) {
+    NotationException wrong = context.work(lift, work, details, 1, null).wrong();
+    return wrong == null ? Optional.empty() : Optional.of(wrong.problems().get(0).message());
+  }
+
+  /** Changes a line that stands the same for several of a group; lines begun stay, and those that could not be worked out. */
   @Transactional
   Written change(long groupId, LocalDate day, String lift, String was, String work, Lift named, SignedIn who) {
     List<Long> changes = new ArrayList<>();
+    List<String> left = new ArrayList<>();
     int begun = 0;
-    for (Lifter lifter : lifters(groupId)) {
+    List<Lifter> all = lifters(groupId);
+    Map<Long, LifterContext> byLifter = contexts.of(all, Map.of());
+    for (Lifter lifter : all) {
       for (Slot slot : days.week(lifter.id(), day, day).getOrDefault(day, List.of())) {
         if (slot.lift().equals(lift) && slot.work().equals(was)) {
+          Optional<String> wrong = wrong(byLifter.get(lifter.id()), named, work, slot.details());
+          if (wrong.isPresent()) {
+            left.add(lifter.name() + ": " + wrong.get());
+            continue;
+          }
           PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), slot.kind(), named, work, null, who);
           if (outcome instanceof PlanService.Outcome.Done done) {
             changes.add(done.changeId());
@@ -130,6 +162,7 @@ public class GroupBoards {
         }
       }
     }
-    return new Written("Changed for " + changes.size() + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay."), changes);
+    history.together(changes, groupId);
+    return new Written("Changed for " + changes.size() + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay.") + left(left), changes);
   }
 }

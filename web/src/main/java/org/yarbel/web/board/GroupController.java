@@ -102,6 +102,7 @@ class GroupController {
     model.addAttribute("kinds", SlotKind.values());
     model.addAttribute("lifts", lifts.offered());
     model.addAttribute("typed", typed);
+    model.addAttribute("steps", history.ofGroup(id));
   }
 
   /** Writes a line for everybody of the group, or changes one that stands the same for several. */
@@ -120,7 +121,6 @@ class GroupController {
         GroupBoards.Written written = was.isEmpty() ? groups.add(id, day, kind(all.getOrDefault("kind", "")), lift.get(), work, who)
             : groups.change(id, day, lift.get().key(), was, work, lift.get(), who);
         flash.addFlashAttribute("said", written.sentence());
-        flash.addFlashAttribute("changes", written.changes());
         return "redirect:/groups/" + id + "/week?of=" + monday;
       }
       model.addAttribute("wrong", lifts.catalogue().unknown(all.getOrDefault("lift", "")));
@@ -132,12 +132,17 @@ class GroupController {
     return "board/group";
   }
 
-  /** Takes back what was written for several of the group at once. */
+  /** Takes back what was written last for the group, and before it, and so on. */
   @PostMapping("/groups/{id}/undo")
-  String undo(@PathVariable long id, @RequestParam LocalDate of, @RequestParam(name = "change") List<Long> changes,
-      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    groups.group(id);
-    flash.addFlashAttribute("said", history.undo(changes, who));
+  String undo(@PathVariable long id, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    flash.addFlashAttribute("said", history.undoOfGroup(groups.group(id).id(), who));
+    return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
+  }
+
+  /** Does again what was taken back. */
+  @PostMapping("/groups/{id}/redo")
+  String redo(@PathVariable long id, @RequestParam LocalDate of, RedirectAttributes flash) {
+    flash.addFlashAttribute("said", history.redoOfGroup(groups.group(id).id()));
     return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
   }
 

@@ -2,6 +2,7 @@ package org.yarbel.web.board;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,13 +24,21 @@ class History {
     this.plan = plan;
   }
 
-  /** Whether there is something to undo and to do again. */
-  record Steps(boolean undo, boolean redo) {}
+  /**
+   * What there is to undo and to do again.
+   *
+   * @param undoes what it takes back, in a few words; empty where nobody wrote it down
+   */
+  record Steps(boolean undo, boolean redo, String undoes, String redoes) {
+    static Steps of(Optional<Change> undo, Optional<Change> redo) {
+      return new Steps(undo.isPresent(), redo.isPresent(), undo.map(Change::words).orElse(""), redo.map(Change::words).orElse(""));
+    }
+  }
 
   @Transactional(readOnly = true)
   Steps of(long lifterId) {
     Optional<Change> newest = newest(lifterId);
-    return new Steps(newest.isPresent(), next(lifterId, newest.orElse(null)).isPresent());
+    return Steps.of(newest, next(lifterId, newest.orElse(null)));
   }
 
   /** Undoes the newest change that stands; a sentence says what was done, or why not. */
@@ -44,13 +53,50 @@ class History {
     return next(lifterId, newest(lifterId).orElse(null)).map(plan::redo).orElse("There is nothing to do again.");
   }
 
-  /** Undoes changes that were made as one, for several lifters; a sentence says for how many. */
+  /** The same of what was written for a group. */
+  @Transactional(readOnly = true)
+  Steps ofGroup(long groupId) {
+    Optional<Change> newest = changes.findFirstByGroupIdAndUndoneFalseOrderByIdDesc(groupId);
+    return Steps.of(newest, nextOfGroup(groupId, newest.orElse(null)));
+  }
+
+  /** Keeps changes as one that was made for a group. */
   @Transactional
-  public String undo(List<Long> ids, SignedIn who) {
-    ids.forEach(id -> plan.undo(id, who));
-    long back = changes.findAllById(ids).stream().filter(Change::undone).count();
-    return "Taken back for " + back + "." + (back == ids.size() ? "" : " " + (ids.size() - back)
+  public void together(List<Long> ids, long groupId) {
+    UUID batch = UUID.randomUUID();
+    changes.findAllById(ids).forEach(change -> change.together(batch, groupId));
+  }
+
+  /** Undoes what was written last for a group, for each as far as nothing came after it; a sentence says for how many. */
+  @Transactional
+  public String undoOfGroup(long groupId, SignedIn who) {
+    List<Change> all = batch(changes.findFirstByGroupIdAndUndoneFalseOrderByIdDesc(groupId));
+    all.stream().filter(change -> !change.undone()).forEach(change -> plan.undo(change.id(), who));
+    long back = all.stream().filter(Change::undone).count();
+    // what cannot be taken back any more stands by itself from now on
+    all.stream().filter(change -> !change.undone()).forEach(Change::alone);
+    return all.isEmpty() ? "There is nothing to undo." : "Taken back for " + back + "." + (back == all.size() ? "" : " " + (all.size() - back)
         + " changed or begun since: those stay.");
+  }
+
+  /** Does again for a group what was undone last. */
+  @Transactional
+  public String redoOfGroup(long groupId) {
+    Change newest = changes.findFirstByGroupIdAndUndoneFalseOrderByIdDesc(groupId).orElse(null);
+    List<Change> all = batch(nextOfGroup(groupId, newest));
+    all.stream().filter(Change::undone).forEach(plan::redo);
+    long again = all.stream().filter(change -> !change.undone()).count();
+    all.stream().filter(Change::undone).forEach(Change::alone);
+    return all.isEmpty() ? "There is nothing to do again." : "Done again for " + again + "." + (again == all.size() ? "" : " " + (all.size() - again)
+        + " changed or begun since: those stay.");
+  }
+
+  private List<Change> batch(Optional<Change> one) {
+    return one.map(change -> change.batch() == null ? List.of(change) : changes.findByBatchOrderById(change.batch())).orElse(List.of());
+  }
+
+  private Optional<Change> nextOfGroup(long groupId, @Nullable Change newest) {
+    return changes.findFirstByGroupIdAndUndoneTrueAndIdGreaterThanOrderByIdAsc(groupId, newest == null ? 0 : newest.id());
   }
 
   private Optional<Change> newest(long lifterId) {

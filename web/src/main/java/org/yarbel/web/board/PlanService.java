@@ -14,6 +14,7 @@ import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -41,12 +42,15 @@ public class PlanService {
   private final Arranging arranging;
   private final Days days;
   private final Programs programs;
+  private final Lifts lifts;
   private final Issuing issuing;
   private final ClubClock clock;
   private final JsonMapper json = new JsonMapper();
 
   PlanService(TrainingSessionRepository sessions, SlotRepository slots, ChangeRepository changes,
-      LifterRepository lifters, LoggedSetRepository log, Arranging arranging, Days days, Programs programs, Issuing issuing, ClubClock clock) {
+      LifterRepository lifters, LoggedSetRepository log, Arranging arranging, Days days, Programs programs, Lifts lifts,
+      Issuing issuing, ClubClock clock) {
+    this.lifts = lifts;
     this.days = days;
     this.programs = programs;
     this.sessions = sessions;
@@ -269,8 +273,20 @@ public class PlanService {
 
   private Outcome done(Slot slot, Lifter lifter, SignedIn who, @Nullable String before, @Nullable String after) {
     Change change =
-        changes.save(Change.ofSlot(who.accountId(), clock.now(), lifter.id(), slot.id(), before, after));
+        changes.save(Change.ofSlot(who.accountId(), clock.now(), lifter.id(), slot.id(), before, after).saying(words(read(before), read(after))));
     return new Outcome.Done(slot, change.id());
+  }
+
+  /** What a change did: {@code Squat 5x5 60kg → 5x5 65kg}. */
+  private String words(@Nullable Said before, @Nullable Said after) {
+    if (before == null || after == null) {
+      return after == null ? "taking out " + name(before) : "adding " + name(after);
+    }
+    return name(before) + " → " + (before.lift().equals(after.lift()) ? after.work().equals(before.work()) ? "what stands beside it" : after.work() : name(after));
+  }
+
+  private String name(@Nullable Said said) {
+    return said == null ? "" : lifts.catalogue().ofKey(said.lift()).map(Lift::name).orElse(said.lift()) + " " + said.work();
   }
 
   private String said(Slot slot) {

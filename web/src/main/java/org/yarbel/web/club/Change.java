@@ -3,6 +3,7 @@ package org.yarbel.web.club;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import java.time.Instant;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** One change to a thing of the club, with what stood there before and after, so that it can be undone. */
@@ -16,6 +17,9 @@ public class Change extends ClubRow {
   private @Nullable String before;
   private @Nullable String after;
   private boolean undone;
+  private @Nullable String words;
+  private @Nullable UUID batch;
+  private @Nullable Long groupId;
 
   protected Change() {}
 
@@ -49,6 +53,37 @@ public class Change extends ClubRow {
   /** A change to what a place owns. */
   public static Change ofPlace(long accountId, Instant at, long placeId, String before, String after) {
     return new Change("place", placeId, null, accountId, at, before, after);
+  }
+
+  /** The most characters of its words. */
+  private static final int MOST_WORDS = 200;
+
+  /** The same with what it did, in a few words. */
+  public Change saying(String what) {
+    this.words = what.substring(0, Math.min(MOST_WORDS, what.length()));
+    return this;
+  }
+
+  /** What it did, in a few words; null in records of old. */
+  public @Nullable String words() {
+    return words;
+  }
+
+  /** Was made as one with others, for a group. */
+  public void together(UUID with, long group) {
+    this.batch = with;
+    this.groupId = group;
+  }
+
+  /** Belongs to nothing any more that was made as one. */
+  public void alone() {
+    this.batch = null;
+    this.groupId = null;
+  }
+
+  /** What it was made as one with; null for a change by itself. */
+  public @Nullable UUID batch() {
+    return batch;
   }
 
   /** The lifter it is about; 0 for none. */

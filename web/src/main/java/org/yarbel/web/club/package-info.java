@@ -6,3 +6,4 @@
 package org.yarbel.web.club;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -60,6 +60,7 @@ public class LiftNumbers extends ClubRow {
   private int chartSets;
   private @Nullable Double ratingBias;
   private int ratingPairs;
+  private boolean listed;
   @Version private int version;
 
   protected LiftNumbers() {}
@@ -79,6 +80,16 @@ public class LiftNumbers extends ClubRow {
 
   public Level level() {
     return level;
+  }
+
+  /** Whether a coach has put it on the lifter's page. */
+  public boolean listed() {
+    return listed;
+  }
+
+  /** Puts it on the lifter's page. */
+  public void list() {
+    this.listed = true;
   }
 
   /** What percentages without a basis of their own are of. */

@@ -41,7 +41,7 @@ public class Lifter extends ClubRow {
   @Enumerated(EnumType.STRING)
   private @Nullable Diet diet;
 
-  private int daysFree = 127;
+  private int daysFree;
   private String gear = "";
   private boolean rampEven;
   @Column(name = "ramp_jump_ng") private @Nullable Long rampJumpNg;

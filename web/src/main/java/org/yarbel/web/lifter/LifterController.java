@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,8 +37,10 @@ class LifterController {
   private final LifterService lifters;
   private final Accounts accounts;
   private final ClubClock clock;
+  private final ApplicationEventPublisher events;
 
-  LifterController(LifterService lifters, Accounts accounts, ClubClock clock) {
+  LifterController(LifterService lifters, Accounts accounts, ClubClock clock, ApplicationEventPublisher events) {
+    this.events = events;
     this.lifters = lifters;
     this.accounts = accounts;
     this.clock = clock;
@@ -59,6 +62,7 @@ class LifterController {
   ModelAndView change(@PathVariable long id, @RequestParam Map<String, String> fields,
       @RequestParam(defaultValue = "-1") int version, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     LifterService.Saved saved;
+    Map<String, String> before = stored(id, who).fields();
     try {
       saved = lifters.change(id, version, fields);
     } catch (OptimisticLockingFailureException meanwhile) {
@@ -69,7 +73,21 @@ class LifterController {
           "Not saved: somebody changed this lifter meanwhile. What you typed is still here; save again to replace theirs."),
           HttpStatus.CONFLICT);
     }
-    return after(id, saved.typed(), "Saved.", who, flash);
+    if (!saved.typed().fine()) {
+      return after(id, saved.typed(), "Saved.", who, flash);
+    }
+    events.publishEvent(new NumbersChanged(id));
+    LifterView now = stored(id, who);
+    boolean changed = !now.fields().equals(before);
+    if (changed) {
+      Map<String, String> back = new HashMap<>(before);
+      back.put("version", Integer.toString(now.version()));
+      // figures that were right once are not asked about again
+      before.forEach((field, value) -> back.put("sure." + field, value));
+      flash.addFlashAttribute("undo", new LifterView.Undo("/lifters/" + id, back));
+    }
+    flash.addFlashAttribute("said", changed ? "Saved." : "Saved. Nothing was different.");
+    return new ModelAndView("redirect:/lifters/" + id);
   }
 
   @GetMapping("/lifters/{id}")

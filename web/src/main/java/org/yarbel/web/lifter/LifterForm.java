@@ -57,16 +57,21 @@ final class LifterForm {
     lifter.describe(typed.name("name", "the name", 80), unit(), place);
   }
 
-  void more(Lifter lifter) {
-    lifter.body(sex(), birthYear(), height(), typed.note("note", 500));
+  /** The days of the week that were ticked. */
+  Set<DayOfWeek> free() {
     Set<DayOfWeek> free = EnumSet.noneOf(DayOfWeek.class);
     for (DayOfWeek day : DayOfWeek.values()) {
       if (typed.ticked("free." + day)) {
         free.add(day);
       }
     }
+    return free;
+  }
+
+  void more(Lifter lifter) {
+    lifter.body(sex(), birthYear(), height(), typed.note("note", 500));
     lifter.life(typed.past("since", today), typed.choice("workLoad", Lifter.WorkLoad.class).orElse(null),
-        typed.choice("diet", Lifter.Diet.class).orElse(null), free);
+        typed.choice("diet", Lifter.Diet.class).orElse(null), free());
     Set<Gear> gear = EnumSet.noneOf(Gear.class);
     for (Gear worn : Gear.values()) {
       if (typed.ticked("gear." + worn)) {
@@ -126,6 +131,9 @@ final class LifterForm {
   /** Reads a lift's numbers into its row. */
   void numbers(Lift lift, LiftNumbers own) {
     String key = lift.key();
+    if (typed.text("addLift").equals(key)) {
+      own.list();
+    }
     own.decide(typed.choice(key + ".level", Level.class).orElse(Level.INTERMEDIATE),
         Optional.of(typed.text(key + ".basis")).flatMap(Basis::ofKey).filter(b -> b != Basis.TODAY).orElse(Basis.ESTIMATED));
     Integer percent = typed.whole(key + ".training", "The training max in % of the estimated max",

@@ -124,6 +124,7 @@ public class LifterService {
     LifterForm form = new LifterForm(typed, clock.today());
     Lifter lifter = new Lifter("", MassUnit.KG, 0);
     form.describe(lifter, placeIds());
+    lifter.life(null, null, null, form.free());
     List<LifterForm.First> firsts = form.firsts(lifts.catalogue());
     if (!typed.fine()) {
       return new Saved(0, typed, false);

@@ -82,7 +82,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
   // a lift on the body or a machine that only stands in the log has no numbers to write
   private static boolean shows(Lift lift, LiftNumbers numbers) {
     boolean loaded = lift.equipment() != Equipment.BODY && lift.equipment() != Equipment.OTHER;
-    return loaded || numbers.tested() != null || numbers.goal() != null || numbers.estimateOn() != null;
+    return loaded || numbers.listed() || numbers.tested() != null || numbers.goal() != null || numbers.estimateOn() != null;
   }
 
   private static Map<String, String> fields(LifterService.Known known, MassUnit unit) {

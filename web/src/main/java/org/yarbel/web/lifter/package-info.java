@@ -7,3 +7,4 @@
 package org.yarbel.web.lifter;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -1,11 +1,13 @@
 package org.yarbel.web.program;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -15,6 +17,7 @@ import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,6 +46,8 @@ public class Days {
 
   /** The most lines of a day. */
   public static final int MOST_LINES = 40;
+
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   private final TrainingSessionRepository sessions;
   private final SlotRepository slots;
@@ -113,7 +118,28 @@ public class Days {
     }
     issueAnew(lifter, changed);
     return Optional.of(changes.save(Change.ofDays(who.accountId(), clock.now(), lifter.id(), json.writeValueAsString(before),
-        json.writeValueAsString(after))).id());
+        json.writeValueAsString(after)).saying(words(before, after, changed))).id());
+  }
+
+  /** What a change did: the line where it is one, else how many lines of how many days. */
+  private static String words(State before, State after, List<LocalDate> changed) {
+    boolean setAnew = !Objects.equals(before.setup(), after.setup());
+    if (changed.isEmpty()) {
+      return "methods or easy weeks";
+    }
+    List<LineState> out = new ArrayList<>();
+    List<LineState> in = new ArrayList<>();
+    for (int i = 0; i < before.days().size(); i++) {
+      List<LineState> was = before.days().get(i).lines().stream().map(LineState::said).toList();
+      List<LineState> is = after.days().get(i).lines().stream().map(LineState::said).toList();
+      was.stream().filter(line -> !is.contains(line)).forEach(out::add);
+      is.stream().filter(line -> !was.contains(line)).forEach(in::add);
+    }
+    String days = changed.size() == 1 ? DAY.format(changed.get(0)) : changed.size() + " days";
+    int lines = Math.max(out.size(), in.size());
+    String what = lines == 1 ? Stream.concat(in.stream(), out.stream()).findFirst().map(line -> line.lift().replace('-', ' ') + " " + line.work()).orElse("")
+        : lines == 0 ? "order or groups" : lines + " lines";
+    return (setAnew ? "methods, with " : "") + what + (changed.size() == 1 ? ", " : " of ") + days;
   }
 
   private State read(String text) {

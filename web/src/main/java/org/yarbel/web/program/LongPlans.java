@@ -12,14 +12,17 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.SlotRepository;
 
 /**
  * Keeps the long plans. Each lift of a block is written by a method of its own that runs from the block's first Monday to its
@@ -32,9 +35,14 @@ public class LongPlans {
   private final DeloadWeekRepository deloads;
   private final Programs programs;
   private final CoreJson json;
+  private final SlotRepository slots;
+  private final LiftNumbersRepository numbers;
   private final ClubClock clock;
 
-  LongPlans(LongPlanRepository plans, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs, CoreJson json, ClubClock clock) {
+  LongPlans(LongPlanRepository plans, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs, CoreJson json, SlotRepository slots,
+      LiftNumbersRepository numbers, ClubClock clock) {
+    this.slots = slots;
+    this.numbers = numbers;
     this.plans = plans;
     this.progressions = progressions;
     this.deloads = deloads;
@@ -76,7 +84,23 @@ public class LongPlans {
   /** Takes a plan in place of the one there is, and writes the weeks ahead. The change is empty when nothing is new. */
   @Transactional
   public Optional<Long> take(Lifter lifter, Macrocycle plan, @Nullable Long contestId, SignedIn who) {
-    return programs.write(lifter, who, () -> set(lifter, plan, contestId));
+    return take(lifter, plan, contestId, List.of(), who);
+  }
+
+  /**
+   * The same with lines taken out that are in its way.
+   *
+   * @param out ids of lines of the lifter that nobody has begun
+   */
+  @Transactional
+  public Optional<Long> take(Lifter lifter, Macrocycle plan, @Nullable Long contestId, List<Long> out, SignedIn who) {
+    LocalDate until = out.isEmpty() ? clock.today() : plan.end();
+    return programs.write(lifter, until, who, () -> {
+      slots.deleteAll(slots.findAllById(out).stream().filter(slot -> slot.linkOf() != null).toList());
+      slots.deleteAllById(out);
+      slots.flush();
+      set(lifter, plan, contestId);
+    });
   }
 
   /** The same before any change of it is kept: as if it had been there from the start. */
@@ -108,6 +132,9 @@ public class LongPlans {
     List<Progression> all = progressions.findByLifterIdOrderById(lifter.id());
     Map<String, List<Progression>> own = new HashMap<>();
     all.stream().filter(p -> p.blockNo() != null).forEach(p -> own.computeIfAbsent(key(p.blockNo(), p.lift(), p.method().key()), k -> new ArrayList<>()).add(p));
+    Map<String, Mass> maxes = new HashMap<>();
+    numbers.findByLifterIdIn(List.of(lifter.id())).forEach(known -> Optional.ofNullable(known.numbers(lifter.unit(), today).best())
+        .ifPresent(max -> maxes.put(known.lift(), max)));
     Set<String> lifts = new HashSet<>();
     Set<Progression> used = new HashSet<>();
     for (Macrocycle.Assigned one : plan.assigned()) {
@@ -115,7 +142,7 @@ public class LongPlans {
       List<Progression> there = own.getOrDefault(key(one.no(), one.lift(), one.method().key()), List.of());
       Progression progression = there.isEmpty() ? new Progression(lifter.id(), one.lift(), one.method()) : there.remove(0);
       Set<DayOfWeek> days = one.days();
-      progression.set(one.settings(), one.startsOn(), days, Turn.EVERY);
+      progression.set(begun(lifter, plan, one, progression, maxes), one.startsOn(), days, Turn.EVERY);
       progression.end(one.endsOn());
       progression.belong(one.no(), one.contest(), one.skipped());
       used.add(progressions.save(progression));
@@ -124,6 +151,23 @@ public class LongPlans {
     LocalDate begins = plan.startsOn().isAfter(today) ? plan.startsOn() : today;
     all.stream().filter(p -> p.blockNo() == null && lifts.contains(p.lift()) && p.runsOn(begins)).forEach(p -> stop(p, begins));
     progressions.flush();
+  }
+
+  /** What is set of a method, with where the lifter stood when the plan was taken: the way to a goal is measured from there. */
+  private Map<String, String> begun(Lifter lifter, Macrocycle plan, Macrocycle.Assigned one, Progression there, Map<String, Mass> maxes) {
+    Map<String, String> all = new HashMap<>(one.settings());
+    String max = there.settings().get(Progression.START_MAX);
+    String on = there.settings().get(Progression.START_ON);
+    LocalDate today = clock.today();
+    if (max == null && maxes.containsKey(one.lift())) {
+      max = maxes.get(one.lift()).amountIn(lifter.unit(), 1).toPlainString();
+      on = (plan.startsOn().isAfter(today) ? plan.startsOn() : today).toString();
+    }
+    if (max != null) {
+      all.put(Progression.START_MAX, max);
+      all.put(Progression.START_ON, on == null ? one.startsOn().toString() : on);
+    }
+    return all;
   }
 
   private static String key(int block, String lift, String method) {

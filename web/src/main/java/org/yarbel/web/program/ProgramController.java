@@ -208,7 +208,8 @@ class ProgramController {
     remember(lifter, progression, method, settings);
     progression.set(settings, Programs.monday(Objects.requireNonNull(starts)), days, turn);
     boolean wrote = programs.write(lifter, who, () -> progressions.saveAndFlush(progression)).isPresent();
-    flash.addFlashAttribute("said", (wrote ? "Written for the weeks to come. What you edit there is kept; Undo on the board takes it back."
+    Optional<String> silent = programs.silent(lifter, progression);
+    flash.addFlashAttribute("said", silent.map("Kept. "::concat).orElse(wrote ? "Written for the weeks to come. What you edit there is kept; Undo on the board takes it back."
         : "Kept. Nothing in the weeks to come had to change.") + beside(progression).map(" "::concat).orElse(""));
     return new ModelAndView("redirect:/lifters/" + id + "/progressions");
   }

@@ -107,11 +107,13 @@ public class Programs {
     return write(lifter, to, who, () -> { });
   }
 
-  private Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Days.Edit first) {
+  /** The same with something set otherwise before, on days up to one. */
+  @Transactional
+  public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Days.Edit first) {
     LocalDate today = clock.today();
     LocalDate monday = monday(today);
     int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, monday(to)) + 1), MOST_AHEAD);
-    LocalDate end = later(monday.plusWeeks(weeks), writtenTo(progressions.findByLifterIdOrderById(lifter.id())).orElse(today)).plusWeeks(1);
+    LocalDate end = later(later(monday.plusWeeks(weeks), to), writtenTo(progressions.findByLifterIdOrderById(lifter.id())).orElse(today)).plusWeeks(1);
     return days.change(lifter, today.datesUntil(end).toList(), who, () -> {
       first.apply();
       rewrite(lifter, contexts.of(lifter, null), today, weeks);
@@ -146,6 +148,32 @@ public class Programs {
       Lifter lifter = lifters.findById(progression.lifterId()).orElseThrow(NotFound::new);
       write(lifter, contexts.of(lifter, null), today, WEEKS_AHEAD);
     }
+  }
+
+  /** Writes the weeks ahead anew after numbers or goals were written down: a wave that waited for its goal gets it. */
+  @Transactional
+  public void numbersChanged(long lifterId) {
+    Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
+    LocalDate today = clock.today();
+    if (progressions.findByLifterIdOrderById(lifterId).stream().anyMatch(progression -> progression.runsOn(today))) {
+      write(lifter, contexts.of(lifter, null), today, WEEKS_AHEAD);
+    }
+  }
+
+  /** Why a method has written nothing yet, in a sentence; empty when it has. */
+  @Transactional(readOnly = true)
+  public Optional<String> silent(Lifter lifter, Progression progression) {
+    LocalDate today = clock.today();
+    if (writtenTo(List.of(progression)).filter(last -> !last.isBefore(today)).isPresent()) {
+      return Optional.empty();
+    }
+    LocalDate end = monday(today).plusWeeks(WEEKS_AHEAD);
+    if (!progression.startsOn().isBefore(end)) {
+      return Optional.of("It begins on " + progression.startsOn() + ", further ahead than the " + WEEKS_AHEAD + " weeks that are written: its lines come when that "
+          + "week is near, or at once with “Write on to this week” on the week board.");
+    }
+    LocalDate first = later(progression.startsOn(), monday(today));
+    return silentRemarks(List.of(progression), contexts.of(lifter, null), first).stream().findFirst().map(remark -> "It writes nothing: " + remark);
   }
 
   /**

@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
 import org.springframework.http.HttpStatus;
@@ -54,6 +55,7 @@ import org.yarbel.web.form.Typed;
 import org.yarbel.web.job.Jobs;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.lifter.NumbersChanged;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
 
@@ -73,10 +75,12 @@ class RunwayController {
   private final PlanService changes;
   private final Jobs jobs;
   private final Lifts lifts;
+  private final ApplicationEventPublisher events;
   private final ClubClock clock;
 
   RunwayController(Runways runways, RunwayService service, Goals goals, LongPlans plans, Contests contests, LifterRepository lifters, GroupBoards groups,
-      PlanService changes, Jobs jobs, Lifts lifts, ClubClock clock) {
+      PlanService changes, Jobs jobs, Lifts lifts, ApplicationEventPublisher events, ClubClock clock) {
+    this.events = events;
     this.runways = runways;
     this.service = service;
     this.goals = goals;
@@ -147,6 +151,8 @@ class RunwayController {
     try {
       Proposal proposal = runways.propose(lifter, open ? null : to);
       model.addAttribute("proposal", RunwayViews.ProposalView.of(proposal, open || to == null ? "" : Long.toString(to.id())));
+      model.addAttribute("inTheWay", runways.inTheWay(lifter, proposal.plan()).stream().map(line -> RunwayViews.line(line, lifts.catalogue())).toList());
+      model.addAttribute("ways", InTheWay.Way.values());
     } catch (IllegalArgumentException refused) {
       model.addAttribute("noProposal", refused.getMessage() + ".");
     }
@@ -181,12 +187,21 @@ class RunwayController {
   }
 
   @PostMapping("/lifters/{id}/runway/plan")
-  String take(@PathVariable long id, @RequestParam(defaultValue = "") String contest, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  String take(@PathVariable long id, @RequestParam(defaultValue = "") String contest, @RequestParam(defaultValue = "") String way,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
     Contest to = contest.isEmpty() ? null : contests.of(id).stream().map(Contests.Going::contest).filter(own -> Long.toString(own.id()).equals(contest))
         .findFirst().orElseThrow(NotFound::new);
     try {
-      Optional<Long> change = runways.take(lifter, runways.propose(lifter, to), to, who);
+      Proposal proposal = runways.propose(lifter, to);
+      List<InTheWay.Line> lines = runways.inTheWay(lifter, proposal.plan());
+      Optional<InTheWay.Way> chosen = InTheWay.Way.ofKey(way);
+      if (!lines.isEmpty() && chosen.isEmpty()) {
+        flash.addFlashAttribute("said", "Not taken yet: " + lines.size() + (lines.size() == 1 ? " line stands" : " lines stand") + " in its way. Choose below what becomes of "
+            + (lines.size() == 1 ? "it." : "them."));
+        return back(id) + "?propose=" + (contest.isEmpty() ? "open" : contest);
+      }
+      Optional<Long> change = runways.take(lifter, proposal, to, chosen.orElse(InTheWay.Way.JOIN), who);
       said(flash, "The plan is taken; the next four weeks are written. Methods of the same lifts end where it begins.", List.of(), change);
     } catch (IllegalArgumentException refused) {
       flash.addFlashAttribute("said", refused.getMessage() + ".");
@@ -276,6 +291,9 @@ class RunwayController {
   @PostMapping("/lifters/{id}/runway/goal")
   String goal(@PathVariable long id, @RequestParam Map<String, String> all, RedirectAttributes flash) {
     Goals.Outcome outcome = goals.aim(lifter(id), new Typed(all));
+    if (outcome.errors().isEmpty()) {
+      events.publishEvent(new NumbersChanged(id));
+    }
     flash.addFlashAttribute("said", outcome.said());
     flash.addFlashAttribute("goalErrors", new HashMap<>(outcome.errors()));
     flash.addFlashAttribute("goalTyped", new HashMap<>(all));

@@ -10,7 +10,9 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Gear;
+import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.Changed;
 import org.yarbel.core.plan.cycle.GoalCourse;
@@ -73,6 +75,11 @@ final class RunwayViews {
     private static String one(double value) {
       return BigDecimal.valueOf(value).setScale(1, RoundingMode.HALF_UP).toPlainString();
     }
+  }
+
+  /** A line in the way of a proposal: {@code Mon 2 Mar: Squat 3x5 @8}. */
+  static String line(InTheWay.Line line, Catalogue lifts) {
+    return DAY.format(line.day()) + ": " + lifts.ofKey(line.lift()).map(Lift::name).orElse(line.lift()) + " " + line.work();
   }
 
   /** A proposal as the page shows it. */

@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -30,7 +31,9 @@ import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.Days;
 import org.yarbel.web.program.LongPlans;
 
 /** What a coach does with the long plan of a lifter. */
@@ -40,14 +43,16 @@ public class Runways {
   private final Contests contests;
   private final LiftNumbersRepository numbers;
   private final LoggedSetRepository log;
+  private final Days days;
   private final Lifts lifts;
   private final ClubClock clock;
 
-  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Lifts lifts, ClubClock clock) {
+  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Days days, Lifts lifts, ClubClock clock) {
     this.plans = plans;
     this.contests = contests;
     this.numbers = numbers;
     this.log = log;
+    this.days = days;
     this.lifts = lifts;
     this.clock = clock;
   }
@@ -198,6 +203,11 @@ public class Runways {
   /** What is proposed to a lifter, to a contest or open-ended. */
   @Transactional(readOnly = true)
   public Proposal propose(Lifter lifter, @Nullable Contest contest) {
+    return propose(lifter, contest, LocalDate.MIN);
+  }
+
+  /** The same from a Monday on, where that is ahead. */
+  private Proposal propose(Lifter lifter, @Nullable Contest contest, LocalDate begins) {
     LocalDate today = clock.today();
     LocalDate day = contest == null ? null : contest.day();
     if (day != null && day.isBefore(today)) {
@@ -209,8 +219,9 @@ public class Runways {
     List<Lift> main = main(lifter, known, catalogue, today);
     List<Proposal.Event> events = contest == null ? List.of() : contest.said().events().stream()
         .flatMap(event -> catalogue.ofKey(event.lift()).map(lift -> new Proposal.Event(lift, event.work())).stream()).toList();
+    LocalDate from = begins.isAfter(today) ? begins : Proposal.begins(today, lifter.daysFree(), log.countSince(lifter.id(), today) > 0);
     List<Lift> trained = main.stream().filter(lift -> events.stream().noneMatch(event -> event.lift().equals(lift))).toList();
-    Proposal proposal = Proposal.of(new Proposal.Request(level, trained, events, lifter.daysFree(), day, Macrocycle.monday(today), lifter.strained(),
+    Proposal proposal = Proposal.of(new Proposal.Request(level, trained, events, lifter.daysFree(), day, from, lifter.strained(),
         lifter.deloadKind(), lifter.unit(), aims(lifter, known, trained, today)));
     List<LocalDate> training = day == null ? List.of() : Contests.roles(contests.of(lifter.id()), today).stream().filter(role -> !role.peak())
         .map(role -> role.meet().day()).filter(other -> other.isBefore(day)).toList();
@@ -237,10 +248,34 @@ public class Runways {
     return main.isEmpty() ? all.stream().limit(4).toList() : main.stream().limit(5).toList();
   }
 
-  /** Takes a proposal. */
+  /** The lines that somebody has written by hand, of lifts a plan trains, on days that it would write into. */
+  @Transactional(readOnly = true)
+  List<InTheWay.Line> inTheWay(Lifter lifter, Macrocycle plan) {
+    Catalogue catalogue = lifts.catalogue();
+    Set<Lift> families = new HashSet<>();
+    plan.blocks().forEach(block -> block.uses().forEach(use -> catalogue.ofKey(use.lift()).map(catalogue::family).ifPresent(families::add)));
+    LocalDate from = plan.startsOn().isAfter(clock.today()) ? plan.startsOn() : clock.today();
+    List<InTheWay.Line> lines = new ArrayList<>();
+    days.week(lifter.id(), from, plan.end().minusDays(1)).forEach((day, all) -> {
+      Set<Long> begun = days.begun(all.stream().map(Slot::id).toList());
+      all.stream().filter(slot -> slot.origin() == null && slot.linkOf() == null && !begun.contains(slot.id()) && slot.kind().mainWork()
+          && catalogue.ofKey(slot.lift()).map(catalogue::family).filter(families::contains).isPresent())
+          .forEach(slot -> lines.add(new InTheWay.Line(slot.id(), day, slot.lift(), slot.work())));
+    });
+    return lines;
+  }
+
+  /** Takes a proposal; what is in its way goes, stays beside it, or is waited for. */
   @Transactional
-  public Optional<Long> take(Lifter lifter, Proposal proposal, @Nullable Contest contest, SignedIn who) {
-    return plans.take(lifter, proposal.plan(), contest == null ? null : Long.valueOf(contest.id()), who);
+  public Optional<Long> take(Lifter lifter, Proposal proposal, @Nullable Contest contest, InTheWay.Way way, SignedIn who) {
+    List<InTheWay.Line> lines = inTheWay(lifter, proposal.plan());
+    Long contestId = contest == null ? null : Long.valueOf(contest.id());
+    if (way == InTheWay.Way.AFTER && !lines.isEmpty()) {
+      LocalDate last = lines.get(lines.size() - 1).day();
+      return plans.take(lifter, propose(lifter, contest, Macrocycle.monday(last).plusWeeks(1)).plan(), contestId, who);
+    }
+    List<Long> out = way == InTheWay.Way.REPLACE ? lines.stream().map(InTheWay.Line::slotId).toList() : List.of();
+    return plans.take(lifter, proposal.plan(), contestId, out, who);
   }
 
   /**

@@ -9,3 +9,4 @@
 package org.yarbel.web.runway;
 
 import org.jspecify.annotations.NullMarked;
+

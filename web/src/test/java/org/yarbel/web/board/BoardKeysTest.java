@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Someone;
@@ -63,14 +64,12 @@ class BoardKeysTest {
     Someone lifter = Someone.called(app, "Ottoline Reed " + page, Map.of("squat", "200"));
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
     browser.desk().signIn("coach").open(lifter.at("/" + page + "?of=" + MONDAY));
-    browser.driver().executeScript("""
-        const field = document.querySelector(arguments[0]);
-        field.focus();
-        field.value = "3x5 7";
-        field.dispatchEvent(new Event("change", { bubbles: true }));
-        field.value = "3x5 75%";""", field);
+    browser.slow(700);
+    browser.find(field).sendKeys(Keys.chord(Keys.CONTROL, "a"), "3x5 7", Keys.ENTER, "5%");
     browser.await(field + "[aria-invalid]");
+    assertThat(browser.find(field).getAttribute("value")).as("what was typed meanwhile").isEqualTo("3x5 75%");
     browser.find(field).sendKeys(Keys.TAB);
+    browser.slow(0);
     browser.awaitText(loads, "150 ×3");
     new WebDriverWait(browser.driver(), Duration.ofSeconds(10)).until(saved -> lifter.on(MONDAY).equals(List.of("squat 3x5 75%")));
   }
@@ -80,14 +79,7 @@ class BoardKeysTest {
     Someone lifter = Someone.called(app, "Imelda Frost", Map.of("squat", "200"));
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
     browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
-    browser.driver().executeScript("""
-        const data = new DataTransfer();
-        const fire = (target, type) => target.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data }));
-        const handle = document.querySelector(arguments[0] + " .slot[data-slot] .handle");
-        fire(handle, "dragstart");
-        fire(document.querySelector(arguments[1] + " .day-label"), "dragover");
-        fire(document.querySelector(arguments[1] + " .day-label"), "drop");
-        fire(handle, "dragend");""", "#day-" + MONDAY, "#day-" + MONDAY.plusDays(2));
+    browser.drag(browser.find("#day-" + MONDAY + " .slot[data-slot] .handle"), browser.find("#day-" + MONDAY.plusDays(2) + " .day-label"), 8);
     browser.awaitText("#board > .said", "Moved to Wed 4 Mar.");
     assertThat(lifter.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 70%");
     assertThat(browser.find("#day-" + MONDAY.plusDays(2) + " .slot[data-slot] .lift").getAttribute("value")).isEqualTo("Squat");
@@ -99,15 +91,16 @@ class BoardKeysTest {
     Someone lifter = Someone.called(app, "Jasper Thorn", Map.of("squat", "200"));
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
     browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
-    browser.driver().executeScript("""
-        const data = new DataTransfer();
-        data.setData("text/plain", "Tue\\tmain\\tsquat\\t3x3 80%\\nThu\\tmain\\tsquat\\t2x2 85%");
-        document.querySelector(".slot[data-slot] .work[name=work]").dispatchEvent(new ClipboardEvent("paste", { bubbles: true, cancelable: true, clipboardData: data }));""");
+    // copied as a person would: out of the week's own table
+    browser.open(lifter.at("/sheet?of=" + MONDAY));
+    browser.find("#table").sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.chord(Keys.CONTROL, "c"));
+    browser.open(lifter.at("/week?of=" + MONDAY));
+    browser.find(".slot[data-slot] .work[name=work]").sendKeys(Keys.chord(Keys.CONTROL, "v"));
     browser.await("#rows");
-    assertThat(browser.find("#rows").getAttribute("value")).contains("Tue\tmain\tsquat\t3x3 80%");
+    assertThat(browser.find("#rows").getAttribute("value")).contains("Mon\tmain\tSquat\t3x5 70%");
     browser.click("form .btn-main");
-    browser.awaitText(".week-bar .said", "2 lines taken from the table.");
-    assertThat(lifter.on(MONDAY.plusDays(3))).containsExactly("squat 2x2 85%");
+    browser.awaitText(".week-bar .said", "1 line taken from the table.");
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 70%", "squat 3x5 70%");
     assertThat(browser.complaints()).isEmpty();
   }
 
@@ -126,6 +119,64 @@ class BoardKeysTest {
     browser.awaitText(".grid-board", "Saved.");
     assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("squat 3x5 75%");
     assertThat(browser.axe()).isEmpty();
+  }
+
+  /** Every field is changed before the button is pressed, as a person does. */
+  @Test
+  void movesCopiesAndFillsDownWithTheDateAndTheWeeksChangedFirst(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Mirabel Stowe", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
+    String line = ".slot[data-slot] ";
+    browser.press("#day-" + MONDAY + " " + line + ".about summary");
+    browser.await("#day-" + MONDAY + " " + line + "input[name=to]").sendKeys("03052026", Keys.TAB);
+    browser.press(browser.find("#day-" + MONDAY + " " + line + "button[formaction*='copy=1']"));
+    browser.awaitText("#board > .said", "Copied to Thu 5 Mar.");
+    assertThat(lifter.on(MONDAY.plusDays(3))).containsExactly("squat 3x5 70%");
+    browser.press("#day-" + MONDAY + " " + line + ".about summary");
+    browser.await("#day-" + MONDAY + " " + line + "input[name=to]").sendKeys("03072026");
+    browser.press(browser.find("#day-" + MONDAY + " " + line + "button[formaction$='/to']"));
+    browser.awaitText("#board > .said", "Moved to Sat 7 Mar.");
+    assertThat(lifter.on(MONDAY)).isEmpty();
+    String saturday = "#day-" + MONDAY.plusDays(5) + " " + line;
+    browser.press(saturday + ".about summary");
+    browser.await(saturday + "input[name=weeks]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "2");
+    browser.press(browser.find(saturday + "button[formaction$='/down']"));
+    browser.awaitText("#board > .said", "Filled down 2 weeks.");
+    assertThat(lifter.on(MONDAY.plusDays(19))).containsExactly("squat 3x5 70%");
+    assertThat(lifter.on(MONDAY.plusDays(26))).as("not the three weeks the field began with").isEmpty();
+    browser.press(saturday + ".about summary");
+    browser.press(browser.await(saturday + "input[name=gear][value=these]"));
+    browser.press(browser.find(saturday + "input[name=pieces][value=BELT]"));
+    browser.awaitText(saturday, "belt");
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  @Test
+  void theFocusStaysWhereTheWorkIsWhenALineIsTakenOut(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Nerida Holt", Map.of("squat", "200"));
+    List.of("3x5 70%", "3x5 72.5%", "3x5 75%").forEach(work -> lifter.add(MONDAY, "MAIN", "squat", work));
+    browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
+    browser.all("#day-" + MONDAY + " .slot[data-slot] .acts .link:last-child").get(1).sendKeys(Keys.ENTER);
+    browser.awaitText("#day-" + MONDAY + " .said", "Taken out");
+    WebElement focused = browser.driver().switchTo().activeElement();
+    assertThat(focused.getAttribute("value")).as("the line that took its place").isEqualTo("3x5 75%");
+    browser.awaitText("#board-steps", "Undo: taking out Squat 3x5 72.5%");
+  }
+
+  @Test
+  void findsAnyoneByTypingFromEveryPageAndShowsTheKeys(TestApp app, Browser browser) {
+    browser.desk().signIn("coach").open("/kit");
+    new Actions(browser.driver()).sendKeys("/").perform();
+    new Actions(browser.driver()).sendKeys("mare").perform();
+    browser.awaitText("#found", "Maren Oakhurst");
+    assertThat(browser.axe()).isEmpty();
+    new Actions(browser.driver()).sendKeys(Keys.ENTER).perform();
+    browser.awaitText("h1", "Maren Oakhurst");
+    new Actions(browser.driver()).sendKeys("?").perform();
+    browser.awaitText("h1", "Keys");
+    assertThat(browser.axe()).isEmpty();
+    assertThat(browser.complaints()).isEmpty();
   }
 
   @Test

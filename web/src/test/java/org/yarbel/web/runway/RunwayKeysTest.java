@@ -21,7 +21,7 @@ class RunwayKeysTest {
     browser.desk().signIn("coach");
     browser.open("/lifters/" + app.lifter("Emeric") + "/runway");
     assertThat(browser.text(".rw-said")).startsWith("Week of 2 Mar, 7 weeks out: Strength, week 5 of 6.");
-    browser.driver().executeScript("document.querySelector('.rw-week[tabindex=\"0\"]').focus()");
+    browser.tabTo(".rw-week");
     focused(browser).sendKeys(Keys.ARROW_RIGHT);
     assertThat(browser.text(".rw-said")).startsWith("Week of 9 Mar, 6 weeks out: Strength, week 6 of 6, easy");
     focused(browser).sendKeys(Keys.END);
@@ -37,7 +37,8 @@ class RunwayKeysTest {
   void aBlockIsOpenedFromThePictureChangedAndPutBack(TestApp app, Browser browser) {
     browser.desk().signIn("coach");
     browser.open("/lifters/" + app.lifter("Emeric") + "/runway");
-    browser.driver().executeScript("document.querySelectorAll('.rw-block')[2].focus()");
+    browser.tabTo(".rw-block:nth-of-type(1), .rw-block");
+    browser.tabTo(".rw-block[href$='block=3']");
     focused(browser).sendKeys(Keys.ENTER);
     assertThat(browser.text("#block h2")).isEqualTo("Peak, 3 weeks");
     browser.click("form[action$='/blocks/3/longer'] button");

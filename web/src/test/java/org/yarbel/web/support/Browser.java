@@ -10,11 +10,13 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium, one for all tests, in the size of a desk or a phone. */
@@ -104,6 +106,44 @@ public final class Browser {
 
   public void click(String css) {
     find(css).click();
+  }
+
+  /** Presses something as a person does: brought into sight, pointed at, clicked. */
+  public void press(WebElement element) {
+    driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element);
+    new Actions(driver).moveToElement(element).click().perform();
+  }
+
+  /** The same with what is to be seen of a kind first. */
+  public void press(String css) {
+    press(await(css));
+  }
+
+  /** Drags from the middle of one element to another, some pixels below its top: pressed, moved in steps, let go. */
+  public void drag(WebElement from, WebElement to, int below) {
+    driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", from);
+    int height = to.getRect().getHeight();
+    new Actions(driver).moveToElement(from).clickAndHold().pause(Duration.ofMillis(60)).moveByOffset(4, 6).pause(Duration.ofMillis(60))
+        .moveToElement(to, 0, below - height / 2).pause(Duration.ofMillis(120)).moveByOffset(1, 0).release().perform();
+  }
+
+  /** Goes on by Tab until something has the focus. */
+  public WebElement tabTo(String css) {
+    for (int i = 0; i < 200; i++) {
+      WebElement focused = driver.switchTo().activeElement();
+      if (all(css).contains(focused)) {
+        return focused;
+      }
+      new Actions(driver).sendKeys(Keys.TAB).perform();
+    }
+    throw new IllegalStateException("Tab never came to " + css);
+  }
+
+  /** Makes every answer late by so many milliseconds; 0 for as quick as it is. */
+  public void slow(int milliseconds) {
+    driver.executeCdpCommand("Network.enable", Map.of());
+    driver.executeCdpCommand("Network.emulateNetworkConditions",
+        Map.of("offline", false, "latency", milliseconds, "downloadThroughput", -1, "uploadThroughput", -1));
   }
 
   public WebElement find(String css) {

@@ -2,8 +2,10 @@ package org.yarbel.web.support;
 
 import java.net.URI;
 import java.net.http.HttpResponse;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +47,9 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
     long id = app.bean(CurrentClub.class).within(who.clubId(), () -> {
       LifterRepository lifters = app.bean(LifterRepository.class);
       long place = lifters.findById(app.lifter("Maren")).orElseThrow().placeId();
-      Lifter lifter = lifters.saveAndFlush(new Lifter(name, MassUnit.KG, place));
+      Lifter lifter = new Lifter(name, MassUnit.KG, place);
+      lifter.life(null, null, null, EnumSet.allOf(DayOfWeek.class));
+      lifters.saveAndFlush(lifter);
       maxes.forEach((lift, max) -> {
         LiftNumbers own = new LiftNumbers(lifter.id(), lift);
         own.decide(Level.INTERMEDIATE, Basis.ESTIMATED);

@@ -51,7 +51,7 @@ final class TestDatabase {
           .redirectErrorStream(true)
           .redirectOutput(output.toFile())
           .start();
-      if (!process.waitFor(90, TimeUnit.SECONDS) || process.exitValue() != 0) {
+      if (!process.waitFor(15, TimeUnit.MINUTES) || process.exitValue() != 0) {
         throw new IllegalStateException("yarbel " + command + ": " + Files.readString(output));
       }
       return Files.readAllLines(output);

@@ -76,6 +76,18 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   public record Event(Lift lift, String work) {}
 
   /**
+   * The Monday a plan begins on: this week's when at least half of its free days are still ahead, else the next.
+   *
+   * @param begun whether something of today is lifted already, so that it is no day to begin on
+   */
+  public static LocalDate begins(LocalDate today, Set<DayOfWeek> free, boolean begun) {
+    LocalDate monday = Macrocycle.monday(today);
+    LocalDate from = begun ? today.plusDays(1) : today;
+    long ahead = free.stream().filter(day -> !monday.plusDays(day.getValue() - 1L).isBefore(from)).count();
+    return free.isEmpty() || 2 * ahead >= free.size() ? monday : monday.plusWeeks(1);
+  }
+
+  /**
    * Proposes a plan.
    *
    * @throws IllegalArgumentException when nobody can train or nothing is trained, or the contest is before the first week

@@ -5,15 +5,27 @@ const PARTS = "yarbel-parts";
 self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
+// The first card of a new browser was fetched before this script was there: the card asks for it to be kept.
+self.addEventListener("message", (event) => {
+  const parts = (event.data?.parts ?? []).map((part) => new URL(part, self.location.origin));
+  const card = new URL(event.data?.card ?? "/", self.location.origin);
+  if (isCard(card)) {
+    event.waitUntil(Promise.all([fresh(card), ...parts.filter(isPart).map((url) => part(new Request(url)))]).catch(() => {}));
+  }
+});
+
+const isCard = (url) => url.origin === self.location.origin && /^\/sessions\/\d+\/card$/.test(url.pathname);
+const isPart = (url) => url.origin === self.location.origin && /^\/(css|js|fonts|webjars)\//.test(url.pathname);
+
 self.addEventListener("fetch", (event) => {
   const request = event.request;
   const url = new URL(request.url);
   if (request.method !== "GET" || url.origin !== self.location.origin) {
     return;
   }
-  if (/^\/(css|js|fonts|webjars)\//.test(url.pathname)) {
+  if (isPart(url)) {
     event.respondWith(part(request));
-  } else if (request.mode === "navigate" && /^\/sessions\/\d+\/card$/.test(url.pathname)) {
+  } else if (request.mode === "navigate" && isCard(url)) {
     event.respondWith(card(request, url));
   }
 });
@@ -31,18 +43,29 @@ async function part(request) {
 }
 
 async function card(request, url) {
-  const key = url.origin + url.pathname;
   try {
-    const fresh = await fetch(request);
-    if (fresh.ok && !fresh.redirected) {
-      (await caches.open(CARDS)).put(key, fresh.clone());
-    }
-    return fresh;
+    const answer = await fetch(request);
+    await keep(url, answer);
+    return answer;
   } catch (offline) {
-    const kept = await caches.match(key);
+    const kept = await caches.match(url.origin + url.pathname);
     if (kept) {
       return kept;
     }
     throw offline;
   }
+}
+
+async function fresh(url) {
+  await keep(url, await fetch(url.origin + url.pathname, { credentials: "same-origin" }));
+}
+
+// A kept card carries the moment it was kept, and shows it when it is opened from here.
+async function keep(url, answer) {
+  if (!answer.ok || answer.redirected) {
+    return;
+  }
+  const page = (await answer.clone().text()).replace("<html ", `<html data-kept="${new Date().toISOString()}" `);
+  const kept = new Response(page, { status: 200, headers: answer.headers });
+  await (await caches.open(CARDS)).put(url.origin + url.pathname, kept);
 }

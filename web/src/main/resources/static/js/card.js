@@ -8,8 +8,41 @@ function start() {
   document.addEventListener("click", onClick);
   document.addEventListener("submit", onSubmit);
   window.addEventListener("online", send);
+  keepCard();
   replay();
   send();
+}
+
+// The card as it now stands is kept with what it needs, so that it opens without signal.
+async function keepCard() {
+  if (document.documentElement.dataset.kept || !("serviceWorker" in navigator)) {
+    return;
+  }
+  const worker = (await navigator.serviceWorker.ready).active;
+  const parts = performance.getEntriesByType("resource").map((entry) => entry.name);
+  worker?.postMessage({ card: location.pathname, parts });
+}
+
+// A card that came from the phone says how old it is: loads may have moved since.
+function age() {
+  const line = document.getElementById("kept-note");
+  const kept = Date.parse(document.documentElement.dataset.kept ?? "");
+  if (!line || Number.isNaN(kept)) {
+    return;
+  }
+  const minutes = Math.max(Math.round((Date.now() - kept) / 60000), 0);
+  line.textContent = "No signal: this is the card as it was " + ago(minutes) + ". What you log is kept on this phone.";
+  line.hidden = false;
+}
+
+function ago(minutes) {
+  if (minutes < 2) {
+    return "just now";
+  }
+  if (minutes < 120) {
+    return minutes + " minutes ago";
+  }
+  return minutes < 2880 ? Math.round(minutes / 60) + " hours ago" : Math.round(minutes / 1440) + " days ago";
 }
 
 function onClick(event) {
@@ -171,8 +204,10 @@ async function send() {
 function replace(html) {
   const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("card");
   if (fresh) {
+    delete document.documentElement.dataset.kept;
     root().replaceWith(document.adoptNode(fresh));
     replay();
+    keepCard();
     const wrong = root().querySelector('[role="alert"], [aria-invalid="true"]');
     if (wrong) {
       wrong.scrollIntoView({ block: "center" });
@@ -190,6 +225,7 @@ function note(text) {
 
 // Shows entries that wait as done, and what the sets after them become by the issued table.
 function replay() {
+  age();
   let last = null;
   for (const entry of waiting()) {
     const body = new URLSearchParams(entry.body);
@@ -213,8 +249,11 @@ function replay() {
     }
   }
   if (last) {
-    const next = [...root().querySelectorAll(".panel")].find((panel) => panel.dataset.logged !== "true" && panel.dataset.optional !== "true"
-      && panel.dataset.needless !== "true" && panel.dataset.attempt !== "true");
+    // behind the one just logged first: whoever does a later line first is not sent back
+    const panels = [...root().querySelectorAll(".panel")];
+    const at = panels.indexOf(last);
+    const next = [...panels.slice(at + 1), ...panels.slice(0, at)].find((panel) => panel.dataset.logged !== "true"
+      && (panel.dataset.optional !== "true" || panel.dataset.slot === last.dataset.slot) && panel.dataset.needless !== "true" && panel.dataset.attempt !== "true");
     show((next || last).dataset.panelId);
   }
 }

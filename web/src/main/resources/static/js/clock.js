@@ -85,7 +85,7 @@ function acts(box, buttons) {
 
 // Writes what a clock counted into the panel's fields; nothing is sent before the lifter says so.
 function fill(box, field, value) {
-  const input = box.closest(".panel").querySelector(`input[name="${field}"]`);
+  const input = box.closest(".panel").querySelector(`[name="${field}"]`);
   if (input) {
     input.value = String(value);
   }
@@ -136,7 +136,7 @@ const clocks = {
   // as many singles as go in the time; a miss ends it, stopping by choice is no miss
   density(box, it) {
     const goal = number(box, "count");
-    const end = (word) => { start(it, "over", { word }); fill(box, "reps", it.made); };
+    const end = (word, why = "") => { start(it, "over", { word }); fill(box, "reps", it.made); fill(box, "stopped", why); };
     if (it.phase === "ready") {
       say(box, shown(number(box, "seconds")), box.dataset.advice);
       acts(box, [["Start", () => { signal("go", box.querySelector(".clock-face")); start(it, "run", { made: 0 }); }, true]]);
@@ -149,7 +149,7 @@ const clocks = {
         const wanted = goal - it.made;
         say(box, shown(left), wanted > 0 ? `${it.made} of ${goal} made, ${Math.floor(left / wanted)} s for each still wanted` : `${it.made} made, the goal is reached`);
         acts(box, [["Single made", () => { it.made++; signal("tick", box.querySelector(".clock-face")); }, true],
-          ["Missed: it ends", () => end("a miss ended it")], ["Stop by choice", () => end("stopped by choice, no miss")]]);
+          ["Missed: it ends", () => end("a miss ended it", "MISS")], ["Stop by choice", () => end("stopped by choice, no miss", "CHOICE")]]);
       }
     } else {
       say(box, `${it.made} of ${goal}`, it.word);

@@ -111,8 +111,10 @@ class PathTest {
     browser.phone().signIn("maren");
     long session = app.session("Maren", TestApp.TODAY);
     browser.open("/sessions/" + session + "/card");
-    browser.driver().executeAsyncScript("const done = arguments[0]; navigator.serviceWorker.ready.then(() => done())");
-    browser.open("/sessions/" + session + "/card");
+    // opened once only, in a browser that had never been here
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(30)).until(driver -> browser.driver()
+        .executeAsyncScript("const done = arguments[0]; caches.match(location.pathname).then((kept) => done(Boolean(kept)))"));
+    assertThat(browser.find("#kept-note").isDisplayed()).as("no word of age while there is signal").isFalse();
     browser.offline(true);
     log(browser, "185", "8.5");
     browser.awaitText("#queue-note", "1 entry is kept on this phone");
@@ -120,6 +122,8 @@ class PathTest {
     assertThat(browser.text(".panel:not([hidden]) .big .number")).as("185 × 0.85 = 157.25, from the issued table").isEqualTo("157.5");
     browser.open("/sessions/" + session + "/card");
     assertThat(browser.text(".panel:not([hidden]) .big .number")).as("opened again without signal").isEqualTo("157.5");
+    assertThat(browser.text("#kept-note")).startsWith("No signal: this is the card as it was");
+    assertThat(browser.text(".overview [data-row]")).as("what waits is drawn in").contains("185").contains("on phone");
     log(browser, "157.5", "7");
     browser.awaitText("#queue-note", "2 entries are kept");
     browser.offline(false);

@@ -85,6 +85,25 @@ public class Batches {
     }).map(id -> "Moved to " + DAY.format(to) + ".").orElse("It stands there already.");
   }
 
+  /** Moves the lines of a day to another as one change; a sentence says what was done. */
+  @Transactional
+  public String moveAll(List<Slot> lines, LocalDate to, SignedIn who) {
+    Set<Long> begun = days.begun(lines.stream().map(Slot::id).toList());
+    if (lines.isEmpty() || lines.stream().anyMatch(slot -> slot.linkOf() != null || begun.contains(slot.id()))) {
+      return "They stay: sets are logged, or they follow another line.";
+    }
+    TrainingSession from = session(lines.get(0));
+    Lifter lifter = lifter(from);
+    return days.change(lifter, Set.of(from.day(), to), who, () -> {
+      TrainingSession target = days.session(lifter, to);
+      int position = days.lines(target).size();
+      for (Slot slot : lines) {
+        slot.moveTo(target.id(), ++position);
+        slots.save(slot);
+      }
+    }).map(id -> "Moved to " + DAY.format(to) + "; Undo takes it back.").orElse("They stand there already.");
+  }
+
   /** Copies a line to another day. */
   @Transactional
   public String copy(Slot slot, LocalDate to, SignedIn who) {

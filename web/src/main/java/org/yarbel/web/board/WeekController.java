@@ -4,6 +4,7 @@ import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +26,7 @@ import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.Days;
 import org.yarbel.web.watch.WeekWatch;
 
 /** What is done with whole weeks on the board: sums and findings, undo and redo, copying, moving, filling down, silencing. */
@@ -116,6 +118,22 @@ class WeekController {
       return answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", said + lift.name() + " " + work));
     }
     return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
+  }
+
+  /** Takes the move a check proposes: lines of one day to another. */
+  @PostMapping("/lifters/{id}/week/move")
+  String moveAll(@PathVariable long id, @RequestParam List<Long> lines, @RequestParam LocalDate to, @RequestParam(required = false) @Nullable LocalDate of,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+    Lifter lifter = board.lifter(id);
+    if (lines.size() > Days.MOST_LINES) {
+      throw new NotFound();
+    }
+    List<Slot> all = lines.stream().map(board::stored).toList();
+    if (all.stream().anyMatch(slot -> board.lifterOf(slot).id() != lifter.id()) || all.stream().map(Slot::sessionId).distinct().count() > 1) {
+      throw new NotFound();
+    }
+    flash.addFlashAttribute("said", batches.moveAll(all, to, who));
+    return week(id, of == null ? to : of);
   }
 
   /** Moves or copies a line to another day. */

@@ -62,10 +62,11 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
    * @param mend another text for the line; null where there is none
    * @param before the line's loads
    * @param after the loads with the mend
+   * @param move the lines that go to another day; null where no move puts it right
    */
   record FindingView(String check, String severity, String sentence, String source, @Nullable Long slotId, String about, String lift,
       @Nullable String mend,
-      @Nullable String mendWords, String before, String after) {}
+      @Nullable String mendWords, String before, String after, Finding.@Nullable Move move) {}
 
   /** How many findings there are of each severity. */
   record Counts(long stops, long doubts, long notes) {
@@ -116,7 +117,7 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
     String before = mend == null ? "" : line.map(l -> String.join(" · ", LineView.loads(l.resolved()))).orElse("");
     return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot,
         line.map(l -> l.lift().name()).orElse(""), found.lift(), mend == null ? null : mend.work(),
-        mend == null ? null : mend.words(), before, mend == null || slot == null ? "" : quick.loads(slot, mend.work()));
+        mend == null ? null : mend.words(), before, mend == null || slot == null ? "" : quick.loads(slot, mend.work()), found.move());
   }
 
   private static Counts counts(List<Finding> findings) {

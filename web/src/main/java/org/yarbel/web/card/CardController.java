@@ -4,6 +4,7 @@ import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.util.UriComponentsBuilder;
 import org.yarbel.core.card.EntryDoubt;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.account.SignedIn;
@@ -43,8 +45,8 @@ class CardController {
 
   @GetMapping("/sessions/{id}/card")
   String page(@PathVariable long id, @RequestParam(required = false) @Nullable String set,
-      @AuthenticationPrincipal SignedIn who, Model model) {
-    model.addAllAttributes(shown(id, who, set, null, null));
+      @RequestParam(required = false) @Nullable String after, @AuthenticationPrincipal SignedIn who, Model model) {
+    model.addAllAttributes(shown(id, who, new CardView.Wanted(set, after, null)));
     return "card/page";
   }
 
@@ -57,7 +59,7 @@ class CardController {
       cards.clear(id, who, form.slot() == null ? 0 : form.slot(),
           new LoggedSet.Place(form.part() == null ? 0 : form.part(), form.set() == null ? 0 : form.set()));
       events.publishEvent(new LineLogged(form.slot() == null ? 0 : form.slot()));
-      return kept(id, who, htmx, form.panel());
+      return kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
     }
     EntryForm.Checked checked = form.check(open(id, who).document().unit());
     if (checked.entry().isEmpty()) {
@@ -75,7 +77,7 @@ class CardController {
     }
     // only now, with the entry kept and its transaction over
     events.publishEvent(new LineLogged(checked.entry().get().slotId()));
-    return kept(id, who, htmx, null);
+    return kept(id, who, htmx, new CardView.Wanted(null, form.panel(), null));
   }
 
   /** Ends a session: what of the rest was left out, and what would not have gone. */
@@ -87,7 +89,7 @@ class CardController {
     open(id, who).document().slots().forEach(slot -> why.put(slot.slotId(), "could-not".equals(form.get("why-" + slot.slotId())) ? LeftSets.Why.COULD_NOT
         : LeftSets.Why.LEFT_OUT));
     cards.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
-    return kept(id, who, htmx, null);
+    return kept(id, who, htmx, CardView.Wanted.NEXT);
   }
 
   /** Goes on with a session that was ended. */
@@ -95,7 +97,7 @@ class CardController {
   ModelAndView goOn(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     cards.goOn(id, who).forEach(slot -> events.publishEvent(new LineLogged(slot)));
-    return kept(id, who, htmx, null);
+    return kept(id, who, htmx, CardView.Wanted.NEXT);
   }
 
   // Opened twice at the same moment, a card is issued once: the second finds the first's.
@@ -116,23 +118,25 @@ class CardController {
     }
   }
 
-  private ModelAndView kept(long id, SignedIn who, HtmxRequest htmx, @Nullable String panel) {
-    return htmx.isHtmxRequest()
-        ? new ModelAndView("card/page :: card", shown(id, who, panel, null, null))
-        : new ModelAndView("redirect:/sessions/" + id + "/card" + (panel == null ? "" : "?set=" + panel));
+  private ModelAndView kept(long id, SignedIn who, HtmxRequest htmx, CardView.Wanted wanted) {
+    if (htmx.isHtmxRequest()) {
+      return new ModelAndView("card/page :: card", shown(id, who, wanted));
+    }
+    UriComponentsBuilder card = UriComponentsBuilder.fromPath("/sessions/{id}/card").queryParamIfPresent("set", Optional.ofNullable(wanted.panel()))
+        .queryParamIfPresent("after", Optional.ofNullable(wanted.after()));
+    return new ModelAndView("redirect:" + card.buildAndExpand(id).toUriString());
   }
 
   private ModelAndView refused(long id, SignedIn who, EntryForm form, HtmxRequest htmx, HttpStatus status,
       CardView.Filled filled) {
     ModelAndView page = new ModelAndView(htmx.isHtmxRequest() ? "card/page :: card" : "card/page",
-        shown(id, who, null, form.panel(), filled));
+        shown(id, who, new CardView.Wanted(form.panel(), null, filled)));
     page.setStatus(status);
     return page;
   }
 
-  private Map<String, Object> shown(long id, SignedIn who, @Nullable String open, @Nullable String refusedPanel,
-      CardView.@Nullable Filled refused) {
-    CardView view = CardView.of(open(id, who), open, refusedPanel, refused);
+  private Map<String, Object> shown(long id, SignedIn who, CardView.Wanted wanted) {
+    CardView view = CardView.of(open(id, who), wanted);
     return Map.of("card", view, "tables", json.write(view.tables()), "coach", who.coach());
   }
 
@@ -142,7 +146,7 @@ class CardController {
         form.pressed());
     String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
     return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,
-        text(form.seconds()), text(form.metres()), errors, question, changed);
+        text(form.seconds()), text(form.metres()), form.ending(), errors, question, changed);
   }
 
   private static String text(@Nullable String typed) {

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -40,6 +41,7 @@ import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SetOrder;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.Stopped;
 import org.yarbel.web.skyline.PlatePicture;
 import org.yarbel.web.skyline.Skyline;
 
@@ -146,7 +148,7 @@ record CardView(
   record SetView(String panel, long slotId, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
-      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean rated, boolean warm, List<Minded> cautions, boolean needless,
+      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm, List<Minded> cautions, boolean needless,
       boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, String ends) {
     /** What became of it, in a word; empty while it is to be done. */
     public String state() {
@@ -190,9 +192,9 @@ record CardView(
 
   /** What stands in the fields of a panel, with what is wrong beside each. */
   record Filled(String key, String load, String reps, String rpe, boolean flagged, String seconds, String metres,
-      Map<String, String> errors, @Nullable Asked question, @Nullable String changed) {
-    static Filled of(String load, String reps, String rpe, boolean flagged, String seconds, String metres) {
-      return new Filled(UUID.randomUUID().toString(), load, reps, rpe, flagged, seconds, metres, Map.of(), null, null);
+      @Nullable Stopped stopped, Map<String, String> errors, @Nullable Asked question, @Nullable String changed) {
+    static Filled of(String load, String reps, String rpe, boolean flagged, String seconds, String metres, @Nullable Stopped stopped) {
+      return new Filled(UUID.randomUUID().toString(), load, reps, rpe, flagged, seconds, metres, stopped, Map.of(), null, null);
     }
   }
 
@@ -208,10 +210,18 @@ record CardView(
   record TableView(int part, boolean each, List<List<String>> rows) {}
 
   /**
-   * @param open the panel asked for; null for the next one not done
-   * @param refused a panel whose entry was not taken, with what was typed; null without one
+   * Which panel is to stand open.
+   *
+   * @param panel the one asked for; null for the next one not done
+   * @param after the one just logged, behind which the next is looked for first; null for none
+   * @param refused what was typed into the panel asked for and was not taken; null without such
    */
-  static CardView of(CardService.Card card, @Nullable String open, @Nullable String refusedPanel, @Nullable Filled refused) {
+  record Wanted(@Nullable String panel, @Nullable String after, @Nullable Filled refused) {
+    /** Of a card that is simply opened. */
+    static final Wanted NEXT = new Wanted(null, null, null);
+  }
+
+  static CardView of(CardService.Card card, Wanted wanted) {
     CardDocument document = card.document();
     Map<String, LoggedSetRow> rows = new HashMap<>();
     for (LoggedSetRow row : card.logged()) {
@@ -223,7 +233,7 @@ record CardView(
     Map<String, List<TableView>> tables = new LinkedHashMap<>();
     for (CardDocument.CardSlot slot : document.slots()) {
       ResolvedLine line = card.lines().get(slot.slotId());
-      slots.add(slot(card, slot, rows, totals, refusedPanel, refused));
+      slots.add(slot(card, slot, rows, totals, wanted));
       tables.put(Long.toString(slot.slotId()), slot.tables().stream().map(t -> table(t, slot, document.unit())).toList());
       if (line != null) {
         lines.add(new Skyline.Line(line, document.scale(slot), Long.toString(slot.slotId())));
@@ -231,8 +241,7 @@ record CardView(
     }
     List<PanelView> panels = panels(document, slots);
     List<SetView> sets = panels.stream().map(PanelView::set).toList();
-    String wanted = refusedPanel != null ? refusedPanel : open;
-    String current = sets.stream().map(SetView::panel).filter(p -> p.equals(wanted)).findFirst().or(() -> next(panels))
+    String current = sets.stream().map(SetView::panel).filter(p -> p.equals(wanted.panel())).findFirst().or(() -> next(panels, wanted.after()))
         .or(() -> sets.stream().map(SetView::panel).reduce((a, b) -> b))
         .orElse(null);
     int owed = (int) panels.stream().filter(p -> p.set().logged() || p.set().waits() && !p.slot().optional()).count();
@@ -242,12 +251,19 @@ record CardView(
         owed, tables, slots.stream().map(slot -> paper(slot)).toList(), open(card, slots), ended(card, slots), card.ahead());
   }
 
-  /** What comes next: an attempt that is offered before the back-offs, else the first set that waits, lines left to the lifter last. */
-  private static Optional<String> next(List<PanelView> panels) {
+  /**
+   * What comes next: an attempt that is offered before the back-offs, else the first set that waits behind the one just
+   * logged and then from the start, other lines that are left to the lifter last.
+   */
+  private static Optional<String> next(List<PanelView> inTurn, @Nullable String after) {
+    List<PanelView> panels = new ArrayList<>(inTurn);
+    Optional<PanelView> logged = panels.stream().filter(p -> p.set().panel().equals(after)).findFirst();
+    logged.ifPresent(at -> Collections.rotate(panels, -panels.indexOf(at) - 1));
+    long line = logged.map(at -> at.slot().id()).orElse(-1L);
     Optional<String> offered = panels.stream().filter(p -> p.offered() && !p.set().logged() && p.set().afterMiss() != null && p.set().afterMiss().due()
         && panels.stream().noneMatch(q -> q.slot().id() == p.slot().id() && q.set().part() > p.set().part() && q.set().logged()))
         .map(p -> p.set().panel()).findFirst();
-    return offered.or(() -> panels.stream().filter(p -> p.set().waits() && !p.slot().optional()).map(p -> p.set().panel()).findFirst())
+    return offered.or(() -> panels.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().id() == line)).map(p -> p.set().panel()).findFirst())
         .or(() -> panels.stream().filter(p -> p.set().waits()).map(p -> p.set().panel()).findFirst());
   }
 
@@ -366,7 +382,7 @@ record CardView(
   }
 
   private static SlotView slot(CardService.Card card, CardDocument.CardSlot slot, Map<String, LoggedSetRow> rows, Map<Integer, String> totals,
-      @Nullable String refusedPanel, @Nullable Filled refused) {
+      Wanted wanted) {
     CardDocument document = card.document();
     ResolvedLine line = card.lines().get(slot.slotId());
     CardService.Beside beside = card.beside().get(slot.slotId());
@@ -376,7 +392,7 @@ record CardView(
       for (ResolvedSet set : withAttempt(line, beside)) {
         String panel = panel(slot.slotId(), set.part(), set.set());
         OfSet of = new OfSet(document, slot, line, set, beside, rows.get(panel));
-        sets.add(of.view(panel.equals(refusedPanel) ? refused : null, sets.isEmpty(), set.part() != part));
+        sets.add(of.view(panel.equals(wanted.panel()) ? wanted.refused() : null, sets.isEmpty(), set.part() != part));
         part = set.part();
       }
     }
@@ -457,9 +473,15 @@ record CardView(
           SetWords.asked(set, unit), share(), set.perSide() == null ? null : PlatePicture.of(set.perSide(), unit), SetWords.notes(set, slot, unit),
           set.logged(), row != null && row.reps() == 0, row == null ? null : SetWords.done(row, slot), row == null ? -1 : row.version(),
           dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, unit), first, clock(slot, line, set), !timed,
-          timed || slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY, set.role() == Role.CARRY, !UNRATED.contains(set.role()),
+          timed || limited() || slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY, set.role() == Role.CARRY, set.role() == Role.DENSITY, !UNRATED.contains(set.role()),
           set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()), !set.logged() && beside.left() != null,
           !set.logged() && further, afterMiss(), fromToday(), ends());
+    }
+
+    /** Several things one after another against the clock. */
+    private boolean limited() {
+      ResolvedSet.Clock clock = set.clock();
+      return set.role() == Role.SERIES && clock != null && clock.limit() != null;
     }
 
     private LoggedSet.Place place() {
@@ -537,13 +559,13 @@ record CardView(
     if (row != null) {
       return Filled.of(slot.onIt(row.load()).shownIn(unit).number(), Integer.toString(row.reps()),
           row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneTenths() == null ? "" : LoggedSetRow.seconds(row.doneTenths()),
-          row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)));
+          row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)), row.stopped());
     }
     String start = !load.isEmpty() ? load : slot.last() == null ? "" : slot.last().shownIn(unit).number();
     boolean once = set.role() == Role.HOLD || set.role() == Role.CARRY;
     Integer seconds = set.role() == Role.HOLD && set.clock() != null ? set.clock().seconds() : null;
     return Filled.of(start, once ? "1" : set.reps() == null ? "" : set.reps().toString(), "", false,
-        seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()));
+        seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()), null);
   }
 
   private static TableView table(BackOffTable table, CardDocument.CardSlot slot, MassUnit unit) {

@@ -2,6 +2,7 @@ package org.yarbel.web.card;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.Stopped;
 
 /**
  * What was typed of one set, as it came. {@link #check} turns it into an {@link Entry} or into a sentence for every
@@ -37,6 +39,7 @@ record EntryForm(
     @Nullable String sure,
     @Nullable String seconds,
     @Nullable String metres,
+    @Nullable String stopped,
     @Nullable String instead,
     @Nullable String was) {
   private static final int MOST_REPS = 100;
@@ -57,8 +60,13 @@ record EntryForm(
     }
     Entry entry = new Entry(entryKey, whole(slot), new LoggedSet.Place(number(part), number(set)), number(issue),
         seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null,
-        took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()));
+        took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending());
     return new Checked(Optional.of(entry), errors);
+  }
+
+  /** What ended singles on the clock; null where it was the time. */
+  @Nullable Stopped ending() {
+    return Arrays.stream(Stopped.values()).filter(one -> one.name().equals(stopped)).findFirst().orElse(null);
   }
 
   boolean missed() {
@@ -73,7 +81,7 @@ record EntryForm(
   /** The same with the load that was taken up from a question. */
   EntryForm corrected() {
     return instead == null || instead.isBlank() ? this
-        : new EntryForm(key, slot, part, set, issue, seen, instead, reps, rpe, flagged, outcome, sure, seconds, metres, null, was);
+        : new EntryForm(key, slot, part, set, issue, seen, instead, reps, rpe, flagged, outcome, sure, seconds, metres, stopped, null, was);
   }
 
   boolean clear() {

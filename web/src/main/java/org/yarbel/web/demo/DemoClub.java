@@ -381,7 +381,7 @@ class DemoClub {
       LoggedSetRow row = new LoggedSetRow(lifter.id(), session.id(), slot.id(), at, slot.lift(), session.day());
       Rpe rpe = outcome.rpe();
       row.write(new Entry(new UUID(random.nextLong(), random.nextLong()), slot.id(), at, 1, -1, load, outcome.reps(), rpe, flagged,
-          tenths(asked), centimetres(asked)), false, asked, asked.tellsOfMax(), session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L)
+          tenths(asked), centimetres(asked), null), false, asked, asked.tellsOfMax(), session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + order * 4L)
               .toInstant(ZoneOffset.UTC));
       log.save(row);
       history.computeIfAbsent(slot.lift(), key -> new ArrayList<>()).add(row.observation());

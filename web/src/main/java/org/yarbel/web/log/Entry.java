@@ -16,9 +16,9 @@ import org.yarbel.core.mass.Mass;
  * @param centimetres how far it was carried; null where nobody said
  */
 public record Entry(UUID key, long slotId, LoggedSet.Place place, int issue, int seen, Mass load, int reps, @Nullable Rpe rpe,
-    boolean flagged, @Nullable Integer tenths, @Nullable Integer centimetres) {
+    boolean flagged, @Nullable Integer tenths, @Nullable Integer centimetres, @Nullable Stopped stopped) {
   /** The same with another load. */
   public Entry withLoad(Mass other) {
-    return new Entry(key, slotId, place, issue, seen, other, reps, rpe, flagged, tenths, centimetres);
+    return new Entry(key, slotId, place, issue, seen, other, reps, rpe, flagged, tenths, centimetres, stopped);
   }
 }

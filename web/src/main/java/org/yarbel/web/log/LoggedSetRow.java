@@ -43,6 +43,9 @@ public class LoggedSetRow extends ClubRow {
   private @Nullable Integer askedReps;
   private @Nullable Integer doneTenths;
   private @Nullable Integer doneCentimetres;
+  @Enumerated(EnumType.STRING)
+  private @Nullable Stopped stopped;
+
   private boolean tellsOfMax = true;
   private boolean contest;
   private boolean nextMissed;
@@ -103,6 +106,7 @@ public class LoggedSetRow extends ClubRow {
     this.askedReps = asked.reps();
     this.doneTenths = entry.tenths();
     this.doneCentimetres = entry.centimetres();
+    this.stopped = entry.stopped();
     this.tellsOfMax = telling;
     this.entryKey = entry.key();
     this.loggedAt = at;
@@ -173,6 +177,11 @@ public class LoggedSetRow extends ClubRow {
     return doneCentimetres;
   }
 
+  /** What ended it before its time was up; null where nothing did or nobody said. */
+  public @Nullable Stopped stopped() {
+    return stopped;
+  }
+
   /** The set as the resolver sees it. */
   public LoggedSet loggedSet() {
     return new LoggedSet(part, setNumber, load(), reps, rpe());
@@ -189,7 +198,8 @@ public class LoggedSetRow extends ClubRow {
     if (reps == 0) {
       return load().text() + ", no rep made";
     }
-    return measured().isEmpty() ? load().text() + " × " + reps + rated
+    String ended = stopped == null ? "" : ", " + stopped.word();
+    return measured().isEmpty() ? load().text() + " × " + reps + rated + ended
         : load().text() + (reps > 1 ? " × " + reps : "") + ", " + measured() + rated;
   }
 

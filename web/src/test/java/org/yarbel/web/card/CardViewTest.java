@@ -18,7 +18,7 @@ class CardViewTest {
   private static CardView view(TestApp app, long session, String open) {
     SignedIn coach = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
     return app.bean(CurrentClub.class).within(coach.clubId(),
-        () -> CardView.of(app.bean(CardService.class).open(session, coach), open, null, null));
+        () -> CardView.of(app.bean(CardService.class).open(session, coach), new CardView.Wanted(open, null, null)));
   }
 
   private static List<String> titles(CardView view, int slot) {

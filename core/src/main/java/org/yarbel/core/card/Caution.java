@@ -52,6 +52,7 @@ public record Caution(String code, String text, @Nullable String reason, List<In
     SPOTTERS_CARRY("spotters-carry", true, "Load less the max is the least they carry."),
     LEVEL("level", true, "Methods that load beyond what is learned. " + PRACTICE),
     BAND_PAIR("band-pair", true, "Unequal bands pull the bar askew. " + PRACTICE),
+    BANDS_DIFFER("bands-differ", true, "A pair on one bar must match, or the bar tilts. " + PRACTICE),
     BAR_FLOATS("bar-floats", true, "A bar lighter than what the bands hold hangs in the air."),
     LANDING("landing", true, "Stones, yokes, kegs and tyres come down where they like. " + PRACTICE);
 
@@ -137,6 +138,11 @@ public record Caution(String code, String text, @Nullable String reason, List<In
 
   static Caution bandPair() {
     return Kind.BAND_PAIR.saying("Both bands of one make and age, in line with the bar's path.");
+  }
+
+  /** Bands of the place that make no pair. */
+  public static Caution bandsDiffer(String why) {
+    return Kind.BANDS_DIFFER.saying("Not as a pair here: " + why + ".");
   }
 
   static Caution barFloats(String bar, String held) {

@@ -163,16 +163,28 @@ public record PlaceKit(
       if (partner.isPresent()) {
         left.remove(partner.get());
       } else {
-        Optional<Band> nearest = bands.stream().filter(other -> other != band)
-            .min(Comparator.comparingLong(other -> Math.abs(most(other) - most(band))));
         // two that nearly match are told of once
-        boolean told = nearest.flatMap(other -> other.mismatch(band)).filter(lonely::contains).isPresent();
+        boolean told = nearest(band).flatMap(other -> other.mismatch(band)).filter(lonely::contains).isPresent();
         if (!told) {
-          lonely.add(nearest.flatMap(band::mismatch).orElse(band.name() + " has no partner here"));
+          lonely.add(alone(band));
         }
       }
     }
     return lonely;
+  }
+
+  /** Why a band that is here makes no pair with any other; empty when it does. */
+  public Optional<String> withoutPartner(Band band) {
+    boolean paired = bands.stream().anyMatch(other -> other != band && band.mismatch(other).isEmpty());
+    return paired ? Optional.empty() : Optional.of(alone(band));
+  }
+
+  private String alone(Band band) {
+    return nearest(band).flatMap(band::mismatch).orElse(band.name() + " has no partner here");
+  }
+
+  private Optional<Band> nearest(Band band) {
+    return bands.stream().filter(other -> other != band).min(Comparator.comparingLong(other -> Math.abs(most(other) - most(band))));
   }
 
   private static long most(Band band) {

@@ -177,7 +177,7 @@ final class Figures {
   }
 
   /**
-   * A time in seconds.
+   * A time in seconds, written in seconds, in minutes, or in both with a colon.
    *
    * @param right how it would be right: {@code rest 90s or rest 2:00}
    */
@@ -198,6 +198,8 @@ final class Figures {
       seconds = number.multiply(BigDecimal.valueOf(60)).add(new BigDecimal(rest));
     } else if (in.matchWord("s")) {
       seconds = number;
+    } else if (in.matchWord("min")) {
+      seconds = number.multiply(BigDecimal.valueOf(60));
     } else {
       throw new Stop(in.from(from), "The time needs its unit: write " + right + ".");
     }

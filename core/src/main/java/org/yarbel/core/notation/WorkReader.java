@@ -50,7 +50,7 @@ final class WorkReader {
       case BUILD -> new Work.Build(single(figures.whole("reps", MOST_REPS)));
       case MAX -> new Work.Max(single(figures.whole("reps", MOST_REPS)));
       case DENSITY -> new Work.Density(single(figures.whole("singles", MOST_REPS)));
-      case CLUSTER -> new Work.Cluster(sets("cluster "), single(figures.whole("singles", MOST_REPS)));
+      case CLUSTER -> new Work.Cluster(sets("cluster "), singles());
       case EMOM -> new Work.Emom(sets("emom "), single(figures.whole("reps", MOST_REPS)));
       case NEGATIVE -> new Work.Negative(sets("negative "), single(figures.whole("reps", MOST_REPS)));
       case WARM -> new Work.Warm(sets("warm "), single(figures.whole("reps", MOST_REPS)));
@@ -70,6 +70,31 @@ final class WorkReader {
     }
     in.blanks();
     return sets;
+  }
+
+  /** Singles of a round; {@code 4-6} asks for the six, since a round of at least four is one that counts. */
+  private int singles() {
+    int from = in.at();
+    int least = figures.whole("singles", MOST_REPS);
+    int behind = in.at();
+    in.blanks();
+    if (!figures.rangeFollows()) {
+      in.backTo(behind);
+      return single(least);
+    }
+    return upper(from, least);
+  }
+
+  /** The upper end of a range whose lower has been read. */
+  private int upper(int from, int least) {
+    in.match('-');
+    in.blanks();
+    int most = figures.whole("reps", MOST_REPS);
+    if (most <= least) {
+      throw new Stop(in.from(from), "A range goes from the lower to the higher: write "
+          + (most == least ? Integer.toString(least) : most + "-" + least) + ".");
+    }
+    return most;
   }
 
   /** These kinds take one number and no range. */
@@ -105,14 +130,7 @@ final class WorkReader {
       return new Reps.AtLeast(least);
     }
     if (figures.rangeFollows()) {
-      in.match('-');
-      in.blanks();
-      int most = figures.whole("reps", MOST_REPS);
-      if (most <= least) {
-        throw new Stop(in.from(from), "A range goes from the lower to the higher: write "
-            + (most == least ? Integer.toString(least) : most + "-" + least) + ".");
-      }
-      return new Reps.Between(least, most);
+      return new Reps.Between(least, upper(from, least));
     }
     in.backTo(behind);
     return new Reps.Exactly(least);

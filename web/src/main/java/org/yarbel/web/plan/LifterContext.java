@@ -32,6 +32,7 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.NotationException;
+import org.yarbel.core.notation.Option;
 import org.yarbel.core.notation.ParsedLine;
 import org.yarbel.core.notation.Problem;
 import org.yarbel.core.notation.WorkLine;
@@ -80,6 +81,11 @@ public record LifterContext(
     /** The names of the bars there are. */
     List<String> bars();
 
+    /** Why bands that are there make no pair. */
+    default List<String> bandsWithoutPartner() {
+      return List.of();
+    }
+
     /** The kit of a place. */
     static Loads of(PlaceKit kit, Catalogue lifts, MassUnit unit, Places places) {
       return new Loads() {
@@ -97,6 +103,11 @@ public record LifterContext(
         @Override
         public List<String> bars() {
           return kit.bars().stream().map(Bar::name).toList();
+        }
+
+        @Override
+        public List<String> bandsWithoutPartner() {
+          return kit.bandsWithoutPartner();
         }
 
         @Override
@@ -322,6 +333,10 @@ public record LifterContext(
     }
     if (lift.variation().assisted() && cautions.stream().noneMatch(said -> said.code().equals(Caution.Kind.NEGATIVE.code()))) {
       cautions.add(Caution.negative());
+    }
+    boolean banded = request.line().line().parts().stream().anyMatch(part -> part.option(Option.Bands.class).isPresent() || part.option(Option.Reverse.class).isPresent());
+    if (banded) {
+      kit.bandsWithoutPartner().forEach(why -> cautions.add(Caution.bandsDiffer(why)));
     }
     return cautions.size() == line.cautions().size() ? line
         : new ResolvedLine(line.notation(), line.ramp(), line.sets(), line.today(), cautions);

@@ -29,8 +29,9 @@ final class CurveTool {
    * @param line the points of the load, bottom to top
    * @param barY where the bar alone is
    * @param first the bar to begin with in reverse bands; null for others, or without a free load
+   * @param askew why the band makes no pair where it is; null when it does
    */
-  public record Result(String bottom, String top, String difference, @Nullable String first, String line, double barY,
+  public record Result(String bottom, String top, String difference, @Nullable String first, @Nullable String askew, String line, double barY,
       List<Level> levels, double width, double height) {}
 
   static @Nullable Result of(Typed typed, KitChoice choice) {
@@ -60,7 +61,7 @@ final class CurveTool {
     if (chain.isEmpty() && !typed.empty("bar")) {
       typed.wrong("chain", "Choose a pair of chains, or write the mass of one.");
     }
-    return bar == null || chain.isEmpty() ? null : result(LoadCurve.chains(bar, chain.get()), bar, unit, null);
+    return bar == null || chain.isEmpty() ? null : result(LoadCurve.chains(bar, chain.get()), bar, unit, null, null);
   }
 
   private static @Nullable Result bands(Typed typed, KitChoice choice, MassUnit unit, @Nullable Mass bar, @Nullable Mass free, boolean reverse) {
@@ -81,7 +82,7 @@ final class CurveTool {
     }
     LoadCurve curve = reverse ? LoadCurve.reverse(bar, band.get(), bottom, top) : LoadCurve.bands(bar, band.get(), bottom, top);
     String first = reverse && free != null ? LoadCurve.firstBar(free, band.get(), bottom).text() : null;
-    return result(curve, bar, unit, first);
+    return result(curve, bar, unit, first, choice.withoutPartner(typed.text("band")).orElse(null));
   }
 
   private static @Nullable Band typedBand(Typed typed, MassUnit unit) {
@@ -93,7 +94,7 @@ final class CurveTool {
     }
   }
 
-  private static Result result(LoadCurve curve, Mass bar, MassUnit unit, @Nullable String first) {
+  private static Result result(LoadCurve curve, Mass bar, MassUnit unit, @Nullable String first, @Nullable String askew) {
     List<Double> values = curve.points().stream().map(p -> p.amountIn(unit, 3).doubleValue()).toList();
     double barValue = bar.amountIn(unit, 3).doubleValue();
     double most = Math.max(values.stream().max(Double::compare).orElseThrow(), barValue);
@@ -111,7 +112,7 @@ final class CurveTool {
       levels.add(new Level(y(value, from, to), Long.toString(Math.round(value))));
     }
     Mass difference = curve.top().compareTo(curve.bottom()) >= 0 ? curve.top().minus(curve.bottom()) : curve.bottom().minus(curve.top());
-    return new Result(curve.bottom().shownIn(unit).text(), curve.top().shownIn(unit).text(), difference.shownIn(unit).text(), first,
+    return new Result(curve.bottom().shownIn(unit).text(), curve.top().shownIn(unit).text(), difference.shownIn(unit).text(), first, askew,
         line.toString().strip(), y(barValue, from, to), levels, WIDTH, HEIGHT);
   }
 

@@ -105,6 +105,12 @@ class KitChoice {
     return thing(key, PlaceKit::bands);
   }
 
+  /** Why a band of a place makes no pair there; empty when it does. */
+  Optional<String> withoutPartner(String key) {
+    return band(key).flatMap(band -> places.all().stream().filter(place -> key.startsWith(place.id() + "-")).findFirst().map(places::kit)
+        .flatMap(kit -> kit.withoutPartner(band)));
+  }
+
   Optional<Chain> chain(String key) {
     return thing(key, PlaceKit::chains);
   }

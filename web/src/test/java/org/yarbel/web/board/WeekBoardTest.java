@@ -134,6 +134,11 @@ class WeekBoardTest {
     for (int week = 0; week <= 7; week++) {
       lifter.add(MONDAY.minusWeeks(week), "MAIN", "squat", "3x5 70%");
     }
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).as("weeks in which nothing was lifted are no training").doesNotContain(
+        "without a deload");
+    for (int week = 1; week <= 7; week++) {
+      lifter.lift(MONDAY.minusWeeks(week), "squat", 5, 5, 5);
+    }
     // an intermediate is due after six
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("This is week 8 without a deload");
     app.jdbc().sql("insert into deload_week (id, club_id, lifter_id, monday, kind) select nextval('yarbel_id'), club_id, id, :m, 'HALF_LOAD' from lifter where id = :l")

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.yarbel.core.mass.Count;
 
 /** Work bunched on days running, then days off. */
 final class Bunched implements Check {
@@ -40,7 +41,7 @@ final class Bunched implements Check {
     long off = 7 - days.size();
     return running && off >= week.of(Threshold.DAYS_OFF)
         ? List.of(of(Severity.NOTE, "", "All " + days.size() + " sessions stand on days running, " + Words.day(first) + " to "
-            + Words.day(last) + ", then " + off + " days off: spread them."))
+            + Words.day(last) + ", then " + Count.of(off, "day") + " off: spread them."))
         : List.of();
   }
 }

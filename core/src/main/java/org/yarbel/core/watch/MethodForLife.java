@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.yarbel.core.lift.Level;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.progress.Method;
 
@@ -44,7 +45,7 @@ final class MethodForLife implements Check {
       }
       long days = week.lines().stream().map(WatchedLine::counted).filter(line -> line.head().key().equals(lift)).map(CountedLine::day).distinct().count();
       if (beginner.isPresent() && lift.equals("deadlift") && methods.contains(Method.NOVICE_LINEAR) && days > 1) {
-        findings.add(of(Severity.NOTE, lift, "The deadlift on " + days + " days: a true beginner pulls heavy once a week, one to three sets."));
+        findings.add(of(Severity.NOTE, lift, "The deadlift on " + Count.of(days, "day") + ": a true beginner pulls heavy once a week, one to three sets."));
       }
       if (beginner.isPresent() && methods.contains(Method.ROTATION)) {
         findings.add(of(Severity.STOP, lift, "Rotating maxes are not for a beginner in the " + Words.lift(lift) + "."));

@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
@@ -141,7 +142,7 @@ public class Batches {
   @Transactional
   public String copyDay(Lifter lifter, LocalDate day, LocalDate to, SignedIn who) {
     List<NewLine> lines = copied(lifter, Map.of(day, to));
-    return lines.isEmpty() ? "Nothing copied: that day has no lines." : "Copied " + add(lifter, lines, who).lines() + " lines to " + DAY.format(to) + ".";
+    return lines.isEmpty() ? "Nothing copied: that day has no lines." : "Copied " + Count.of(add(lifter, lines, who).lines(), "line") + " to " + DAY.format(to) + ".";
   }
 
   /** The lines of days as they would stand on other days. */

@@ -315,7 +315,9 @@ record CardView(
     for (int i = 0; i < turns.size(); i++) {
       SetOrder.Turn turn = turns.get(i);
       String key = panel(turn.line(), turn.part(), turn.set());
-      SetView next = i + 1 < turns.size() ? sets.get(panel(turns.get(i + 1))) : null;
+      // a further attempt is no next set: it is offered where a miss calls for it
+      SetView next = turns.subList(i + 1, turns.size()).stream().map(later -> Objects.requireNonNull(sets.get(panel(later)))).filter(set -> !set.attempt())
+          .findFirst().orElse(null);
       SlotView slot = Objects.requireNonNull(slotOf.get(key));
       String skip = !slot.optional() ? null : turns.subList(i, turns.size()).stream().filter(later -> later.line() != turn.line())
           .map(CardView::panel).findFirst().orElse(null);

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.form.Typed;
@@ -56,7 +57,7 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
     } else if (day != null && !day.equals(stored) && day.isBefore(today)) {
       typed.wrong("day", "That day is behind: write one to come. What was lifted at a contest behind goes into the log.");
     } else if (day != null && !day.equals(stored) && ChronoUnit.DAYS.between(today, day) <= 3) {
-      typed.doubt("day", "That is in " + ChronoUnit.DAYS.between(today, day) + " days: nothing but rest and openers can be planned for it.");
+      typed.doubt("day", "That is in " + Count.of(ChronoUnit.DAYS.between(today, day), "day") + ": nothing but rest and openers can be planned for it.");
     }
     RuleSet rules = typed.choice("rules", RuleSet.class).orElse(RuleSet.OPEN);
     Contest.Said said = new Contest.Said(name, sport, state, day, typed.note("place", 120), typed.note("federation", 120), rules, typed.note("further", 600),

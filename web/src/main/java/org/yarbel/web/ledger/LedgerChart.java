@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.log.TrackedPoint;
@@ -59,7 +60,7 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
     }
     TrackedPoint last = points.get(points.size() - 1);
     Mass now = last.estimate(unit);
-    String text = points.size() + " days with an estimate from " + DAY.format(points.get(0).day()) + " to "
+    String text = Count.of(points.size(), "day") + " with an estimate from " + DAY.format(points.get(0).day()) + " to "
         + DAY.format(last.day()) + (now == null ? "" : "; tracked now at " + now.amountIn(unit, 1).toPlainString() + " " + unit);
     upper.addAll(lower);
     return new LedgerChart(width, height, dots, line.toString().strip(), String.join(" ", upper), scale.rows(),

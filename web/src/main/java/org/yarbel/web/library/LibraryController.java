@@ -32,6 +32,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.board.Batches;
 import org.yarbel.web.board.GroupBoards;
@@ -135,7 +136,7 @@ class LibraryController {
       lines += written.lines();
       written.change().ifPresent(changes::add);
     }
-    flash.addFlashAttribute("said", lines + " lines written" + (all.size() > 1 ? " for " + all.size() + " lifters" : "") + " from '"
+    flash.addFlashAttribute("said", Count.of(lines, "line") + " written" + (all.size() > 1 ? " for " + all.size() + " lifters" : "") + " from '"
         + template.name() + "'. Undo takes them out.");
     flash.addFlashAttribute("changes", changes);
     return all.size() == 1 ? "redirect:/lifters/" + all.get(0).id() + "/week?of=" + of : "redirect:/groups/" + whom.substring(6) + "/week?of=" + of;

@@ -19,6 +19,7 @@ import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.LevelSuggestion;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.MaxTracker;
@@ -175,7 +176,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     }
     if (numbers.chart().stretch() != 1) {
       learned.add("own effort chart, reps ×" + Math.round(100 * numbers.chart().stretch()) / 100.0 + ", from "
-          + numbers.chartSets() + " sets to failure");
+          + Count.of(numbers.chartSets(), "set") + " to failure");
     }
     Double bias = numbers.ratingBias();
     if (bias != null) {

@@ -21,6 +21,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.card.Issuing;
@@ -138,7 +139,7 @@ public class Days {
     String days = changed.size() == 1 ? DAY.format(changed.get(0)) : changed.size() + " days";
     int lines = Math.max(out.size(), in.size());
     String what = lines == 1 ? Stream.concat(in.stream(), out.stream()).findFirst().map(line -> line.lift().replace('-', ' ') + " " + line.work()).orElse("")
-        : lines == 0 ? "order or groups" : lines + " lines";
+        : lines == 0 ? "order or groups" : Count.of(lines, "line");
     return (setAnew ? "methods, with " : "") + what + (changed.size() == 1 ? ", " : " of ") + days;
   }
 

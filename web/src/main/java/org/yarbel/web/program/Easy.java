@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
@@ -69,7 +70,7 @@ public class Easy {
   @Transactional
   public String rule(Lifter lifter, @Nullable Integer every, Deload kind, SignedIn who) {
     programs.write(lifter, who, () -> set(lifter, every, kind));
-    return every == null ? "No deload is placed by itself any more." : "After every " + every + " weeks an easy one, " + kind.word() + "."
+    return every == null ? "No deload is placed by itself any more." : "After every " + Count.of(every, "week") + " an easy one, " + kind.word() + "."
         + Deload.often(every).map(" "::concat).orElse("");
   }
 

@@ -25,6 +25,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.core.lift.Gear;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.cycle.Changed;
 import org.yarbel.core.plan.cycle.Meets;
 import org.yarbel.web.account.SignedIn;
@@ -92,7 +93,7 @@ class ContestController {
     long days = day == null ? 0 : ChronoUnit.DAYS.between(today, day);
     return new Row(contest.id(), contest.name(), said.sport().word(), day == null ? contest.state().word() : DAY.format(day)
         + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : days < 14 ? "in " + days + (days == 1 ? " day" : " days")
-            : "in " + days / 7 + " weeks", said.place(), said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
+            : "in " + Count.of(days / 7, "week"), said.place(), said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
                 .getOrDefault(entry.lifterId(), "")).collect(Collectors.joining(", ")), elsewhere, past);
   }
 

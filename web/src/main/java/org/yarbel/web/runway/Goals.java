@@ -6,6 +6,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.GoalCourse;
 import org.yarbel.web.club.ClubClock;
@@ -70,7 +71,7 @@ class Goals {
     double weeks = Math.max(1, ChronoUnit.DAYS.between(today, on) / 7.0);
     Mass more = GoalCourse.believable(best, weeks);
     boolean beyond = goal.nanograms() - best.nanograms() > more.nanograms();
-    return beyond ? " Mind: in " + Math.round(weeks) + " weeks about " + more.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit()
+    return beyond ? " Mind: in " + Count.of(Math.round(weeks), "week") + " about " + more.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit()
         + " on top of today's " + best.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit() + " is believable." : "";
   }
 }

@@ -34,6 +34,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.RequestContextUtils;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.cycle.Block;
@@ -170,7 +171,7 @@ class RunwayController {
     long days = ChronoUnit.DAYS.between(clock.today(), contest);
     String name = now.contest().map(Contest::name).orElse("the contest");
     return days < 0 ? name + " is behind" : days == 0 ? name + " is today" : days < 14 ? days + (days == 1 ? " day to " : " days to ") + name
-        : days / 7 + " weeks to " + name + ", " + DAY.format(contest);
+        : Count.of(days / 7, "week") + " to " + name + ", " + DAY.format(contest);
   }
 
   private static LocalDate day(Contest contest) {

@@ -139,7 +139,7 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     Mass max = scale(line);
     for (RampStep step : line.resolved().ramp()) {
       columns.add(new Column("warm", share(step.load(), max), step.reps(),
-          step.load().number() + " × " + step.reps(), null, null, false, false, GAP));
+          number(step.load(), line) + " × " + step.reps(), null, null, false, false, GAP));
     }
     for (ResolvedSet set : line.resolved().sets()) {
       Mass planned = set.logged() && set.exact() != null ? set.exact() : set.load();
@@ -148,7 +148,7 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
       boolean lane = set.role() == Role.HOLD || set.role() == Role.CARRY;
       double reps = lane ? length(set) : set.reps() == null ? OPEN_REPS : Math.max(set.reps(), 1);
       boolean missed = set.logged() && set.reps() != null && set.reps() == 0;
-      columns.add(new Column(share == null && !lane ? "unknown" : set.role().key(), share, reps, label(set),
+      columns.add(new Column(share == null && !lane ? "unknown" : set.role().key(), share, reps, label(set, line),
           line.prefix() == null ? null : line.prefix() + "-" + set.part() + "-" + set.set(),
           set.logged() && done == null ? Double.valueOf(UNKNOWN_SHARE) : done, missed, lane, GAP));
     }
@@ -167,8 +167,13 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     return max == null || max.isZero() ? null : Double.valueOf(Math.min(load.ratioTo(max), MOST_SHARE));
   }
 
-  private static String label(ResolvedSet set) {
-    String load = set.load() == null ? "lifter picks" : set.load().number();
+  /** A load in the unit of the max it is drawn against: a picture speaks one unit. */
+  private static String number(Mass load, Line line) {
+    return load.shownIn(line.basisMax() == null ? load.unit() : line.basisMax().unit()).number();
+  }
+
+  private static String label(ResolvedSet set, Line line) {
+    String load = set.load() == null ? "lifter picks" : number(set.load(), line);
     ResolvedSet.Distance distance = set.distance();
     ResolvedSet.Clock clock = set.clock();
     if (distance != null) {
@@ -208,9 +213,9 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
   private static String words(List<Line> lines) {
     return lines.stream().map(line -> {
       String ramp = line.resolved().ramp().stream()
-          .map(s -> s.load().number() + " × " + s.reps()).collect(Collectors.joining(", "));
+          .map(s -> number(s.load(), line) + " × " + s.reps()).collect(Collectors.joining(", "));
       String sets = line.resolved().sets().stream()
-          .map(s -> role(s.role()) + " " + label(s) + (s.logged() ? " done" : "")).collect(Collectors.joining(", "));
+          .map(s -> role(s.role()) + " " + label(s, line) + (s.logged() ? " done" : "")).collect(Collectors.joining(", "));
       return (ramp.isEmpty() ? "" : "Warm-up " + ramp + "; ") + sets;
     }).collect(Collectors.joining(". "));
   }

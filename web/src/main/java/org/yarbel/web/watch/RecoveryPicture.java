@@ -92,7 +92,7 @@ public record RecoveryPicture(List<Panel> panels) {
       double end = Recovery.at(7, sessions, days);
       curves.add(new Curve(quality.word(), "q-" + quality.name().toLowerCase(Locale.ROOT).replace('_', '-'), points.toString()
           .strip(), number(y(end))));
-      words.add(quality.word() + " " + number(days) + " days");
+      words.add(quality.word() + " " + number(days) + (number(days).equals("1") ? " day" : " days"));
     }
     return Optional.of(new Panel(lift.name(), modifiers.isEmpty() ? "" : modifiers.stream()
         .map(m -> m.word() + (m.lengthens() ? " +" : " −")).collect(Collectors.joining(", ")),

@@ -24,11 +24,11 @@ public final class Browser {
   private static Browser shared;
 
   private final ChromeDriver driver;
-  private final TestApp app;
+  private final Wire wire;
 
   private Browser(ChromeDriver driver, TestApp app) {
     this.driver = driver;
-    this.app = app;
+    this.wire = new Wire(app.port());
   }
 
   static synchronized Browser of(TestApp app) {
@@ -74,21 +74,22 @@ public final class Browser {
     return this;
   }
 
-  /** Cuts the network off, or puts it back. */
+  /** Cuts the network off for the page and for its service worker, or puts it back. */
   public void offline(boolean off) {
+    wire.cut(off);
     driver.executeCdpCommand("Network.enable", Map.of());
     driver.executeCdpCommand("Network.emulateNetworkConditions",
         Map.of("offline", off, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
   }
 
   public Browser open(String path) {
-    driver.get(app.url(path));
+    driver.get(wire.url(path));
     return this;
   }
 
   /** Signs somebody of the demo in, as a new visitor. */
   public Browser signIn(String who) {
-    driver.get(app.url("/login"));
+    driver.get(wire.url("/login"));
     driver.manage().deleteAllCookies();
     open("/login");
     type("email", who.contains("@") ? who : who + "@tarnbrook.example");

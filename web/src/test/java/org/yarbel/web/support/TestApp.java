@@ -54,6 +54,10 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
   }
 
   /** Where it is reached. */
+  int port() {
+    return port;
+  }
+
   public String url(String path) {
     return "http://127.0.0.1:" + port + path;
   }

@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Count;
 
 /**
  * What a coach does to the blocks of a plan. Weeks that are done stay; with a contest ahead the other blocks give or take
@@ -30,7 +31,7 @@ public final class Editing {
     Block block = plan.blocks().get(at);
     int behind = behind(at);
     if (block.weeks() + by < Math.max(1, behind)) {
-      throw refused(behind > 0 ? behind + (behind == 1 ? " week of it is" : " weeks of it are") + " done: it cannot be shorter."
+      throw refused(behind > 0 ? shorter(behind)
           : "A block has one week at the least: take it out instead.");
     }
     if (block.weeks() + by > Block.MOST_WEEKS) {
@@ -98,7 +99,7 @@ public final class Editing {
   public Refit change(Block block) {
     int at = at(block.no());
     if (block.weeks() < behind(at)) {
-      throw refused(behind(at) + " weeks of it are done: it cannot be shorter.");
+      throw refused(shorter(behind(at)));
     }
     return with(replaced(at, List.of(block)), block.no());
   }
@@ -153,5 +154,9 @@ public final class Editing {
     Refused(String sentence) {
       super(sentence, null, false, false);
     }
+  }
+
+  private static String shorter(int behind) {
+    return Count.of(behind, "week") + (behind == 1 ? " of it is" : " of it are") + " done: it cannot be shorter.";
   }
 }

@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.yarbel.core.mass.Count;
 
 /**
  * Which of a lifter's contests are peaked for and which are lifted as a training day on the way. Between two peaks there have
@@ -62,6 +63,6 @@ public final class Meets {
 
   private static String apart(Meet one, Meet other) {
     long days = Math.abs(ChronoUnit.DAYS.between(one.day(), other.day()));
-    return days < 7 ? days + (days == 1 ? " day" : " days") : Refit.weeks((int) (days / 7));
+    return days < 7 ? days + (days == 1 ? " day" : " days") : Count.of((int) (days / 7), "week");
   }
 }

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Pattern;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Load;
@@ -155,22 +156,22 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     int taper = beginner || weeks < 6 ? 1 : request.level() == Level.ADVANCED && weeks >= 12 ? 3 : 2;
     int peak = Math.min(Math.max(0, weeks - taper), beginner ? weeks >= 6 ? 1 : 0 : weeks >= 10 ? 3 : weeks >= 7 ? 2 : weeks >= 3 ? 1 : 0);
     int rest = weeks - taper - peak;
-    reasons.add(Refit.weeks(weeks) + " to the contest, its own week included. The last " + (taper == 1 ? "one is" : taper + " are")
+    reasons.add(Count.of(weeks, "week") + " to the contest, its own week included. The last " + (taper == 1 ? "one is" : taper + " are")
         + " the taper: less volume with the loads kept pays over about two weeks (Bosquet et al. 2007)" + (taper == 3
             ? ", a third for an advanced lifter." : taper == 1 ? "; new lifters and short ways need less." : "."));
     if (peak > 0) {
-      reasons.add("Before it " + Refit.weeks(peak) + " of singles over 90 %, so that they are practised when they count.");
+      reasons.add("Before it " + Count.of(peak, "week") + " of singles over 90 %, so that they are practised when they count.");
     }
     List<Shape> shapes = new ArrayList<>();
     if (rest > 0 && beginner) {
       for (int left = rest; left > 0; left -= Purpose.PRACTICE.most()) {
         shapes.add(new Shape(Purpose.PRACTICE, Math.min(left, Purpose.PRACTICE.most())));
       }
-      reasons.add("The " + Refit.weeks(rest) + " before go to practice: at this level loads grow by the session.");
+      reasons.add("The " + Count.of(rest, "week") + " before go to practice: at this level loads grow by the session.");
     } else if (rest > 0) {
       waves(shapes, rest, request.level());
-      reasons.add(rest < 5 ? "The " + Refit.weeks(rest) + " before go to strength: there is no time for volume that pays on the day."
-          : "The " + rest + " weeks before go to volume first and strength second" + (shapes.size() > 2 ? ", twice over" : "")
+      reasons.add(rest < 5 ? "The " + Count.of(rest, "week") + " before go to strength: there is no time for volume that pays on the day."
+          : "The " + Count.of(rest, "week") + " before go to volume first and strength second" + (shapes.size() > 2 ? ", twice over" : "")
               + ": what is furthest from the platform is least like it.");
     } else {
       reasons.add("There is no time to get stronger: openers, and rest.");

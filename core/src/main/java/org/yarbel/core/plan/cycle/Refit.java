@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Deload;
 
 /**
@@ -248,16 +249,16 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
       String name = title(block.purpose());
       if (then == null) {
         boolean waits = now.parked().stream().anyMatch(parked -> parked.purpose() == block.purpose());
-        changes.add(new Changed(name + ", " + weeks(block.weeks()) + (waits ? ": parked" : ": out"), set != null && !own.containsKey(block.no()) ? AS_SET : cause + " " + (waits
+        changes.add(new Changed(name + ", " + Count.of(block.weeks(), "week") + (waits ? ": parked" : ": out"), set != null && !own.containsKey(block.no()) ? AS_SET : cause + " " + (waits
             ? "It comes back when there is a date." : Reasons.out(block.purpose()))));
       } else if (then.weeks() != block.weeks()) {
-        changes.add(new Changed(name + ": " + block.weeks() + " → " + weeks(then.weeks()), set != null && own.get(block.no()) != null
+        changes.add(new Changed(name + ": " + block.weeks() + " → " + Count.of(then.weeks(), "week"), set != null && own.get(block.no()) != null
             && own.get(block.no()) == then.weeks() ? AS_SET : cause + " " + (then.weeks() < block.weeks()
             ? Reasons.shorter(block.purpose()) : Reasons.longer(block.purpose()))));
       }
     }
     now.blocks().stream().filter(block -> !old.containsKey(block.no())).forEach(block -> changes.add(new Changed(title(block.purpose()) + ", "
-        + weeks(block.weeks()) + ": new", own.containsKey(block.no()) ? AS_SET : cause + " " + Reasons.in(block.purpose()))));
+        + Count.of(block.weeks(), "week") + ": new", own.containsKey(block.no()) ? AS_SET : cause + " " + Reasons.in(block.purpose()))));
     if (changes.isEmpty() && now.contest() != null && !now.contest().equals(was.contest())) {
       changes.add(new Changed("The taper counts down to " + now.contest(), cause + " The weeks stay; last heavy days and openers move with the day."));
     }
@@ -268,7 +269,4 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
     return purpose.word().substring(0, 1).toUpperCase(Locale.ROOT) + purpose.word().substring(1);
   }
 
-  static String weeks(int weeks) {
-    return weeks + (weeks == 1 ? " week" : " weeks");
-  }
 }

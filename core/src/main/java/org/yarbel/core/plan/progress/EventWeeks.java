@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.yarbel.core.lift.Pattern;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 
 /** A strongman event below contest mass, and every second or third week a rehearsal with it. */
@@ -30,7 +31,7 @@ final class EventWeeks implements Rule {
     Optional<Mass> contest = brief.settings().mass("mass", brief.unit());
     Countdown left = brief.countdown();
     if (left != null && left.days() <= REST_DAYS) {
-      return Exposure.none(left.days() <= 0 ? "The day of the contest: the platform is the session." : left.days() + " days to the contest: rest.");
+      return Exposure.none(left.days() <= 0 ? "The day of the contest: the platform is the session." : Count.of(left.days(), "day") + " to the contest: rest.");
     }
     int every = brief.settings().count("every");
     int week = brief.week(number) % every;
@@ -49,7 +50,7 @@ final class EventWeeks implements Rule {
     return contest.isEmpty() ? exposure.saying("The contest mass is not written down: the lifter picks.")
         : rehearsal ? exposure.marked(near ? Exposure.Mark.LAST_HEAVY : Exposure.Mark.REHEARSAL)
             .saying(near ? "The last run at contest mass, in the order of the contest." : "Rehearsal at contest mass, as on the day.")
-        : near && left.days() < LAST_RUN ? exposure.saying(left.days() + " days to the contest: light and clean.") : exposure;
+        : near && left.days() < LAST_RUN ? exposure.saying(Count.of(left.days(), "day") + " to the contest: light and clean.") : exposure;
   }
 
   private static String carry(Brief brief, Optional<Mass> contest, boolean rehearsal, double share) {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.yarbel.core.lift.Movement;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 
 /** A step more whenever the minimum was made; a miss is repeated, the third in a row takes a tenth off. */
@@ -65,7 +66,7 @@ final class NoviceLinear implements Rule {
   private static List<String> remarks(Brief brief, List<Done> done, Mass load, int number, int ahead) {
     List<String> remarks = new ArrayList<>();
     done.stream().filter(exposure -> exposure.load().hits(load)).mapToInt(exposure -> exposure.last().reps()).max()
-        .ifPresent(best -> remarks.add("The mark to beat at " + load.text() + ": " + best + " reps in the last set."));
+        .ifPresent(best -> remarks.add("The mark to beat at " + load.text() + ": " + Count.of(best, "rep") + " in the last set."));
     if (ahead > 0 && brief.week(number) >= STALL_FROM_WEEK) {
       remarks.add("A straight line is a forecast: from the fifth week on a stall is likely.");
     }

@@ -9,6 +9,7 @@ import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.notation.Basis;
 
 /**
@@ -77,7 +78,7 @@ public final class Tapering implements Rule {
   }
 
   static String opener(int days, LastHeavy window) {
-    String said = "The last heavy day, " + days + " days out: the opener, good for three on a bad day.";
+    String said = "The last heavy day, " + Count.of(days, "day") + " out: the opener, good for three on a bad day.";
     return days <= window.furthest() ? said : said + " Usual is " + window.text() + " days out: move it there if the week allows.";
   }
 

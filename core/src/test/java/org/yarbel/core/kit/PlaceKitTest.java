@@ -53,6 +53,28 @@ class PlaceKitTest {
   }
 
   @Test
+  void aDumbbellIsMeantByItsStampOrByWhatItWeighs() {
+    Loadables dumbbells = loaded(place(false), "lunge", MassUnit.KG).orElseThrow();
+    assertThat(dumbbells.meant(kg("20"))).as("its stamp").isEqualTo(kg("22.5"));
+    assertThat(dumbbells.meant(kg("22.5"))).as("its mass").isEqualTo(kg("22.5"));
+    assertThat(dumbbells.meant(kg("27"))).as("neither").isEqualTo(kg("27"));
+  }
+
+  @Test
+  void bandsThatDifferMakeNoPair() {
+    Band left = new Band("Red left", "Own", LocalDate.of(2025, 1, 1), Band.pulls("60:12 100:26", MassUnit.KG));
+    Band right = new Band("Red right", "Own", LocalDate.of(2025, 1, 1), Band.pulls("60:12 100:26", MassUnit.KG));
+    Band old = new Band("Red old", "Own", LocalDate.of(2019, 1, 1), Band.pulls("60:12 100:26", MassUnit.KG));
+    PlaceKit pair = new PlaceKit(MassUnit.KG, List.of(ORDINARY), kg("0"), List.of(pairs("20", MassUnit.KG, 4)), false, List.of(), List.of(left, right, old),
+        List.of(), List.of());
+    assertThat(pair.withoutPartner(left)).isEmpty();
+    assertThat(pair.withoutPartner(old).orElseThrow()).contains("make no pair").contains("not of the same age");
+    PlaceKit single = new PlaceKit(MassUnit.KG, List.of(ORDINARY), kg("0"), List.of(pairs("20", MassUnit.KG, 4)), false, List.of(), List.of(left), List.of(),
+        List.of());
+    assertThat(single.withoutPartner(left)).contains("Red left has no partner here");
+  }
+
+  @Test
   void mixesUnitsOnlyWhereTheCoachAllowsIt() {
     assertThat(place(false).stock(MassUnit.KG).plates()).extracting(p -> p.size().text()).containsExactly("20 kg", "10 kg");
     assertThat(place(false).stock(MassUnit.LB).plates()).extracting(p -> p.size().text()).containsExactly("45 lb");

@@ -124,6 +124,14 @@ class LiftTest {
     assertThatThrownBy(() -> Variation.parse("pause")).hasMessageContaining("looks like pause=2");
   }
 
+  // Facts of the trade: what shares the movement shares the totals
+  @ParameterizedTest
+  @CsvSource({"front-squat, squat", "paused-squat, squat", "goblet-squat, squat", "leg-press, leg-press", "overhead-press, overhead-press", "close-grip-bench, bench",
+      "sumo-deadlift, deadlift", "squat, squat"})
+  void countsWithTheFamilyOfItsMovement(String key, String family) {
+    assertThat(OURS.family(OURS.ofKey(key).orElseThrow()).key()).isEqualTo(family);
+  }
+
   @Test
   void onlyADeadliftStartsOnTheFloor() {
     assertThat(Movement.DEADLIFT.fromFloor()).isTrue();

@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
+import java.util.stream.IntStream;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 import org.hipparchus.stat.regression.SimpleRegression;
 import org.junit.jupiter.api.Test;
@@ -94,6 +95,15 @@ class EvidenceTest {
     RatingBias bias = RatingBias.ofMockContest(kg(200), DAY.plusDays(30),
         List.of(rated(1, 180, 1, 9), rated(2, 180, 1, 9), rated(40, 180, 1, 9)), RepMaxCurve.HOUSE);
     assertThat(bias.pairs()).singleElement().satisfies(pair -> assertThat(pair.off()).isCloseTo(-2, within(1e-6)));
+  }
+
+  @Test
+  void untilABeginnersRatingsSteerOnlyTheFirstKeepsItsOwn() {
+    List<Observation> log = IntStream.range(0, 3).mapToObj(i -> Observation.of(DAY.plusWeeks(i), Mass.of("100", MassUnit.KG), 5, Rpe.of(7))).toList();
+    List<Observation> untested = RatingBias.steering(log, Level.BEGINNER, false, DAY.plusWeeks(3));
+    assertThat(untested).extracting(Observation::rpe).as("or there would be no number to begin with").containsExactly(Rpe.of(7), null, null);
+    assertThat(RatingBias.steering(log, Level.BEGINNER, true, DAY.plusWeeks(3))).extracting(Observation::rpe).containsOnlyNulls();
+    assertThat(RatingBias.steering(log, Level.INTERMEDIATE, false, DAY.plusWeeks(3))).isEqualTo(log);
   }
 
   @Test

@@ -14,11 +14,12 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.board.Batches;
 import org.yarbel.web.club.Lifts;
@@ -105,12 +106,18 @@ public class Library {
     List<Slot> own = lines.stream().filter(slot -> slot.linkOf() == null).toList();
     List<TemplateDocument.GroupOf> used = own.stream().map(Slot::groupNo).filter(Objects::nonNull).distinct()
         .filter(number -> groups.group(number) != null)
-        .map(number -> TemplateDocument.GroupOf.of(number, groups.group(number))).toList();
+        .map(number -> TemplateDocument.GroupOf.of(number, groups.group(number), again(number, lines))).toList();
     own.forEach(slot -> keys.add(slot.lift()));
     return new TemplateDocument.Day(session.day().getDayOfWeek().getValue(), used.isEmpty() ? null : used, own.stream()
         .map(slot -> new TemplateDocument.Line(slot.kind().word(),
         slot.lift(), slot.work(), slot.groupNo(), slot.details().optional() ? Boolean.TRUE : null, slot.details().reason(), slot.details()
             .cues(), slot.details().mind())).toList());
+  }
+
+  /** The part in which a group is done a second time; null where it is not. */
+  private static @Nullable SlotKind again(int number, List<Slot> lines) {
+    Set<Long> own = lines.stream().filter(slot -> slot.linkOf() == null && Objects.equals(slot.groupNo(), number)).map(Slot::id).collect(Collectors.toSet());
+    return lines.stream().filter(slot -> slot.linkOf() != null && own.contains(slot.linkOf())).map(Slot::kind).findFirst().orElse(null);
   }
 
   /** Keeps a template under its name; a sentence when it cannot. */
@@ -150,11 +157,14 @@ public class Library {
     for (int week = 0; week < document.weeks().size(); week++) {
       for (TemplateDocument.Day day : document.weeks().get(week).days()) {
         LocalDate on = template.scope() == Template.Scope.SESSION ? from : monday.plusWeeks(week).plusDays(day.day() - 1L);
-        Map<Integer, Group> groups = day.groups() == null ? Map.of() : day.groups().stream()
-            .collect(Collectors.toMap(TemplateDocument.GroupOf::number, TemplateDocument.GroupOf::group));
-        day.lines().forEach(line -> lines.add(new Batches.NewLine(on, line.kind(), line.lift(), line.work(),
-            new Details(Boolean.TRUE.equals(line.optional()), null, null, null, null, line.reason(), line.cues(), line.mind(), null),
-                line.group() == null ? null : groups.get(line.group()))));
+        Map<Integer, TemplateDocument.GroupOf> groups = day.groups() == null ? Map.of() : day.groups().stream()
+            .collect(Collectors.toMap(TemplateDocument.GroupOf::number, group -> group));
+        day.lines().forEach(line -> {
+          TemplateDocument.GroupOf group = line.group() == null ? null : groups.get(line.group());
+          lines.add(new Batches.NewLine(on, line.kind(), line.lift(), line.work(),
+              new Details(Boolean.TRUE.equals(line.optional()), null, null, null, null, line.reason(), line.cues(), line.mind(), null),
+              group == null ? null : group.group(), group == null ? null : group.secondTime()));
+        });
       }
     }
     return replace ? batches.replace(lifter, lines, who) : batches.add(lifter, lines, who);

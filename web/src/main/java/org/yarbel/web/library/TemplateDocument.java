@@ -27,12 +27,21 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record Day(int day, @Nullable List<GroupOf> groups, List<Line> lines) {}
 
-  /** Lines done by turns. */
+  /**
+   * Lines done by turns.
+   *
+   * @param again the part of the session they are done in once more, at its end; null when they are not
+   */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record GroupOf(int number, String kind, @Nullable Integer rounds, @Nullable Integer restBetween, @Nullable Integer restRounds,
-      @Nullable Integer limit) {
-    static GroupOf of(int number, Group group) {
-      return new GroupOf(number, group.kind().word().replace(' ', '-'), group.rounds(), group.restBetween(), group.restRounds(), group.limit());
+      @Nullable Integer limit, @Nullable String again) {
+    static GroupOf of(int number, Group group, @Nullable SlotKind again) {
+      return new GroupOf(number, group.kind().word().replace(' ', '-'), group.rounds(), group.restBetween(), group.restRounds(), group.limit(),
+          again == null ? null : again.word());
+    }
+
+    @Nullable SlotKind secondTime() {
+      return again == null ? null : kindOf(again);
     }
 
     Group group() {
@@ -46,8 +55,12 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
       @Nullable String cues,
       @Nullable String mind) {
     SlotKind kind() {
-      return SlotKind.valueOf(part.toUpperCase(Locale.ROOT).replace('-', '_'));
+      return kindOf(part);
     }
+  }
+
+  private static SlotKind kindOf(String part) {
+    return SlotKind.valueOf(part.toUpperCase(Locale.ROOT).replace('-', '_'));
   }
 
   /** The keys of all lifts in it. */

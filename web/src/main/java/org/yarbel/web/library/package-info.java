@@ -9,3 +9,4 @@
 package org.yarbel.web.library;
 
 import org.jspecify.annotations.NullMarked;
+

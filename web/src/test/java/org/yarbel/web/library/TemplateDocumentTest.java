@@ -61,7 +61,11 @@ class TemplateDocumentTest {
     }
     for (Group.Kind kind : Group.Kind.values()) {
       Group group = new Group(kind, 3, 0, 90, null);
-      assertThat(TemplateDocument.GroupOf.of(2, group).group()).isEqualTo(group);
+      assertThat(TemplateDocument.GroupOf.of(2, group, SlotKind.COOL_DOWN)).satisfies(kept -> {
+        assertThat(kept.group()).isEqualTo(group);
+        assertThat(kept.secondTime()).isEqualTo(SlotKind.COOL_DOWN);
+      });
+      assertThat(TemplateDocument.GroupOf.of(2, group, null).secondTime()).isNull();
     }
   }
 

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -40,6 +41,25 @@ class ProposalTest {
   })
   void fillsTheWeeksThereAre(Level level, int weeks, String plan) {
     assertThat(Plans.text(Plans.proposed(level, weeks, 4).plan())).isEqualTo(plan);
+  }
+
+  // Worked by hand; that half of the days must be ahead is our own default
+  @ParameterizedTest
+  @CsvSource({
+      "0, MONDAY WEDNESDAY FRIDAY, false, 0", "2, MONDAY WEDNESDAY FRIDAY, false, 0", "3, MONDAY WEDNESDAY FRIDAY, false, 1",
+      "2, MONDAY WEDNESDAY FRIDAY, true, 1", "5, MONDAY WEDNESDAY FRIDAY, false, 1", "5, SATURDAY SUNDAY, false, 0", "6, SATURDAY, false, 1"})
+  void beginsWhereHalfOfTheDaysAreStillAhead(int after, String free, boolean begun, int weeks) {
+    Set<DayOfWeek> days = Stream.of(free.split(" ")).map(DayOfWeek::valueOf).collect(Collectors.toCollection(() -> EnumSet.noneOf(DayOfWeek.class)));
+    assertThat(Proposal.begins(MONDAY.plusDays(after), days, begun)).isEqualTo(MONDAY.plusWeeks(weeks));
+  }
+
+  @Test
+  void ofManyFreeDaysNoThreeFollowOneAnother() {
+    List<DayOfWeek> all = List.of(DayOfWeek.values());
+    List<DayOfWeek> spread = DaySplit.spread(all);
+    assertThat(spread).as("two on, one off, the week taken as a ring").hasSize(4);
+    assertThat(spread).noneMatch(day -> spread.contains(day.plus(1)) && spread.contains(day.plus(2)));
+    assertThat(DaySplit.spread(List.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY))).as("who has only these takes them").hasSize(3);
   }
 
   @Test

@@ -93,7 +93,7 @@ public class GridService {
         lines.add(easy.get(lifter.id()));
       }
       lines.add(sums(counted.getOrDefault(heads.size(), List.of())));
-      heads.add(new Grid.Head(lifter.name(), "/lifters/" + lifter.id() + "/week?of=" + monday, lines));
+      heads.add(new Grid.Head(lifter.name() + ", " + lifter.unit().symbol(), "/lifters/" + lifter.id() + "/week?of=" + monday, lines));
     }
     return Grid.of(heads, placed);
   }

@@ -40,6 +40,7 @@ import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.club.Places;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -58,10 +59,12 @@ class ProgramController {
   private final Programs programs;
   private final Easy easy;
   private final Lifts lifts;
+  private final Places places;
   private final ClubClock clock;
 
   ProgramController(ProgressionRepository progressions, LifterRepository lifters, LifterContexts contexts, Programs programs, Easy easy,
-      Lifts lifts, ClubClock clock) {
+      Lifts lifts, Places places, ClubClock clock) {
+    this.places = places;
     this.progressions = progressions;
     this.lifters = lifters;
     this.contexts = contexts;
@@ -109,7 +112,19 @@ class ProgramController {
     fill(model, lifter, form);
     model.addAttribute("typedLift", lift);
     model.addAttribute("typedMethod", method);
+    if (form != null) {
+      example(model, lifter, form);
+    }
     return "program/page";
+  }
+
+  /** What the method would write for this lifter as it comes, beside its form. */
+  private void example(Model model, Lifter lifter, Form form) {
+    Optional<Lift> lift = lifts.catalogue().named(form.lift());
+    Optional<Method> method = Method.ofKey(form.method());
+    if (lift.isPresent() && method.isPresent()) {
+      model.addAttribute("example", MethodExample.of(method.get(), lift.get(), contexts.of(lifter, null)));
+    }
   }
 
   private void fill(Model model, Lifter lifter, @Nullable Form form) {
@@ -329,6 +344,7 @@ class ProgramController {
     model.addAttribute("method", method);
     model.addAttribute("guide", method.guide());
     model.addAttribute("parameters", method.rule().parameters());
+    model.addAttribute("example", MethodExample.of(method, lifts.catalogue(), places));
     return "program/method";
   }
 

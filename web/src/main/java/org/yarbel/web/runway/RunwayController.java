@@ -152,6 +152,10 @@ class RunwayController {
     try {
       Proposal proposal = runways.propose(lifter, open ? null : to);
       model.addAttribute("proposal", RunwayViews.ProposalView.of(proposal, open || to == null ? "" : Long.toString(to.id())));
+      if (!model.containsAttribute("chart")) {
+        List<RunwayService.Contested> marked = open || to == null ? List.of() : List.of(new RunwayService.Contested(to.name(), day(to), true));
+        model.addAttribute("proposed", RunwayChart.of(service.show(lifter, new LongPlans.Kept(proposal.plan(), null, 0), marked, TaperShape.ONE_WEEK)));
+      }
       model.addAttribute("inTheWay", runways.inTheWay(lifter, proposal.plan()).stream().map(line -> RunwayViews.line(line, lifts.catalogue())).toList());
       model.addAttribute("ways", InTheWay.Way.values());
     } catch (IllegalArgumentException refused) {

@@ -21,6 +21,12 @@ class WorkbenchController {
       new Tool("plates", "Plates"), new Tool("ramp", "Warm-up"), new Tool("bands", "Bands and chains"), new Tool("points", "Points"),
       new Tool("units", "kg and lb"));
 
+  /** What stands on a page that is opened with nothing typed. */
+  private static final Map<String, Map<String, String>> EXAMPLES = Map.of("estimate", Map.of("load", "140", "reps", "5", "rpe", "8"),
+      "chart", Map.of("max", "200"), "plates", Map.of("loads", "60 100 140 182.5"), "ramp", Map.of("top", "182.5", "lift", "squat"),
+      "bands", Map.of("bar", "140", "pulls", "60:12 100:26", "bottom", "60", "top", "100"), "points", Map.of("sex", "m", "bodyMass", "93", "total", "800"),
+      "units", Map.of("amount", "142.5"));
+
   private final KitChoice choice;
 
   WorkbenchController(KitChoice choice) {
@@ -38,7 +44,8 @@ class WorkbenchController {
   @GetMapping("/workbench/{key}")
   ModelAndView tool(@PathVariable String key, @RequestParam Map<String, String> fields) {
     Tool tool = TOOLS.stream().filter(t -> t.key().equals(key)).findFirst().orElseThrow(NotFound::new);
-    Typed typed = new Typed(fields);
+    boolean example = fields.isEmpty();
+    Typed typed = new Typed(example ? EXAMPLES.getOrDefault(key, Map.of()) : fields);
     Map<String, Object> model = new HashMap<>();
     Map<String, String> said = new HashMap<>();
     Object result = switch (key) {
@@ -56,6 +63,7 @@ class WorkbenchController {
     model.put("note", said.get("note"));
     model.put("f", Shown.of(typed));
     model.put("here", "workbench");
+    model.put("example", example);
     model.put("title", tool.name());
     model.put("curves", EstimateTool.curves());
     if (key.equals("plates") || key.equals("ramp")) {

@@ -1,0 +1,104 @@
+package org.yarbel.web.program;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.RampStyle;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.kit.Kit;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.Reading;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.progress.Brief;
+import org.yarbel.core.plan.progress.Countdown;
+import org.yarbel.core.plan.progress.Exposure;
+import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Settings;
+import org.yarbel.web.club.Places;
+import org.yarbel.web.plan.Details;
+import org.yarbel.web.plan.LifterContext;
+
+/**
+ * What a method writes, on an example: its first weeks once a week, as if every set were made.
+ *
+ * @param whose for whom: {@code Squat, estimated max 200 kg}
+ * @param contest whether the weeks lead to a contest, at the end of the last
+ */
+public record MethodExample(String whose, boolean contest, List<Week> weeks) {
+  private static final int WEEKS = 4;
+  private static final int DAYS_BEFORE = 3;
+  private static final Mass MAX = Mass.of("200", MassUnit.KG);
+
+  /**
+   * A week.
+   *
+   * @param said what the method says of it; empty for nothing
+   */
+  public record Week(int number, List<Line> lines, String said) {}
+
+  /**
+   * A line of it.
+   *
+   * @param reading the work in words
+   */
+  public record Line(String lift, String work, String loads, String reading) {}
+
+  /** For nobody in particular: a lifter with a squat of 200 kg in an ordinary gym. */
+  static MethodExample of(Method method, Catalogue lifts, Places places) {
+    Lift lift = lifts.ofKey(method == Method.EVENT_WEEKS ? "log-press" : "squat").orElseThrow();
+    MaxNumbers numbers = new MaxNumbers(null, MAX, MaxNumbers.trainingFrom(MAX), MAX.scaled(1.05));
+    LifterContext context = new LifterContext(MassUnit.KG, Mass.of("90", MassUnit.KG),
+        Map.of(lift.key(), new LifterContext.Known(numbers, Basis.ESTIMATED, null, EffortChart.HOUSE, Level.INTERMEDIATE)), RampStyle.SHRINKING, lifts,
+        LifterContext.Loads.of(PlaceKit.of(Kit.standard(MassUnit.KG)), lifts, MassUnit.KG, places));
+    return of(method, lift, context);
+  }
+
+  /** For a lifter by their own numbers. */
+  static MethodExample of(Method method, Lift lift, LifterContext context) {
+    Brief brief = Programs.brief(lift.key(), Settings.check(method, Map.of(), context.lifts()).settings(), 1, context);
+    List<Integer> left = new ArrayList<>();
+    for (int week = WEEKS; week > 0; week--) {
+      left.add(7 * (week - 1) + DAYS_BEFORE);
+    }
+    boolean contest = leads(method);
+    List<Week> weeks = new ArrayList<>();
+    for (int number = 0; number < WEEKS; number++) {
+      Countdown countdown = contest ? new Countdown(left.get(number), left) : null;
+      Exposure exposure = method.rule().next(brief.counting(countdown), List.of(), number, number);
+      weeks.add(new Week(number + 1, exposure.lines().stream().map(line -> line(line, context)).toList(), String.join(" ", exposure.remarks())));
+    }
+    Mass max = context.numbers(lift).best();
+    return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.shownIn(context.unit()).text()), contest, weeks);
+  }
+
+  private static boolean leads(Method method) {
+    return switch (method) {
+      case TAPER, PEAK, MOCK, SHRINKING_JUMPS, EVENT_WEEKS -> true;
+      default -> false;
+    };
+  }
+
+  private static Line line(Exposure.Line line, LifterContext context) {
+    Lift lift = context.lift(line.lift());
+    ResolvedLine resolved = context.work(lift, line.work(), Details.NONE, 1, null).line();
+    return new Line(lift.name(), line.work(), resolved == null ? "" : loads(resolved, context.unit()), Reading.text(WorkLine.parse(line.work()).line()));
+  }
+
+  /** Loads with how often each is lifted: {@code 182.5 ×1, 155 ×4 kg}. */
+  private static String loads(ResolvedLine line, MassUnit unit) {
+    Map<String, Long> often = line.sets().stream().map(ResolvedSet::load)
+        .collect(Collectors.groupingBy(load -> load == null ? "lifter picks" : load.shownIn(unit).number(), LinkedHashMap::new, Collectors.counting()));
+    return often.entrySet().stream().map(load -> load.getKey() + " ×" + load.getValue()).collect(Collectors.joining(", ")) + " " + unit.symbol();
+  }
+}

@@ -82,7 +82,12 @@ function declare(button) {
     above ||= step.contains(button);
   }
   panel.querySelector(".ramp").open = false;
-  panel.querySelector('input[name="load"]').focus();
+  const field = panel.querySelector('input[name="load"]');
+  field.focus();
+  // said by that button: nobody needs to be asked whether so little is meant, unless another load is typed after
+  const sure = Object.assign(document.createElement("input"), { type: "hidden", name: "sure", value: "1" });
+  field.form.append(sure);
+  field.addEventListener("input", () => sure.remove(), { once: true });
 }
 
 // The skyline is the way to move about: arrow left and right go from set to set.

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -17,6 +18,7 @@ import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LeftSetsRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.LifterContext;
@@ -87,6 +89,7 @@ class MyTraining {
         LoggedSetRepository.SessionCount::getSets));
     LifterContext context = contexts.of(lifter, all.stream().filter(s -> s.day().equals(today)).map(TrainingSession::placeId).filter(Objects::nonNull)
         .findFirst().orElse(null));
+    Set<Long> ended = left.findBySessionIdIn(ids).stream().map(LeftSets::sessionId).collect(Collectors.toSet());
     Today now = null;
     List<Day> ahead = new ArrayList<>();
     List<Day> behind = new ArrayList<>();
@@ -101,7 +104,7 @@ class MyTraining {
         now = today(session, own, context, logged.getOrDefault(session.id(), 0L));
       } else if (session.day().isAfter(today)) {
         ahead.add(day);
-      } else if (!logged.containsKey(session.id()) && left.findBySessionId(session.id()).isEmpty()) {
+      } else if (!logged.containsKey(session.id()) && !ended.contains(session.id())) {
         behind.add(0, day);
       }
     }

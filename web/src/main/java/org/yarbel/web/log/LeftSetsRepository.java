@@ -8,5 +8,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface LeftSetsRepository extends JpaRepository<LeftSets, Long> {
   List<LeftSets> findBySessionId(long sessionId);
 
+  List<LeftSets> findBySessionIdIn(Collection<Long> sessionIds);
+
   List<LeftSets> findBySlotIdIn(Collection<Long> slotIds);
 }

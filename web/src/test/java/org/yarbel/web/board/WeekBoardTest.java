@@ -3,8 +3,11 @@ package org.yarbel.web.board;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -126,6 +129,42 @@ class WeekBoardTest {
     assertThat(week).contains("The week in figures").contains("<td>3.8</td>").contains("main lifts 100 % of the reps")
         .contains("quads</th><td>7.5</td>")
         .contains("class=\"dip\"").contains("Squat over the week: Mon 1 of a usual hard session").contains("class=\"q-connective-tissue\"");
+  }
+
+  @Test
+  void aMoveThatAChecksProposesIsMadeInOneChange(TestApp app) {
+    Someone lifter = Someone.called(app, "Seraphine Dell", NUMBERS);
+    lifter.add(MONDAY, "MAIN", "squat", "5x5 80%");
+    lifter.add(MONDAY.plusDays(1), "MAIN", "squat", "5x5 80%");
+    String board = lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body();
+    Matcher form = Pattern.compile("name=\"to\" value=\"([\\d-]+)\"><input type=\"hidden\" name=\"lines\" value=\"(\\d+)\"").matcher(board);
+    assertThat(form.find()).as("the move stands beside the fault").isTrue();
+    LocalDate to = LocalDate.parse(form.group(1));
+    assertThat(lifter.post(lifter.at("/week/move"), Map.of("lines", form.group(2), "to", "" + to, "of", "" + MONDAY)).body()).contains("Moved to ").doesNotContain(
+        "hard on Monday and again on Tuesday");
+    assertThat(lifter.on(to)).containsExactly("squat 5x5 80%");
+    Someone other = Someone.called(app, "Seraphina Doll", NUMBERS);
+    assertThat(other.coach().post(other.at("/week/move"), Map.of("lines", form.group(2), "to", "" + MONDAY)).statusCode()).as("a line of somebody else").isEqualTo(404);
+    lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(to)).isEmpty();
+  }
+
+  /** Our own plans pass our own checks: at most one doubt a week in median over the twelve of the demo and the weeks written for them. */
+  @Test
+  void theDemosOwnWeeksAreHardlyDoubted(TestApp app) {
+    List<Long> twelve = app.jdbc().sql("select l.id from lifter l join demo_week d on d.club_id = l.club_id order by l.id limit 12").query(Long.class).list();
+    Someone anyone = Someone.called(app, "Odalys Finch", NUMBERS);
+    List<Long> doubts = new ArrayList<>();
+    for (long id : twelve) {
+      for (int week = 0; week < 4; week++) {
+        LocalDate monday = TestApp.TODAY.plusWeeks(week);
+        WeekPanel panel = anyone.within(() -> app.bean(BoardService.class).panel(id, monday).panel());
+        doubts.add(panel.counts().doubts() + panel.counts().stops());
+      }
+    }
+    Collections.sort(doubts);
+    assertThat(doubts).hasSize(48);
+    assertThat(doubts.get(doubts.size() / 2)).as("of %s", doubts).isLessThanOrEqualTo(1);
   }
 
   @Test

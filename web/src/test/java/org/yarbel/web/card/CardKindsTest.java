@@ -163,9 +163,10 @@ class CardKindsTest {
   void anyWarmUpCanBeDeclaredTheTopSet(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 4, "squat 1x1 @8; 2x4 -15%");
     browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.press(OPEN + ".ramp summary");
     List<WebElement> steps = browser.all(OPEN + ".ramp li b");
     String third = steps.get(2).getText();
-    browser.all(OPEN + ".declare").get(2).click();
+    browser.press(browser.all(OPEN + ".declare").get(2));
     assertThat(browser.find(OPEN + "input[name=load]").getAttribute("value")).isEqualTo(third);
     browser.click(OPEN + ".btn-go[name=outcome]");
     String back = slot(app, session, 1) + "-2-1";

@@ -25,7 +25,17 @@ class CardTest {
 
   /** A session of Odile's that no other test touches. */
   private record Lifting(TestApp app, Client odile, long session, long slot) {
+    /** Of a day that is not ahead: a year before the one it is planned on. */
     static Lifting on(TestApp app, LocalDate day) {
+      if (day.isAfter(TestApp.TODAY)) {
+        app.jdbc().sql("update training_session set day = :past where id = :id").param("past", day.minusYears(1)).param("id", app.session("Odile", day)).update();
+        return ahead(app, day.minusYears(1));
+      }
+      return ahead(app, day);
+    }
+
+    /** Of the day it is planned on. */
+    static Lifting ahead(TestApp app, LocalDate day) {
       long session = app.session("Odile", day);
       long slot = app.jdbc().sql("select id from slot where session_id = :id order by position limit 1")
           .param("id", session).query(Long.class).single();
@@ -127,6 +137,14 @@ class CardTest {
     HttpResponse<String> asked = lifting.log(entry);
     assertThat(asked.statusCode()).isEqualTo(422);
     assertThat(asked.body()).contains("Is it kg or lb? " + pounds + " kg was typed, " + planned + " kg was planned.");
+    assertThat(asked.body()).as("the figure that may be meant, as a button").containsPattern("name=\"instead\"[^>]*value=\"" + planned.replaceAll("\\..*", "") + "[0-9.]*\"");
+    Map<String, String> meant = new HashMap<>(entry);
+    meant.put("instead", planned);
+    meant.put("was", "done");
+    meant.remove("outcome");
+    assertThat(lifting.log(meant).statusCode()).isEqualTo(200);
+    assertThat(lifting.logged()).as("by that button").containsExactly(planned + "x3");
+    entry.put("seen", "0");
     entry.put("sure", "1");
     assertThat(lifting.log(entry).statusCode()).isEqualTo(200);
     assertThat(lifting.logged()).containsExactly(pounds + "x3");
@@ -138,11 +156,18 @@ class CardTest {
 
   @Test
   void isIssuedOnItsDayOrAtItsFirstSetAndNotByALookAhead(TestApp app) {
-    Lifting ahead = Lifting.on(app, TestApp.TODAY.plusDays(9));
+    Lifting ahead = Lifting.ahead(app, TestApp.TODAY.plusDays(9));
     assertThat(ahead.issues()).as("a look ahead").isZero();
     assertThat(ahead.odile().get("/sessions/" + ahead.session() + "/card").body()).contains("a look ahead");
-    assertThat(ahead.log(ahead.entry(1, 1, "60", "5", "7")).statusCode()).isEqualTo(200);
+    Map<String, String> early = ahead.entry(1, 1, ahead.planned(), "3", "");
+    HttpResponse<String> asked = ahead.log(early);
+    assertThat(asked.statusCode()).as("ahead of its day").isEqualTo(422);
+    assertThat(asked.body()).contains("Is it lifted today?");
+    early.put("sure", "1");
+    assertThat(ahead.log(early).statusCode()).isEqualTo(200);
     assertThat(ahead.issues()).as("its first set").isEqualTo(1);
+    assertThat(app.jdbc().sql("select day from logged_set where session_id = :id").param("id", ahead.session()).query(LocalDate.class).single())
+        .as("lifted today, whatever day it was planned for").isEqualTo(TestApp.TODAY);
     assertThat(Lifting.on(app, TestApp.TODAY).issues()).as("its day").isEqualTo(1);
   }
 
@@ -168,10 +193,50 @@ class CardTest {
 
   @Test
   void worksWithoutScript(TestApp app) {
-    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(11));
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(20));
     HttpResponse<String> answer = lifting.odile().post("/sessions/" + lifting.session() + "/sets", lifting.entry(1, 1, "117.5", "5", "8"));
     assertThat(answer.statusCode()).isEqualTo(302);
     assertThat(lifting.logged()).containsExactly("117.5x5");
     assertThat(lifting.odile().get("/sessions/" + lifting.session() + "/card").body()).contains("117.5 kg × 5 @8");
+  }
+
+  @Test
+  void asksAboutWhatIsFarFromThePlanWhateverItIs(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(13));
+    double planned = Double.parseDouble(lifting.planned());
+    for (String load : List.of("0", "" + (planned + 100), "" + planned / 10)) {
+      HttpResponse<String> asked = lifting.log(lifting.entry(1, 1, load, "3", ""));
+      assertThat(asked.statusCode()).as(load).isEqualTo(422);
+      assertThat(asked.body()).contains("role=\"alert\"").contains("It is right as typed").contains("value=\"" + load + "\"");
+    }
+    assertThat(lifting.log(lifting.entry(1, 1, lifting.planned(), "100", "")).body()).contains("100 reps were typed");
+    assertThat(lifting.logged()).isEmpty();
+  }
+
+  @Test
+  void endingASessionTellsWhatIsLeftAndGoesOnAgain(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(16));
+    assertThat(lifting.log(lifting.entry(1, 1, lifting.planned(), "3", "")).statusCode()).isEqualTo(200);
+    HttpResponse<String> ended = lifting.odile().post("/sessions/" + lifting.session() + "/end", Map.of("why-" + lifting.slot(), "could-not"), HTMX);
+    assertThat(ended.statusCode()).isEqualTo(200);
+    assertThat(ended.body()).contains("Go on");
+    assertThat(app.jdbc().sql("select why from left_sets where slot_id = :s").param("s", lifting.slot()).query(String.class).single()).isEqualTo("COULD_NOT");
+    assertThat(lifting.odile().post("/sessions/" + lifting.session() + "/go-on", Map.of(), HTMX).statusCode()).isEqualTo(200);
+    assertThat(app.jdbc().sql("select count(*) from left_sets where slot_id = :s").param("s", lifting.slot()).query(Long.class).single()).isZero();
+    assertThat(Client.of(app, "brannoc").post("/sessions/" + lifting.session() + "/end", Map.of(), HTMX).statusCode()).as("somebody else's").isEqualTo(404);
+  }
+
+  @Test
+  void goesOnBehindTheSetThatWasLogged(TestApp app) {
+    Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(18));
+    String first = lifting.odile().get("/sessions/" + lifting.session() + "/card").body();
+    List<String> panels = Pattern.compile("data-panel-id=\"([\\d-]+)\"").matcher(first).results().map(found -> found.group(1)).toList();
+    String third = lifting.slot() + "-1-3";
+    String fourth = panels.get(panels.indexOf(third) + 1);
+    HttpResponse<String> answer = lifting.odile().post("/sessions/" + lifting.session() + "/sets", lifting.entry(1, 3, lifting.planned(), "3", ""));
+    assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith("?after=" + third);
+    String after = lifting.odile().get("/sessions/" + lifting.session() + "/card?after=" + third).body();
+    assertThat(after).as("not back to the first").containsPattern("id=\"panel-" + fourth + "\" data-panel-id=\"" + fourth + "\"(?! hidden)");
+    assertThat(after).containsPattern("id=\"panel-" + panels.get(0) + "\" data-panel-id=\"" + panels.get(0) + "\" hidden");
   }
 }

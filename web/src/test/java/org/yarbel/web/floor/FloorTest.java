@@ -40,6 +40,23 @@ class FloorTest {
   }
 
   @Test
+  void yesterdaysCardThatNobodyLoggedIsStillThereAndTodaysLoadsStandFirst(TestApp app) {
+    Someone lifter = Someone.called(app, "Tegan Ashwood", Map.of("squat", "200"));
+    lifter.add(TestApp.TODAY.minusDays(1), "MAIN", "squat", "1x5 70%");
+    lifter.add(TestApp.TODAY.minusDays(20), "MAIN", "squat", "1x5 71%");
+    lifter.add(TestApp.TODAY, "MAIN", "squat", "1x1 @8; 4x4 -15%");
+    String mine = lifter.within(() -> {
+      MyTraining.Mine of = app.bean(MyTraining.class).of(lifter.id());
+      assertThat(of.behind()).as("a fortnight back, no further").hasSize(1);
+      assertThat(of.today().lines().get(0).loads()).isEqualTo("185 · 157.5 ×4");
+      return of.behind().get(0).day();
+    });
+    assertThat(mine).isEqualTo("Sunday 1 March");
+    lifter.lift(TestApp.TODAY.minusDays(1), "squat", 5);
+    assertThat(lifter.<Integer>within(() -> app.bean(MyTraining.class).of(lifter.id()).behind().size())).isZero();
+  }
+
+  @Test
   void tellsAMaxThatNoSetOfTheLastWeeksSpeaksOf(TestApp app) {
     Someone.called(app, "Thessaly Quill", Map.of("squat", "133"));
     String found = Client.of(app, "coach").get("/?find=Thessaly", "HX-Request", "true").body();

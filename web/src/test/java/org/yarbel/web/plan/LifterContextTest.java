@@ -63,6 +63,25 @@ class LifterContextTest {
     return worked.line().ramp().stream().map(RampStep::load).toList();
   }
 
+  // Handbook, negatives: the share is of what is lifted unaided, spotters carry the rest, over 130 % is refused; 165 x 1.25 = 206.25
+  @Test
+  void aNegativeIsCountedFromWhatIsLiftedUnaided() {
+    LifterContext bench = new LifterContext(MassUnit.KG, kg("90"),
+        Map.of("bench", new LifterContext.Known(new MaxNumbers(null, kg("165"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, Level.ADVANCED)),
+        RampStyle.SHRINKING, LIFTS, LOADS);
+    for (String work : List.of("negative 1x6 125%", "negative 1x6 125% of bench")) {
+      LifterContext.Worked worked = bench.work(bench.lift("bench-negative"), work, Details.NONE, 1, null);
+      assertThat(worked.line()).as(work).isNotNull();
+      assertThat(worked.line().sets().get(0).load()).as(work).isEqualTo(kg("205"));
+      assertThat(worked.line().cautions()).extracting(Caution::text).as("205 less 165").contains("At 205 kg the spotters carry 40 kg at the least.");
+    }
+    assertThat(bench.work(bench.lift("bench"), "1x1 @8; negative 1x4 110%", Details.NONE, 1, null).line().cautions())
+        .filteredOn(caution -> caution.code().equals("negative")).singleElement().satisfies(caution -> assertThat(caution.parts()).containsExactly(2));
+    assertThat(bench.work(bench.lift("bench-negative"), "negative 1x6 130%", Details.NONE, 1, null).line()).isNotNull();
+    assertThat(bench.work(bench.lift("bench-negative"), "negative 1x6 131%", Details.NONE, 1, null).line()).as("over 130 %").isNull();
+    assertThat(bench.work(bench.lift("bench-negative"), "negative 1x6 240kg", Details.NONE, 1, null).line()).as("in kilograms too").isNull();
+  }
+
   @Test
   void aLiftThatIsWarmNeedsLessOfItsRamp() {
     assertThat(ramp(work("squat", "1x1 90%", Details.NONE, 1, null))).hasSizeGreaterThan(3).first().isEqualTo(kg("20"));

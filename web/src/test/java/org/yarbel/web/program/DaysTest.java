@@ -63,6 +63,37 @@ class DaysTest {
     assertThat(groupNumbers(lifter)).containsExactly(1, 1, null);
   }
 
+  @Test
+  void aCoolDownIsCopiedKeptAndDoneAgainAfterAnUndo(TestApp app) {
+    Someone lifter = Someone.called(app, "Cressida Lowe", Map.of("squat", "150"));
+    write(lifter, List.of(line(MONDAY, "row", "3x8", SUPERSET), line(MONDAY, "curl", "3x10", SUPERSET)), false);
+    long session = app.jdbc().sql("select id from training_session where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    lifter.coach().post("/sessions/" + session + "/groups/1/again", Map.of());
+    assertThat(lifter.on(MONDAY)).containsExactly("row 3x8", "curl 3x10", "row 3x8", "curl 3x10");
+    LocalDate copy = MONDAY.plusDays(2);
+    lifter.post(lifter.at("/days/" + MONDAY + "/copy"), Map.of("to", "" + copy));
+    assertThat(lifter.on(copy)).containsExactly("row 3x8", "curl 3x10", "row 3x8", "curl 3x10");
+    assertThat(linked(lifter, copy)).as("they follow what is written there").isEqualTo(2);
+    lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(copy)).isEmpty();
+    lifter.post(lifter.at("/week/redo"), Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(copy)).containsExactly("row 3x8", "curl 3x10", "row 3x8", "curl 3x10");
+    assertThat(linked(lifter, copy)).isEqualTo(2);
+
+    lifter.post(lifter.at("/days/" + MONDAY + "/weeks"), Map.of("weeks", "2"));
+    assertThat(linked(lifter, MONDAY.plusWeeks(1))).as("a session for two weeks in one act").isEqualTo(2);
+    assertThat(linked(lifter, MONDAY.plusWeeks(2))).isEqualTo(2);
+    assertThat(lifter.on(MONDAY.plusWeeks(3))).isEmpty();
+    lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(MONDAY.plusWeeks(2))).isEmpty();
+    assertThat(lifter.post(lifter.at("/days/" + MONDAY + "/weeks"), Map.of("weeks", "99")).body()).contains("the weeks must be from 1 to 16 but were &#39;99&#39;");
+  }
+
+  private static int linked(Someone lifter, LocalDate day) {
+    return lifter.app().jdbc().sql("select count(*) from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d and s.link_of is not null")
+        .param("l", lifter.id()).param("d", day).query(Integer.class).single();
+  }
+
   private static List<Integer> groupNumbers(Someone lifter) {
     return lifter.app().jdbc().sql("select s.group_no from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d order by s.position")
         .param("l", lifter.id()).param("d", MONDAY).query((row, n) -> (Integer) row.getObject(1)).list();

@@ -48,12 +48,13 @@ class Screenshots {
     browser.open("/lifters/" + maren + "/ledger?lift=deadlift");
     picture(browser, "ledger");
     long session = app.session("Maren", TestApp.TODAY);
-    browser.signIn("maren").phone().open("/sessions/" + session + "/card");
-    picture(browser, "card-warm-up");
-    browser.click(".ramp summary");
+    browser.signIn("maren").phone().open("/me");
+    picture(browser, "my-training");
+    browser.open("/sessions/" + session + "/card");
     picture(browser, "card");
+    browser.press(".panel:not([hidden]) .ramp summary");
+    picture(browser, "card-warm-up");
     browser.desk().open("/sessions/" + session + "/card");
-    picture(browser, "card-desk");
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
     browser.driver().executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 711, "height", 300, "deviceScaleFactor", 1,
         "mobile", false));

@@ -14,9 +14,16 @@ import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.MassUnit;
 
 /** A line worked out, in the request's unit. */
-record ResolveAnswer(String notation, List<Step> ramp, List<SetAnswer> sets, @Nullable Today today, List<Caution> cautions) {
+record ResolveAnswer(String notation, List<Step> ramp, List<SetAnswer> sets, @Nullable Today today, List<CautionAnswer> cautions) {
   /** A warm-up. */
   record Step(BigDecimal load, int reps, List<BigDecimal> perSide) {}
+
+  /** Something to mind. */
+  record CautionAnswer(String code, String text, @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String reason) {
+    static CautionAnswer of(Caution caution) {
+      return new CautionAnswer(caution.code(), caution.text(), caution.reason());
+    }
+  }
 
   /** Today's max. */
   record Today(BigDecimal estimate) {}
@@ -66,7 +73,7 @@ record ResolveAnswer(String notation, List<Step> ramp, List<SetAnswer> sets, @Nu
   static ResolveAnswer of(ResolvedLine line, Map<LoggedSet.Place, BigDecimal> lowRatings, MassUnit unit) {
     return new ResolveAnswer(line.notation(), line.ramp().stream().map(s -> step(s, unit)).toList(),
         line.sets().stream().map(s -> SetAnswer.of(s, lowRatings.get(new LoggedSet.Place(s.part(), s.set())), unit)).toList(),
-        line.today() == null ? null : new Today(line.today().amountIn(unit, 2)), line.cautions());
+        line.today() == null ? null : new Today(line.today().amountIn(unit, 2)), line.cautions().stream().map(CautionAnswer::of).toList());
   }
 
   static Step step(RampStep step, MassUnit unit) {

@@ -73,13 +73,16 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
     }
     boolean contest = leads(method);
     List<Week> weeks = new ArrayList<>();
+    String before = "";
     for (int number = 0; number < WEEKS; number++) {
       Countdown countdown = contest ? new Countdown(left.get(number), left) : null;
       Exposure exposure = method.rule().next(brief.counting(countdown), List.of(), number, number);
-      weeks.add(new Week(number + 1, exposure.lines().stream().map(line -> line(line, context)).toList(), String.join(" ", exposure.remarks())));
+      String said = String.join(" ", exposure.remarks());
+      weeks.add(new Week(number + 1, exposure.lines().stream().map(line -> line(line, context)).toList(), said.equals(before) ? "" : said));
+      before = said;
     }
     Mass max = context.numbers(lift).best();
-    return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.shownIn(context.unit()).text()), contest, weeks);
+    return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.amountIn(context.unit(), 1).stripTrailingZeros().toPlainString() + " " + context.unit().symbol()), contest, weeks);
   }
 
   private static boolean leads(Method method) {

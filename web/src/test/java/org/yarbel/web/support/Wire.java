@@ -63,20 +63,26 @@ final class Wire {
   }
 
   private void pour(Socket from, Socket to) {
-    try (InputStream in = from.getInputStream(); OutputStream out = to.getOutputStream()) {
+    try {
+      InputStream in = from.getInputStream();
+      OutputStream out = to.getOutputStream();
       byte[] some = new byte[16384];
       for (int read = in.read(some); read >= 0; read = in.read(some)) {
         out.write(some, 0, read);
         out.flush();
       }
-    } catch (IOException cutOrDone) {
-      // the other side is closed below
-    } finally {
-      close(from);
-      close(to);
-      open.remove(from);
-      open.remove(to);
+      // the other way may still have something to say
+      to.shutdownOutput();
+      if (!from.isOutputShutdown()) {
+        return;
+      }
+    } catch (IOException cutOrGone) {
+      // both are closed below
     }
+    close(from);
+    close(to);
+    open.remove(from);
+    open.remove(to);
   }
 
   private static void close(Socket socket) {

@@ -26,7 +26,6 @@ final class WorkbookReader {
   private static final int MOST_PROBLEMS = 30;
   private static final double NEAR = 1e-6;
 
-  private final Map<Integer, Double> numbers = new HashMap<>();
   private final List<Edit> edits = new ArrayList<>();
   private final List<String> problems = new ArrayList<>();
 

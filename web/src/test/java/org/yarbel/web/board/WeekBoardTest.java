@@ -229,6 +229,15 @@ class WeekBoardTest {
     one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 80%", "work", "3x5 75%"));
     assertThat(one.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");
     assertThat(other.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");
+    // several levels, for all of the group at once
+    one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 75%", "work", "3x5 70%"));
+    for (String before : List.of("squat 3x5 75%", "squat 3x5 80%")) {
+      one.post("/groups/" + group + "/undo", Map.of("of", "" + MONDAY));
+      assertThat(one.on(MONDAY.plusDays(2))).containsExactly(before);
+      assertThat(other.on(MONDAY.plusDays(2))).containsExactly(before);
+    }
+    one.post("/groups/" + group + "/redo", Map.of("of", "" + MONDAY));
+    assertThat(other.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");
     assertThat(Client.of(app, "maren").get("/groups/" + group + "/week").statusCode()).isEqualTo(403);
   }
 

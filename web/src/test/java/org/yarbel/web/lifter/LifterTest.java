@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -271,6 +273,26 @@ class LifterTest {
     assertThat(coach.get("/lifters/" + id).body()).doesNotContain("front-squat.tested");
     coach.post("/lifters/" + id, page(app, "addLift", "front-squat"));
     assertThat(coach.get("/lifters/" + id).body()).contains("front-squat.tested", "82 ± 6 % of the squat, our default");
+    coach.post("/lifters/" + id, page(app, "addLift", "leg-press"));
+    assertThat(coach.get("/lifters/" + id).body()).as("a lift of no family").contains("leg-press.tested");
+  }
+
+  @Test
+  void savingIsTakenBackWithOneClick(TestApp app) {
+    Client coach = coach(app);
+    long id = taken(app, coach);
+    String was = coach.get("/lifters/" + id).body();
+    coach.post("/lifters/" + id, page(app, "note", "moved house"));
+    String saved = coach.get("/lifters/" + id).body();
+    assertThat(saved).contains("moved house").contains("Saved.");
+    Matcher form = Pattern.compile("(?s)Saved\\..*?<form action=\"(/lifters/" + id + ")\".*?</form>").matcher(saved);
+    assertThat(form.find()).isTrue();
+    Map<String, String> back = new HashMap<>();
+    Pattern.compile("name=\"([^\"]+)\" value=\"([^\"]*)\"").matcher(form.group()).results().forEach(field -> back.put(field.group(1), field.group(2)));
+    back.remove("_csrf");
+    assertThat(coach.post(form.group(1), back).statusCode()).isEqualTo(302);
+    assertThat(coach.get("/lifters/" + id).body()).doesNotContain("moved house");
+    assertThat(was).doesNotContain("moved house");
   }
 
   @Test

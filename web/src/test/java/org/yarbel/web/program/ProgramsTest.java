@@ -36,6 +36,14 @@ class ProgramsTest {
   }
 
   @Test
+  void saysWhatItDoesNotWrite(TestApp app) {
+    Someone lifter = Someone.called(app, "Thaddea Wren", Map.of("squat", "150"));
+    assertThat(lifter.method("Squat", "rpe-weeks", MONDAY.plusWeeks(9), Map.of()).body()).contains("Kept. It begins on ").contains("its lines come when that ")
+        .doesNotContain("Written for the weeks to come");
+    assertThat(lifter.method("Squat", "taper", MONDAY, Map.of()).body()).contains("Kept. It writes nothing: ").doesNotContain("Written for the weeks to come");
+  }
+
+  @Test
   void undoesAndRedoesAllThatAMethodWrote(TestApp app) {
     Someone lifter = Someone.called(app, "Quillon Marsh", Map.of("squat", "150"));
     lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());

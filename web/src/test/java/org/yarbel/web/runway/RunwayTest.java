@@ -95,6 +95,20 @@ class RunwayTest {
   }
 
   @Test
+  void saysWhatStandsInItsWayAndTakesTheAnswer() {
+    someone.add(TestApp.TODAY.plusWeeks(1), "MAIN", "squat", "5x5 60%");
+    String page = someone.coach().get(someone.at("/runway")).body();
+    assertThat(page).contains("1 line that you have written stands in its way").contains("Mon 9 Mar 2026: Squat 5x5 60%").contains("aria-label=\"The weeks as proposed\"");
+    assertThat(takeThePlan().body()).as("asked first").contains("Not taken yet: 1 line stands in its way.").contains("No long plan yet");
+    assertThat(someone.on(TestApp.TODAY.plusWeeks(1))).containsExactly("squat 5x5 60%");
+    String way = Pattern.compile("name=\"way\" required value=\"([^\"]+)\"|name=\"way\" value=\"([^\"]+)\" required").matcher(page).results()
+        .map(found -> found.group(1) == null ? found.group(2) : found.group(1)).findFirst().orElseThrow();
+    String contestId = Pattern.compile("name=\"contest\" value=\"(\\d+)\"").matcher(page).results().map(found -> found.group(1)).findFirst().orElseThrow();
+    assertThat(someone.post(someone.at("/runway/plan"), Map.of("contest", contestId, "way", way)).body()).contains("The plan is taken");
+    assertThat(someone.on(TestApp.TODAY.plusWeeks(1))).as("no squat twice on a day").filteredOn(line -> line.startsWith("squat ")).hasSize(1);
+  }
+
+  @Test
   void drawsTheWeeksWithATableBehindThem() {
     takeThePlan();
     String page = someone.coach().get(someone.at("/runway")).body();

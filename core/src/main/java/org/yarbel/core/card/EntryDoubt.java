@@ -46,7 +46,7 @@ public final class EntryDoubt {
     if (otherUnit(entered, planned)) {
       boolean pounds = entered.compareTo(planned) > 0;
       Mass meant = entered.scaled(pounds ? 1 / KILOGRAMS_FOR_POUNDS : KILOGRAMS_FOR_POUNDS);
-      return Optional.of(new Doubt("Is it kg or lb?" + figures, Mass.of(meant.amountIn(entered.unit(), 1), entered.unit())));
+      return Optional.of(new Doubt("Is it kg or lb?" + figures, near(meant, planned) ? planned : Mass.of(meant.amountIn(entered.unit(), 1), entered.unit())));
     }
     Mass lighter = entered.compareTo(planned) < 0 ? entered : planned;
     Mass heavier = lighter == entered ? planned : entered;
@@ -93,6 +93,11 @@ public final class EntryDoubt {
           }
         }));
     return questions;
+  }
+
+  /** Whether a load is the planned one but for the rounding of a conversion. */
+  private static boolean near(Mass meant, Mass planned) {
+    return Math.abs(meant.nanograms() - planned.nanograms()) <= Mass.of(planned.unit().usualStep(), planned.unit()).nanograms() / 2;
   }
 
   private static boolean near(double ratio, double wanted) {

@@ -53,8 +53,9 @@ class AfterwardsTest {
       "1x5 137.5kg | 35    | 5 | - | Is that right? 35 kg was typed, 137.5 kg was planned.    | 137.5",
       "1x5 167.5kg | 16.75 | 5 | - | Is that right? 16.75 kg was typed, 167.5 kg was planned. | 167.5",
       "1x5 137.5kg | 0     | 5 | - | Was there nothing to lift? 0 kg was typed, 137.5 kg was planned. | 137.5",
-      // 302.5 lb are 137.2 kg
-      "1x5 137.5kg | 302.5 | 5 | - | Is it kg or lb? 302.5 kg was typed, 137.5 kg was planned. | 137.2",
+      // 302.5 lb are 137.2 kg, the planned load but for the rounding; 310 lb are 140.6
+      "1x5 137.5kg | 302.5 | 5 | - | Is it kg or lb? 302.5 kg was typed, 137.5 kg was planned. | 137.5",
+      "1x5 137.5kg | 310   | 5 | - | Is it kg or lb? 310 kg was typed, 137.5 kg was planned. | 140.6",
       "1x5 137.5kg | 117.5 | 5 | - | Is it with the bar? 117.5 kg was typed, 137.5 kg was planned. | 137.5",
       "1x5 137.5kg | 137.5 | 100 | - | Is that right? 100 reps were typed, 5 were asked. | -",
       "1xAMRAP 60% | 117.5 | 31 | - | Is that right? 31 reps were typed, as many as possible were asked. | -",

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -244,7 +245,8 @@ public class Days {
         lines.get(i).follows(first == null || first < 0 ? null : Long.valueOf(lines.get(first).id()));
       }
     }
-    slots.deleteAll(there.values());
+    // what follows a line goes before it
+    slots.deleteAll(there.values().stream().sorted(Comparator.comparing(slot -> slot.linkOf() == null)).toList());
   }
 
   /** The session of a day; made when there is none. */

@@ -120,7 +120,7 @@ class SkylineTest {
     assertThat(work(sky).get(0).y()).as("130 % stands over the rule of 100").isLessThan(full);
     assertThat(work(sky).get(1).y()).isCloseTo(full, within(0.1));
     assertThat(sky.bars()).allSatisfy(bar -> assertThat(bar.y()).isGreaterThanOrEqualTo(0));
-    assertThat(work(Skyline.of(line("negative 1x3 150%"), MAX, 300, 135)).get(0).y()).as("as high as there is room").isEqualTo(0);
+    assertThat(work(Skyline.of(line("1x3 150% reverse 60kg"), MAX, 300, 135)).get(0).y()).as("as high as there is room").isEqualTo(0);
   }
 
   @Test

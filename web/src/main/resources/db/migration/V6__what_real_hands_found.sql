@@ -40,3 +40,7 @@ alter table lifter alter column days_free set default 0;
 
 -- Whether singles on the clock were ended by a miss or by choice.
 alter table logged_set add column stopped varchar(8) check (stopped in ('MISS', 'CHOICE'));
+
+-- which of the undone changes was undone last; those of before were undone from the newest on
+alter table change add column undone_at timestamptz;
+update change set undone_at = timestamptz '2000-01-01 00:00:00+00' - id * interval '1 millisecond' where undone;

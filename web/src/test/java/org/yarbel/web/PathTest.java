@@ -141,6 +141,9 @@ class PathTest {
     browser.open("/sessions/" + session + "/card");
     List<String> panels = browser.all(".panel").stream().map(p -> p.getDomAttribute("data-panel-id")).toList();
     String second = panels.get(1);
+    Number done = (Number) browser.driver().executeScript("return document.querySelector('.panel:not([hidden]) .btn-go').getBoundingClientRect().bottom");
+    assertThat(done.doubleValue()).as("Done lies on the first screen").isLessThanOrEqualTo(844);
+    assertThat(browser.find(".shell").getSize().getHeight()).as("one line of head").isLessThanOrEqualTo(60);
     browser.press(browser.find(".sky a[data-panel='" + second + "'] .touch"));
     assertThat(browser.find(".panel:not([hidden])").getDomAttribute("data-panel-id")).as("by its bar").isEqualTo(second);
     browser.find(".overview a[data-panel='" + panels.get(0) + "']").sendKeys(Keys.ENTER);

@@ -96,15 +96,18 @@ class History {
   }
 
   private Optional<Change> nextOfGroup(long groupId, @Nullable Change newest) {
-    return changes.findFirstByGroupIdAndUndoneTrueAndIdGreaterThanOrderByIdAsc(groupId, newest == null ? 0 : newest.id());
+    return changes.findFirstByGroupIdAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(groupId, newest == null ? 0 : newest.id());
   }
 
   private Optional<Change> newest(long lifterId) {
     return changes.findFirstByLifterIdAndSubjectInAndUndoneFalseOrderByIdDesc(lifterId, SUBJECTS);
   }
 
-  /** Changes are undone from the newest on, so the next to do again is the oldest undone one behind all that stand. */
+  /**
+   * What is done again: of those behind all that stand the one undone last. One that was undone before others were written is
+   * not in the way of these.
+   */
   private Optional<Change> next(long lifterId, @Nullable Change newest) {
-    return changes.findFirstByLifterIdAndSubjectInAndUndoneTrueAndIdGreaterThanOrderByIdAsc(lifterId, SUBJECTS, newest == null ? 0 : newest.id());
+    return changes.findFirstByLifterIdAndSubjectInAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(lifterId, SUBJECTS, newest == null ? 0 : newest.id());
   }
 }

@@ -18,6 +18,7 @@ public class Change extends ClubRow {
   private @Nullable String after;
   private boolean undone;
   private @Nullable String words;
+  private @Nullable Instant undoneAt;
   private @Nullable UUID batch;
   private @Nullable Long groupId;
 
@@ -117,10 +118,12 @@ public class Change extends ClubRow {
 
   public void undo() {
     undone = true;
+    this.undoneAt = Instant.now();
   }
 
   /** Does it again after it was undone. */
   public void redo() {
     undone = false;
+    this.undoneAt = null;
   }
 }

@@ -13,8 +13,8 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   /** The newest change of a group that stands. */
   Optional<Change> findFirstByGroupIdAndUndoneFalseOrderByIdDesc(Long groupId);
 
-  /** The oldest undone change of a group after another. */
-  Optional<Change> findFirstByGroupIdAndUndoneTrueAndIdGreaterThanOrderByIdAsc(Long groupId, long id);
+  /** Of the changes of a group made after another the one undone last. */
+  Optional<Change> findFirstByGroupIdAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long groupId, long id);
 
   /** What was made as one. */
   List<Change> findByBatchOrderById(UUID batch);
@@ -22,6 +22,6 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   /** The newest change of a lifter's plan that stands. */
   Optional<Change> findFirstByLifterIdAndSubjectInAndUndoneFalseOrderByIdDesc(Long lifterId, Collection<String> subjects);
 
-  /** The oldest undone change of a lifter's plan after another. */
-  Optional<Change> findFirstByLifterIdAndSubjectInAndUndoneTrueAndIdGreaterThanOrderByIdAsc(Long lifterId, Collection<String> subjects, long id);
+  /** Of the changes of a lifter's plan made after another the one undone last. */
+  Optional<Change> findFirstByLifterIdAndSubjectInAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long lifterId, Collection<String> subjects, long id);
 }

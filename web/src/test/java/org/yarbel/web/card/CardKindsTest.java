@@ -160,6 +160,56 @@ class CardKindsTest {
   }
 
   @Test
+  void aMissOffersALighterTopAndLighterBackOffsWithAndWithoutSignal(TestApp app, Browser browser) {
+    long session = session(app, "Tamsin", BEFORE_THE_DEMO, 6, "squat 1x1 @8; 3x4 -15%");
+    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    long slot = slot(app, session, 1);
+    double planned = Double.parseDouble(browser.find(OPEN + "input[name=load]").getDomProperty("value"));
+    try {
+      browser.offline(true);
+      browser.press(OPEN + "button[value=missed]");
+      browser.awaitText("#queue-note", "kept on this phone");
+      browser.awaitText(OPEN + ".ways", "No rep of the top set was made.");
+      assertThat(browser.text(OPEN + ".ways")).as("the phone found out by itself").contains("A lighter top: ").contains("−10 %: ").contains("As planned: ");
+    } finally {
+      browser.offline(false);
+    }
+    browser.awaitText("[data-row='" + slot + "-1-1']", "missed");
+    browser.awaitText(OPEN + "h2", "another attempt");
+    double lighter = Double.parseDouble(browser.find(OPEN + "input[name=load]").getDomProperty("value"));
+    assertThat(lighter).as("5 % lighter, down to what loads").isLessThanOrEqualTo(0.95 * planned).isGreaterThan(0.95 * planned - 2.5);
+    browser.press(OPEN + ".btn-go[name=outcome]");
+    browser.awaitText(OPEN + "h2", "back-off 1 of 3");
+    assertThat(Double.parseDouble(browser.text(OPEN + ".big .number"))).as("15 % under what was made").isCloseTo(0.85 * lighter, within(1.25));
+    assertThat(app.jdbc().sql("select reps from logged_set where session_id = :s order by set_number").param("s", session).query(Integer.class).list())
+        .as("the miss stays").containsExactly(0, 1);
+  }
+
+  @Test
+  void aBuildUpThatReachedItsRpeAsksForNoMore(TestApp app) {
+    long session = session(app, "Corwin", BEFORE_THE_DEMO, 2, "squat build 3 @8; 2x3 -10%");
+    Client lifter = Client.of(app, "corwin");
+    lifter.get("/sessions/" + session + "/card");
+    Map<String, String> second = entry(slot(app, session, 1), "305", "3");
+    second.put("set", "2");
+    second.put("rpe", "8");
+    second.put("sure", "1");
+    assertThat(lifter.post("/sessions/" + session + "/sets", second).statusCode()).isLessThan(400);
+    assertThat(lifter.get("/sessions/" + session + "/card").body()).contains("not needed").containsPattern("id=\"panel-" + slot(app, session, 1) + "-2-1\"(?![^>]* hidden)");
+  }
+
+  @Test
+  void whatEndedSinglesOnTheClockIsKept(TestApp app) {
+    long session = session(app, "Corwin", BEFORE_THE_DEMO, 4, "squat density 10 300lb in 10:00");
+    Client lifter = Client.of(app, "corwin");
+    lifter.get("/sessions/" + session + "/card");
+    Map<String, String> seven = entry(slot(app, session, 1), "300", "7");
+    seven.put("stopped", "MISS");
+    assertThat(lifter.post("/sessions/" + session + "/sets", seven).statusCode()).isLessThan(400);
+    assertThat(lifter.get("/sessions/" + session + "/card").body()).contains("300 lb × 7, a miss ended it").containsPattern("value=\"MISS\" selected");
+  }
+
+  @Test
   void anyWarmUpCanBeDeclaredTheTopSet(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 4, "squat 1x1 @8; 2x4 -15%");
     browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");

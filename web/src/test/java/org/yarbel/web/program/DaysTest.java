@@ -64,6 +64,22 @@ class DaysTest {
   }
 
   @Test
+  void whatIsDoneAgainIsWhatWasUndoneLast(TestApp app) {
+    Someone lifter = Someone.called(app, "Ottoline Marsh", Map.of("squat", "150"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 80%");
+    lifter.add(MONDAY, "MAIN", "bench", "3x5");
+    lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
+    lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(MONDAY)).isEmpty();
+    lifter.post(lifter.at("/week/redo"), Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(MONDAY)).as("not what was thrown away before it").containsExactly("squat 3x5 80%");
+    lifter.post(lifter.at("/week/redo"), Map.of("of", "" + MONDAY));
+    assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 80%", "bench 3x5");
+  }
+
+  @Test
   void aCoolDownIsCopiedKeptAndDoneAgainAfterAnUndo(TestApp app) {
     Someone lifter = Someone.called(app, "Cressida Lowe", Map.of("squat", "150"));
     write(lifter, List.of(line(MONDAY, "row", "3x8", SUPERSET), line(MONDAY, "curl", "3x10", SUPERSET)), false);

@@ -183,10 +183,12 @@ final class LoadFinder implements Load.Visitor<Target> {
   /** Refuses what is lowered with help and is over 130 % of what is lifted without. */
   void checkNegative(List<ResolvedSet> planned) {
     Mass max = request.numbers().best();
-    BigDecimal written = part.load() instanceof Load.Percent percent ? percent.to() == null ? percent.from() : percent.to() : null;
+    BigDecimal written = part.load() instanceof Load.Percent percent ? Objects.requireNonNullElse(percent.to(), percent.from()) : null;
     Mass heaviest = planned.stream().map(set -> set.exactTo() == null ? set.exact() : set.exactTo()).filter(Objects::nonNull).max(Mass::compareTo).orElse(null);
-    boolean known = max != null && heaviest != null;
-    double share = known ? 100 * heaviest.ratioTo(max) : written == null ? 0 : written.doubleValue();
+    double share = written == null ? 0 : written.doubleValue();
+    if (max != null && heaviest != null) {
+      share = 100 * heaviest.ratioTo(max);
+    }
     if (share > MOST_PERCENT_NEGATIVE + TOLERANCE) {
       problem(places.load(), "That is " + Math.round(share) + " % of what is lifted unaided: at the most " + MOST_PERCENT_NEGATIVE
           + " % is lowered, or the spotters carry too much.");

@@ -282,7 +282,10 @@ public class PlanService {
     if (before == null || after == null) {
       return after == null ? "taking out " + name(before) : "adding " + name(after);
     }
-    return name(before) + " → " + (before.lift().equals(after.lift()) ? after.work().equals(before.work()) ? "what stands beside it" : after.work() : name(after));
+    if (!before.lift().equals(after.lift())) {
+      return name(before) + " → " + name(after);
+    }
+    return name(before) + " → " + (after.work().equals(before.work()) ? "what stands beside it" : after.work());
   }
 
   private String name(@Nullable Said said) {

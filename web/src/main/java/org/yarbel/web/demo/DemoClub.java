@@ -354,7 +354,10 @@ class DemoClub {
     /** How long it took, in tenths of a second: carries by their way, work against a clock within it. */
     private @Nullable Integer tenths(ResolvedSet asked) {
       ResolvedSet.Clock clock = asked.clock();
-      Integer limit = clock == null ? null : clock.seconds() != null ? clock.seconds() : clock.limit();
+      Integer limit = null;
+      if (clock != null) {
+        limit = clock.seconds() != null ? clock.seconds() : clock.limit();
+      }
       if (asked.distance() != null) {
         int took = (int) Math.round(asked.distance().metres().doubleValue() * (4.5 + 2.5 * times.nextDouble()));
         return limit == null ? took : Integer.valueOf(Math.min(took, 10 * limit));

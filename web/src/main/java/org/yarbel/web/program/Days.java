@@ -139,8 +139,10 @@ public class Days {
     }
     String days = changed.size() == 1 ? DAY.format(changed.get(0)) : changed.size() + " days";
     int lines = Math.max(out.size(), in.size());
-    String what = lines == 1 ? Stream.concat(in.stream(), out.stream()).findFirst().map(line -> line.lift().replace('-', ' ') + " " + line.work()).orElse("")
-        : lines == 0 ? "order or groups" : Count.of(lines, "line");
+    String what = lines == 0 ? "order or groups" : Count.of(lines, "line");
+    if (lines == 1) {
+      what = Stream.concat(in.stream(), out.stream()).findFirst().map(line -> line.lift().replace('-', ' ') + " " + line.work()).orElse("");
+    }
     return (setAnew ? "methods, with " : "") + what + (changed.size() == 1 ? ", " : " of ") + days;
   }
 

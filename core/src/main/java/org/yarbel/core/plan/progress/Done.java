@@ -80,8 +80,8 @@ public record Done(int number, String lift, List<DoneSet> sets, boolean cut, @Nu
     for (Done done : all) {
       boolean offMiss = done.sets.stream().anyMatch(set -> set.missed() && set.flagged());
       running = offMiss ? running + 1 : 0;
-      Aside aside = offMiss && running <= FLAGS_DISCOUNTED ? Aside.FLAGGED : done.cut && done.minimumMade() ? Aside.CUT : null;
-      marked.add(new Done(done.number, done.lift, done.sets, done.cut, aside));
+      Aside cutShort = done.cut && done.minimumMade() ? Aside.CUT : null;
+      marked.add(new Done(done.number, done.lift, done.sets, done.cut, offMiss && running <= FLAGS_DISCOUNTED ? Aside.FLAGGED : cutShort));
     }
     return marked;
   }

@@ -84,7 +84,10 @@ public final class Tapering implements Rule {
 
   /** How many weeks a taper takes: one for new lifters, about two for most, a third for those who are advanced. Common practice, no source. */
   public static int weeks(@Nullable Level level) {
-    return level == Level.BEGINNER ? 1 : level == Level.ADVANCED ? 3 : 2;
+    if (level == Level.BEGINNER) {
+      return 1;
+    }
+    return level == Level.ADVANCED ? 3 : 2;
   }
 
   /** What is done of a lift so near a contest that it is heavy no more. */

@@ -8,10 +8,10 @@ document.body.addEventListener("htmx:configRequest", (event) => {
   }
 });
 
-// A field with a list offers what begins like its text: typing replaces the whole of it.
+// A field with a list offers what begins like its text, and an example is there to be written over: typing replaces the whole of it.
 for (const moment of ["focusin", "click"]) {
   document.body.addEventListener(moment, (event) => {
-    if (event.target.matches("input.lift[list]")) {
+    if (event.target.matches("input.lift[list], form.example input")) {
       event.target.select();
     }
   });

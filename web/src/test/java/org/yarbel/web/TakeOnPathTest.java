@@ -140,7 +140,12 @@ class TakeOnPathTest {
     assertThat(field(browser, "chainMass").isDisplayed()).isFalse();
     new Select(field(browser, "kind")).selectByValue("chains");
     assertThat(field(browser, "pulls").isDisplayed()).isFalse();
-    field(browser, "bar").sendKeys("140");
+    // a click takes the example whole, so that what is typed stands in its place
+    browser.press(field(browser, "bar"));
+    new Actions(browser.driver()).sendKeys("150").perform();
+    assertThat(field(browser, "bar").getDomProperty("value")).isEqualTo("150");
+    browser.press(field(browser, "bar"));
+    new Actions(browser.driver()).sendKeys("140").perform();
     field(browser, "chainMass").sendKeys("9", Keys.ENTER);
     browser.awaitText(".came-out", "140 kg at the bottom, 158 kg at the top");
     String link = browser.driver().getCurrentUrl();

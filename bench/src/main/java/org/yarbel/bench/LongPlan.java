@@ -7,6 +7,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -41,6 +42,7 @@ import org.yarbel.core.plan.cycle.Proposal;
 import org.yarbel.core.plan.cycle.Refit;
 import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.core.plan.progress.Brief;
+import org.yarbel.core.watch.Around;
 import org.yarbel.core.watch.Athlete;
 import org.yarbel.core.watch.Checks;
 import org.yarbel.core.watch.Finding;
@@ -89,9 +91,9 @@ public class LongPlan {
     for (Macrocycle.Week week : macrocycle.allWeeks()) {
       List<WatchedLine> lines = weeks.getOrDefault(week.monday(), List.of());
       Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.INTERMEDIATE, Map.of("squat", max, "bench", max, "deadlift", max), Map.of(),
-          Map.of("squat", new Athlete.Goal(max.scaled(1.05), CONTEST, max, MONDAY)), Map.of(), List.of());
+          Map.of("squat", new Athlete.Goal(max.scaled(1.05), CONTEST, max, MONDAY)), Map.of(), List.of(), Set.of());
       WatchedWeek watched = new WatchedWeek(week.monday(), athlete, lines, past.subList(Math.max(0, past.size() - 3), past.size()), Map.of(), week.week(),
-          week.easy() ? week.block().easy() : null, week.block().purpose().peaking(), Threshold.Values.USUAL);
+          week.easy() ? week.block().easy() : null, week.block().purpose().peaking(), Threshold.Values.USUAL, Around.nothing(MONDAY));
       findings.addAll(Checks.look(watched));
       past.add(watched.totals());
     }

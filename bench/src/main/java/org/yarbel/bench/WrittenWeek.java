@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -38,6 +39,7 @@ import org.yarbel.core.plan.progress.Brief;
 import org.yarbel.core.plan.progress.Exposure;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Settings;
+import org.yarbel.core.watch.Around;
 import org.yarbel.core.watch.Athlete;
 import org.yarbel.core.watch.Checks;
 import org.yarbel.core.watch.Finding;
@@ -100,8 +102,8 @@ public class WrittenWeek {
     Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.ADVANCED, Map.of("squat", max, "bench", max, "deadlift", max),
         Map.of("squat", max.scaled(0.95)),
         Map.of("squat", new Athlete.Goal(max.scaled(1.05), MONDAY.plusWeeks(8), max, MONDAY.minusWeeks(2))), Map.of("squat",
-            List.of(Method.GOAL_WAVE)), List.of());
-    return new WatchedWeek(MONDAY, athlete, lines, past, Map.of("deadlift", MONDAY.minusDays(3)), 4, null, true, Threshold.Values.USUAL);
+            List.of(Method.GOAL_WAVE)), List.of(), Set.of());
+    return new WatchedWeek(MONDAY, athlete, lines, past, Map.of("deadlift", MONDAY.minusDays(3)), 4, null, true, Threshold.Values.USUAL, Around.nothing(MONDAY));
   }
 
   private WatchedLine line(int id, int day, int place, SlotKind kind, String key, String work, MaxNumbers numbers, Map<String, MaxNumbers> others) {

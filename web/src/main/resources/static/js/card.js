@@ -134,10 +134,21 @@ async function onSubmit(event) {
   keep(entries);
   if (body.has("key") && body.get("outcome") !== "clear") {
     const panel = form.closest(".panel");
-    document.dispatchEvent(new CustomEvent("yarbel:logged",
-      { detail: { rest: Number(panel.dataset.rest), next: panel.querySelector(".what-next a")?.textContent ?? "rest" } }));
+    resting = { key: body.get("key"), rest: Number(panel.dataset.rest), next: panel.querySelector(".what-next a")?.textContent ?? "rest" };
   }
   await send();
+}
+
+// The rest begins when a set is taken or kept on the phone, not while something is asked about it.
+let resting = null;
+function answered(key, taken) {
+  if (!resting || resting.key !== key) {
+    return;
+  }
+  if (taken) {
+    document.dispatchEvent(new CustomEvent("yarbel:logged", { detail: resting }));
+  }
+  resting = null;
 }
 
 function waiting() {
@@ -182,6 +193,7 @@ async function send() {
       if (answer.ok || answer.status === 409 || answer.status === 422) {
         const left = without(entry);
         keep(left);
+        answered(body.get("key"), answer.ok);
         replace(await answer.text());
         late = left.length > 0;
         if (!answer.ok) {
@@ -189,15 +201,18 @@ async function send() {
         }
       } else if (answer.status === 404 || answer.status === 400) {
         keep(without(entry));
+        answered(body.get("key"), false);
         note("Not taken, since that set is no longer in the plan" + (body.has("load") ? ": " + body.get("load") + " × " + body.get("reps") : "")
           + ". Write it down and tell your coach.");
       } else {
+        answered(body.get("key"), true);
         note(waiting().length + " kept on this phone, not sent yet. Open the card again, signed in, to send.");
         return;
       }
     }
   } catch {
     keep(waiting().map((entry) => ({ ...entry, late: true })));
+    answered(resting?.key, true);
     replay();
     note("No signal. " + waiting().length + (waiting().length === 1 ? " entry is" : " entries are") + " kept on this phone and will be sent.");
     setTimeout(send, 15000);

@@ -2,6 +2,7 @@ package org.yarbel.core.watch;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.WeekTotals;
 
 /** A jump of the weekly volume. */
@@ -37,7 +38,7 @@ final class VolumeRise implements Check {
         boolean design = week.byMethod(now.lift().key());
         findings.add(of(design ? Severity.NOTE : Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets after "
             + Words.number(mean) + " on average of the last "
-            + week.past().size() + (week.past().size() == 1 ? " week" : " weeks") + " without a deload, " + Math.round(rise) + " % more. " + (design ? "The method writes it so." : "On purpose it is fine when a deload follows.")));
+            + (week.past().size() == 1 ? "week" : Count.of(week.past().size(), "week")) + " without a deload, " + Math.round(rise) + " % more. " + (design ? "The method writes it so." : "On purpose it is fine when a deload follows.")));
       }
     }
     return findings;

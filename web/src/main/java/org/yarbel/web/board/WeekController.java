@@ -7,6 +7,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -22,6 +24,7 @@ import org.yarbel.core.card.Caution;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.watch.Checks;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Slot;
@@ -33,6 +36,8 @@ import org.yarbel.web.watch.WeekWatch;
 @Controller
 class WeekController {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+  /** So far from today a line may be moved or copied. */
+  private static final int MOST_YEARS = 2;
 
   private final BoardService board;
   private final PlanService plan;
@@ -41,8 +46,11 @@ class WeekController {
   private final WeekWatch watch;
   private final BoardAnswers answers;
   private final Lifts lifts;
+  private final ClubClock clock;
 
-  WeekController(BoardService board, PlanService plan, Batches batches, History history, WeekWatch watch, BoardAnswers answers, Lifts lifts) {
+  WeekController(BoardService board, PlanService plan, Batches batches, History history, WeekWatch watch, BoardAnswers answers, Lifts lifts,
+      ClubClock clock) {
+    this.clock = clock;
     this.board = board;
     this.plan = plan;
     this.batches = batches;
@@ -120,6 +128,15 @@ class WeekController {
     return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
   }
 
+  /** Why a line cannot go to a day; empty when it can. */
+  private Optional<String> wrong(@Nullable LocalDate to) {
+    if (to == null) {
+      return Optional.of("choose a day first.");
+    }
+    boolean near = to.isAfter(clock.today().minusYears(MOST_YEARS)) && to.isBefore(clock.today().plusYears(MOST_YEARS));
+    return near ? Optional.empty() : Optional.of("choose a day within two years of today, not " + to + ".");
+  }
+
   /** Takes the move a check proposes: lines of one day to another. */
   @PostMapping("/lifters/{id}/week/move")
   String moveAll(@PathVariable long id, @RequestParam List<Long> lines, @RequestParam LocalDate to, @RequestParam(required = false) @Nullable LocalDate of,
@@ -132,7 +149,7 @@ class WeekController {
     if (all.stream().anyMatch(slot -> board.lifterOf(slot).id() != lifter.id()) || all.stream().map(Slot::sessionId).distinct().count() > 1) {
       throw new NotFound();
     }
-    flash.addFlashAttribute("said", batches.moveAll(all, to, who));
+    flash.addFlashAttribute("said", wrong(to).map("Nothing moved: "::concat).orElseGet(() -> batches.moveAll(all, to, who)));
     return week(id, of == null ? to : of);
   }
 
@@ -142,7 +159,8 @@ class WeekController {
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     Slot slot = board.stored(id);
     LocalDate day = board.dayOf(slot);
-    String said = to == null ? "Nothing moved: choose a day first." : copy.isEmpty() ? batches.move(slot, to, who) : batches.copy(slot, to, who);
+    String said = wrong(to).map("Nothing moved: "::concat).orElseGet(() -> copy.isEmpty() ? batches.move(slot, Objects.requireNonNull(to), who)
+        : batches.copy(slot, Objects.requireNonNull(to), who));
     return days(board.lifterOf(slot).id(), day, said, htmx, response);
   }
 
@@ -171,8 +189,9 @@ class WeekController {
       @AuthenticationPrincipal SignedIn who,
       RedirectAttributes flash) {
     Lifter lifter = board.lifter(id);
-    flash.addFlashAttribute("said", to == null ? "Nothing copied: choose a day first." : batches.copyDay(lifter, day, to, who));
-    return week(id, to == null ? day : to);
+    Optional<String> wrong = wrong(to);
+    flash.addFlashAttribute("said", wrong.map("Nothing copied: "::concat).orElseGet(() -> batches.copyDay(lifter, day, Objects.requireNonNull(to), who)));
+    return week(id, to == null || wrong.isPresent() ? day : to);
   }
 
   /** Writes a day's lines on the same day of so many weeks to come, in one change. */

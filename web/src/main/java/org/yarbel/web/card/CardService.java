@@ -204,14 +204,14 @@ public class CardService {
     List<LoggedSetRow> ofLine = logged.stream().filter(row -> row.slotId() == slot.slotId()).toList();
     ResolvedSet asked = asked(document, slot, ofLine, entry.place());
     Entry meant = entry.withLoad(meant(slot, entry.load(), asked));
-    Optional<EntryDoubt.Doubt> doubt = sure ? Optional.empty() : doubt(session, document, slot, ofLine, asked, meant);
+    boolean telling = asked.tellsOfMax() && lifts.catalogue().ofKey(slot.lift()).filter(lift -> lift.variation().assisted()).isEmpty();
+    Optional<EntryDoubt.Doubt> doubt = sure ? Optional.empty() : doubt(session, document, slot, ofLine, asked, telling, meant);
     if (doubt.isPresent()) {
       return new Outcome.Doubt(doubt.get());
     }
     LocalDate day = session.day().isAfter(clock.today()) ? clock.today() : session.day();
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), day));
-    boolean unaided = lifts.catalogue().ofKey(slot.lift()).filter(lift -> lift.variation().assisted()).isEmpty();
-    row.write(meant, toFailure(asked, entry.rpe()), asked, asked.tellsOfMax() && unaided, clock.now());
+    row.write(meant, toFailure(asked, entry.rpe()), asked, telling, clock.now());
     sets.saveAndFlush(row);
     left.deleteAll(left.findBySlotIdIn(List.of(slot.slotId())));
     tracking.rerun(lifter, slot.lift());
@@ -225,14 +225,14 @@ public class CardService {
   }
 
   private Optional<EntryDoubt.Doubt> doubt(TrainingSession session, CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> ofLine,
-      ResolvedSet asked, Entry entry) {
+      ResolvedSet asked, boolean telling, Entry entry) {
     if (session.day().isAfter(clock.today())) {
       return Optional.of(new EntryDoubt.Doubt("This card is for " + DAY.format(session.day()) + ". Is it lifted today?", null));
     }
     Mass bar = document.loaded(slot).filter(PlaceKit.Loaded.OnBar.class::isInstance)
         .map(loaded -> ((PlaceKit.Loaded.OnBar) loaded).kit().bar()).orElse(Mass.ofNanograms(0, document.unit()));
     boolean novice = slot.facts() != null && slot.facts().level() == Level.BEGINNER;
-    Mass max = novice ? null : document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).best();
+    Mass max = novice || !telling ? null : document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).best();
     boolean leads = slot.tables().stream().anyMatch(table -> table.part() > asked.part());
     return EntryCheck.about(new EntryCheck.Typed(entry.load(), entry.reps(), entry.rpe(), entry.flagged()),
         new EntryCheck.Expected(asked, bar, max, slot.chart(), leads, ofLine.isEmpty()));
@@ -315,6 +315,6 @@ public class CardService {
   private static boolean same(LoggedSetRow row, Entry entry) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
         && Objects.equals(row.rpe(), entry.rpe()) && row.flagged() == entry.flagged()
-        && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres());
+        && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres()) && row.stopped() == entry.stopped();
   }
 }

@@ -78,10 +78,10 @@ record EntryForm(
     return missed() ? "missed" : "done";
   }
 
-  /** The same with the load that was taken up from a question. */
+  /** The same with the load that was taken up from a question, which is answered by it. */
   EntryForm corrected() {
     return instead == null || instead.isBlank() ? this
-        : new EntryForm(key, slot, part, set, issue, seen, instead, reps, rpe, flagged, outcome, sure, seconds, metres, stopped, null, was);
+        : new EntryForm(key, slot, part, set, issue, seen, instead, reps, rpe, flagged, outcome, "1", seconds, metres, stopped, null, was);
   }
 
   boolean clear() {

@@ -9,6 +9,8 @@ import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Reps;
+import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.log.LoggedSetRow;
 
@@ -18,13 +20,14 @@ final class SetWords {
 
   /** What the set is in its line: {@code back-off 2 of 4}. */
   static String title(ResolvedLine line, ResolvedSet set) {
-    long inPart = WorkLine.parse(line.notation()).line().parts().get(set.part() - 1).work().sets();
+    Work work = WorkLine.parse(line.notation()).line().parts().get(set.part() - 1).work();
+    int inPart = work.sets();
     if (set.set() > inPart) {
       return "another attempt";
     }
     String count = inPart == 1 ? "" : " " + set.set() + " of " + inPart;
     return switch (set.role()) {
-      case TOP -> (set.reps() != null && set.reps() == 1 ? "top single" : "top set") + count;
+      case TOP -> (work instanceof Work.SetsOfReps asked && asked.reps().equals(new Reps.Exactly(1)) ? "top single" : "top set") + count;
       case BACKOFF -> "back-off" + count;
       case OPEN -> "open set" + count;
       case PLUS -> "last set, open";

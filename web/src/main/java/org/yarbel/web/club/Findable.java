@@ -2,6 +2,7 @@ package org.yarbel.web.club;
 
 import java.util.List;
 import org.springframework.data.domain.Limit;
+import org.yarbel.web.form.Sought;
 
 /** A screen that tells what of it can be found by typing a part of its name. */
 public interface Findable {
@@ -13,10 +14,6 @@ public interface Findable {
    */
   record Found(String kind, String name, String address, String more) {}
 
-  /**
-   * What is called so, by name.
-   *
-   * @param like a part of the name in small letters, its signs escaped by {@code !}
-   */
-  List<Found> called(String like, Limit limit);
+  /** What is called so, by name. */
+  List<Found> called(Sought name, Limit limit);
 }

@@ -7,24 +7,23 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.yarbel.web.form.Sought;
 
 /** Finds lifters, pages, lifts, contests, groups and templates by a part of what they are called. */
 @Controller
 class FindController {
-  private static final int MOST_TYPED = 80;
+  private final Finder finder;
 
-  private final Finding finding;
-
-  FindController(Finding finding) {
-    this.finding = finding;
+  FindController(Finder finder) {
+    this.finder = finder;
   }
 
   @GetMapping("/find")
   String find(@RequestParam(defaultValue = "") String q, HtmxRequest htmx, HttpServletResponse response, Model model) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
-    String typed = (q.length() > MOST_TYPED ? q.substring(0, MOST_TYPED) : q).strip();
-    model.addAttribute("q", typed);
-    model.addAttribute("found", finding.of(typed));
+    Sought name = new Sought(q);
+    model.addAttribute("q", name.typed());
+    model.addAttribute("found", finder.of(name));
     return htmx.isHtmxRequest() ? "find/page :: found" : "find/page";
   }
 

@@ -20,6 +20,7 @@ import org.yarbel.web.board.LineView;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.form.Sought;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -71,7 +72,7 @@ class FloorService {
   @Transactional(readOnly = true)
   FloorView floor(String find) {
     LocalDate today = clock.today();
-    String part = find.strip().toLowerCase(Locale.ROOT).replace("!", "!!").replace("%", "!%").replace("_", "!_");
+    String part = new Sought(find).like();
     List<Lifter> found = lifters.named(part, MOST_LIFTERS);
     List<Long> ids = found.stream().map(Lifter::id).toList();
     Map<Long, TrainingSession> training = sessions.findByDay(today).stream()

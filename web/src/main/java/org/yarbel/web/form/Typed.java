@@ -192,7 +192,7 @@ public final class Typed {
   public @Nullable LocalDate day(String field, LocalDate example) {
     String text = text(field);
     try {
-      return text.isEmpty() ? null : LocalDate.parse(text);
+      return text.isEmpty() ? null : DayReader.read(text);
     } catch (DateTimeParseException notADay) {
       wrong(field, "Write the day as year-month-day, such as " + example + ".");
       return null;

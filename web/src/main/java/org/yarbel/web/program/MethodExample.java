@@ -61,17 +61,21 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
     LifterContext context = new LifterContext(MassUnit.KG, Mass.of("90", MassUnit.KG),
         Map.of(lift.key(), new LifterContext.Known(numbers, Basis.ESTIMATED, null, EffortChart.HOUSE, Level.INTERMEDIATE)), RampStyle.SHRINKING, lifts,
         LifterContext.Loads.of(PlaceKit.of(Kit.standard(MassUnit.KG)), lifts, MassUnit.KG, places));
-    return of(method, lift, context);
+    return of(method, lift, context, Map.of());
   }
 
-  /** For a lifter by their own numbers. */
-  static MethodExample of(Method method, Lift lift, LifterContext context) {
-    Brief brief = Programs.brief(lift.key(), Settings.check(method, Map.of(), context.lifts()).settings(), 1, context);
+  /**
+   * For a lifter by their own numbers.
+   *
+   * @param typed what is set of it; what cannot be, or is left out, is as it comes
+   */
+  static MethodExample of(Method method, Lift lift, LifterContext context, Map<String, String> typed) {
+    Brief brief = Programs.brief(lift.key(), Settings.check(method, typed, context.lifts()).settings(), 1, context);
     List<Integer> left = new ArrayList<>();
     for (int week = WEEKS; week > 0; week--) {
       left.add(7 * (week - 1) + DAYS_BEFORE);
     }
-    boolean contest = leads(method);
+    boolean contest = method.rule().countsDown();
     List<Week> weeks = new ArrayList<>();
     String before = "";
     for (int number = 0; number < WEEKS; number++) {
@@ -83,13 +87,6 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
     }
     Mass max = context.numbers(lift).best();
     return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.amountIn(context.unit(), 1).stripTrailingZeros().toPlainString() + " " + context.unit().symbol()), contest, weeks);
-  }
-
-  private static boolean leads(Method method) {
-    return switch (method) {
-      case TAPER, PEAK, MOCK, SHRINKING_JUMPS, EVENT_WEEKS -> true;
-      default -> false;
-    };
   }
 
   private static Line line(Exposure.Line line, LifterContext context) {

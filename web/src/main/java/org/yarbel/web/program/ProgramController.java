@@ -112,19 +112,14 @@ class ProgramController {
     fill(model, lifter, form);
     model.addAttribute("typedLift", lift);
     model.addAttribute("typedMethod", method);
-    if (form != null) {
-      example(model, lifter, form);
-    }
     return "program/page";
   }
 
-  /** What the method would write for this lifter as it comes, beside its form. */
-  private void example(Model model, Lifter lifter, Form form) {
-    Optional<Lift> lift = lifts.catalogue().named(form.lift());
-    Optional<Method> method = Method.ofKey(form.method());
-    if (lift.isPresent() && method.isPresent()) {
-      model.addAttribute("example", MethodExample.of(method.get(), lift.get(), contexts.of(lifter, null)));
-    }
+  /** What the method would write for this lifter by what stands in its form; null where that cannot be. */
+  private @Nullable MethodExample example(Form form, LifterContext context) {
+    Map<String, String> typed = form.fields().stream().collect(Collectors.toMap(Field::key, Field::value));
+    Optional<Lift> lift = context.lifts().named(form.lift());
+    return lift.flatMap(named -> Method.ofKey(form.method()).map(method -> MethodExample.of(method, named, context, typed))).orElse(null);
   }
 
   private void fill(Model model, Lifter lifter, @Nullable Form form) {
@@ -137,6 +132,7 @@ class ProgramController {
     model.addAttribute("lifts", lifts.offered());
     model.addAttribute("turns", Arrays.stream(Turn.values()).map(turn -> Map.entry(turn.name(), Progression.words(turn))).toList());
     model.addAttribute("form", form);
+    model.addAttribute("example", form == null ? null : example(form, context));
     model.addAttribute("kinds", Deload.values());
     model.addAttribute("every", lifter.deloadEvery());
     model.addAttribute("kind", lifter.deloadKind());

@@ -114,7 +114,7 @@ public class Progression extends ClubRow {
 
   /** Whether it still writes on a day. */
   public boolean runsOn(LocalDate day) {
-    return endsOn == null || endsOn.isAfter(day);
+    return endsOn == null || endsOn.isAfter(day) && endsOn.isAfter(startsOn);
   }
 
   public int version() {

@@ -2,6 +2,8 @@ package org.yarbel.web.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -12,6 +14,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
@@ -129,6 +133,28 @@ class WeekBoardTest {
     assertThat(week).contains("The week in figures").contains("<td>3.8</td>").contains("main lifts 100 % of the reps")
         .contains("quads</th><td>7.5</td>")
         .contains("class=\"dip\"").contains("Squat over the week: Mon 1 of a usual hard session").contains("class=\"q-connective-tissue\"");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"+999999999-12-31", "9999-12-31", "0001-01-01", "2026-13-40", "-1", "x"})
+  void aDayThatNobodyCanMeanIsNoDay(String day) {
+    Someone lifter = Someone.called(TestApp.running(), "Hesper Lane", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    String typed = URLEncoder.encode(day, StandardCharsets.UTF_8);
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + typed)).statusCode()).isEqualTo(404);
+    assertThat(lifter.coach().post("/slots/" + lifter.slot(MONDAY, "squat") + "/to", Map.of("to", day)).statusCode()).isEqualTo(404);
+    assertThat(lifter.coach().post(lifter.at("/days/" + MONDAY + "/copy"), Map.of("to", day)).statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void aLineIsMovedWithinTwoYears(TestApp app) {
+    Someone lifter = Someone.called(app, "Hestia Lunn", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    LocalDate far = TestApp.TODAY.plusYears(2);
+    String line = "/slots/" + lifter.slot(MONDAY, "squat") + "/to";
+    assertThat(lifter.post(line, Map.of("to", "" + far)).body()).contains("Nothing moved: choose a day within two years of today, not " + far);
+    assertThat(lifter.post(lifter.at("/days/" + MONDAY + "/copy"), Map.of("to", "" + far)).body()).contains("Nothing copied: choose a day within two years of today");
+    assertThat(lifter.post(line, Map.of("to", "" + far.minusDays(1), "copy", "1")).body()).contains("Copied to ");
   }
 
   @Test

@@ -186,6 +186,23 @@ class CardKindsTest {
   }
 
   @Test
+  void theRestBeginsWhenASetIsTakenNotWhileItIsAskedAbout(TestApp app, Browser browser) {
+    long session = session(app, "Tamsin", BEFORE_THE_DEMO, 0, "squat 3x5 70%");
+    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    WebElement load = browser.find(OPEN + "input[name=load]");
+    String planned = load.getDomProperty("value");
+    load.clear();
+    load.sendKeys("1");
+    browser.press(OPEN + ".btn-go[name=outcome]");
+    browser.awaitText(OPEN + "[role=alert]", "Is that right?");
+    assertThat(browser.find("#rest").isDisplayed()).isFalse();
+    browser.press(OPEN + "[role=alert] button[name=instead]");
+    browser.await("#rest:not([hidden])");
+    browser.awaitText("[data-row='" + slot(app, session, 1) + "-1-1']", planned);
+    browser.click("[data-rest-stop]");
+  }
+
+  @Test
   void aBuildUpThatReachedItsRpeAsksForNoMore(TestApp app) {
     long session = session(app, "Corwin", BEFORE_THE_DEMO, 2, "squat build 3 @8; 2x3 -10%");
     Client lifter = Client.of(app, "corwin");

@@ -24,6 +24,7 @@ class FindTest {
   void signsAreSignsAndLongWordsAreCut(TestApp app) {
     Client coach = Client.of(app, "coach");
     assertThat(coach.get("/find?q=%25").body()).as("no wildcard").doesNotContain("Maren");
+    assertThat(coach.get("/find?q=%00ma%00ren").statusCode()).as("no sign of a name").isEqualTo(200);
     assertThat(coach.get("/find?q=_").body()).doesNotContain("Maren");
     assertThat(coach.get("/find?q=%3Cscript%3Ealert(1)%3C/script%3E").body()).doesNotContain("<script>alert");
     assertThat(coach.get("/find?q=" + "a".repeat(3000)).statusCode()).isEqualTo(200);

@@ -52,6 +52,17 @@ class LongPlansTest {
     return someone.within(() -> someone.app().bean(ProgressionRepository.class).findByLifterIdOrderById(someone.id()));
   }
 
+  /** One that was to begin next week and was taken back writes nothing, and nobody is reminded of it. */
+  @Test
+  void aPlanThatIsTakenBackBeforeItBeginsIsForgotten() {
+    LocalDate next = MONDAY.plusWeeks(1);
+    Macrocycle later = Proposal.of(new Proposal.Request(Level.INTERMEDIATE, List.of(Catalogue.standard().ofKey("squat").orElseThrow()), List.of(),
+        EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY), null, next, false, Deload.LESS_VOLUME, MassUnit.KG, List.of())).plan();
+    undo(take(later));
+    assertThat(methods()).isNotEmpty().allSatisfy(method -> assertThat(method.runsOn(MONDAY)).isFalse());
+    assertThat(someone.method("Squat", "rpe-weeks", MONDAY, Map.of()).body()).contains("Written for the weeks to come").doesNotContain("Mind:");
+  }
+
   private List<LocalDate> easyWeeks() {
     return someone.within(() -> someone.app().bean(DeloadWeekRepository.class).findByLifterIdAndMondayBetween(someone.id(), MONDAY, MONDAY.plusYears(1)).stream()
         .map(DeloadWeek::monday).sorted().toList());

@@ -44,6 +44,19 @@ class ProgramsTest {
   }
 
   @Test
+  void showsWhatItWritesByWhatIsTypedAlsoWhereSomethingIsWrong(TestApp app) {
+    Someone lifter = Someone.called(app, "Ulric Penhale", Map.of("squat", "200"));
+    assertThat(lifter.coach().get(lifter.at("/progressions?lift=Squat&method=density")).body()).contains("<code>density 10 90% in 10:00</code>");
+    assertThat(lifter.method("Squat", "density", MONDAY, Map.of("p.goal", "8", "p.minutes", "99")).body()).contains("must be a whole number from 4 to 30 but was 99")
+        .contains("<code>density 8 90% in 10:00</code>");
+    lifter.method("Squat", "density", MONDAY, Map.of("p.goal", "8"));
+    long own = app.jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    assertThat(lifter.coach().get(lifter.at("/progressions?edit=" + own)).body()).contains("<code>density 8 90% in 10:00</code>");
+    assertThat(lifter.coach().get("/methods/taper").body()).contains("the contest ends the last week").contains("The last heavy day");
+    assertThat(lifter.coach().get("/methods/shrinking-jumps").body()).doesNotContain("the contest ends the last week");
+  }
+
+  @Test
   void undoesAndRedoesAllThatAMethodWrote(TestApp app) {
     Someone lifter = Someone.called(app, "Quillon Marsh", Map.of("squat", "150"));
     lifter.method("Squat", "rpe-weeks", MONDAY, Map.of());

@@ -27,6 +27,11 @@ final class EventWeeks implements Rule {
   }
 
   @Override
+  public boolean countsDown() {
+    return true;
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     Optional<Mass> contest = brief.settings().mass("mass", brief.unit());
     Countdown left = brief.countdown();

@@ -25,6 +25,11 @@ final class Peaking implements Rule {
   }
 
   @Override
+  public boolean countsDown() {
+    return true;
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     if (brief.max().isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);

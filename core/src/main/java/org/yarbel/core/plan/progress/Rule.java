@@ -20,6 +20,11 @@ public interface Rule {
     return false;
   }
 
+  /** Whether what it writes hangs on the days that are left to a contest. */
+  default boolean countsDown() {
+    return false;
+  }
+
   /**
    * Whether a week, from 0, belongs to a strength or peak block, in which main work is not outnumbered.
    *

@@ -42,6 +42,11 @@ public final class Tapering implements Rule {
   }
 
   @Override
+  public boolean countsDown() {
+    return true;
+  }
+
+  @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     Countdown left = brief.countdown();
     if (left == null) {

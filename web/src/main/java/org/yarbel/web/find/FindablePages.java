@@ -1,0 +1,29 @@
+package org.yarbel.web.find;
+
+import java.util.List;
+import org.springframework.core.annotation.Order;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Component;
+import org.yarbel.web.club.Findable;
+import org.yarbel.web.form.Sought;
+
+/** The pages there are for a coach. */
+@Component
+@Order(5)
+class FindablePages implements Findable {
+  private static final List<Found> PAGES = List.of(page("Floor", "/", "who trains today"), page("New lifter", "/lifters/new", "take somebody on"),
+      page("Groups", "/groups", "lifters written together"), page("Contests", "/contests", "dates, rules, who goes"),
+      page("Library", "/library", "sessions, weeks, blocks to use again"), page("Methods", "/methods", "what writes the weeks, in plain words"),
+      page("Lifts", "/lifts", "the catalogue and your own"), page("Checks", "/checks", "what the checks look for, and their figures"),
+      page("Kit room", "/kit", "bars, plates, implements"), page("Workbench", "/workbench", "quick sums"), page("Keys", "/keys", "all keys"),
+      page("My account", "/account", "your password"));
+
+  private static Found page(String name, String address, String more) {
+    return new Found("page", name, address, more);
+  }
+
+  @Override
+  public List<Found> called(Sought name, Limit limit) {
+    return PAGES.stream().filter(page -> name.in(page.name()) || name.in(page.more())).toList();
+  }
+}

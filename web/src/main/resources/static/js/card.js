@@ -295,7 +295,7 @@ function ended(panel) {
 function afterMiss(slot) {
   const panels = [...root().querySelectorAll(`.panel[data-slot="${slot}"]`)];
   const follows = Math.min(...panels.filter((panel) => panel.querySelector(".ways .take-load")).map((panel) => Number(panel.dataset.part)));
-  const before = panels.filter((panel) => Number(panel.dataset.part) < follows && panel.dataset.logged === "true");
+  const before = panels.filter((panel) => Number(panel.dataset.part) < follows && panel.dataset.logged === "true" && panel.dataset.warm !== "true");
   const missed = before.length > 0 && before.every((panel) => Number(panel.dataset.reps ?? (panel.dataset.missed === "true" ? 0 : 1)) === 0);
   for (const panel of panels) {
     const ways = panel.querySelector(".ways");

@@ -30,9 +30,12 @@ public final class FromToday {
     Map<Integer, Loading> loads = new HashMap<>();
     Loadables loadables = request.loadables();
     Mass max = request.numbers().best();
+    if (loadables == null || max == null || !off(request)) {
+      return loads;
+    }
     ResolvedLine now = Resolver.resolve(request.withWarmUp(null));
     Mass today = now.today();
-    if (loadables == null || max == null || today == null || !off(request)) {
+    if (today == null) {
       return loads;
     }
     List<ResolvedSet> planned = Resolver.resolve(request.withWarmUp(null).withLogged(List.of())).sets();

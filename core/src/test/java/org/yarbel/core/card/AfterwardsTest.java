@@ -2,6 +2,7 @@ package org.yarbel.core.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -104,7 +105,7 @@ class AfterwardsTest {
   void afterAMissALighterTopAndLighterBackOffsStandBeside() {
     Resolver.Request missed = request("1x1 @8; 4x4 -15%", done(1, 1, "182.5", 0, null));
     AfterMiss ways = AfterMiss.of(missed).orElseThrow();
-    assertThat(AfterMiss.due(missed)).isTrue();
+    assertThat(AfterMiss.due(Resolver.resolve(missed))).isTrue();
     // 182.5 x 0.95 = 173.4, down to what loads; 155 x 0.9 = 139.5
     assertThat(ways.attempt().load()).isEqualTo(kg("172.5"));
     assertThat(ways.attempt().set()).as("behind the planned one, so that the miss stays").isEqualTo(2);
@@ -112,13 +113,32 @@ class AfterwardsTest {
     assertThat(ways.cut()).hasSize(4);
 
     Resolver.Request again = request("1x1 @8; 4x4 -15%", done(1, 1, "182.5", 0, null), done(1, 2, "172.5", 1, 8.5));
-    assertThat(AfterMiss.due(again)).isFalse();
+    assertThat(AfterMiss.due(Resolver.resolve(again))).isFalse();
     ResolvedLine line = Resolver.resolve(again);
     assertThat(line.sets()).as("the miss, the lighter top, the back-offs").hasSize(6);
     assertThat(line.sets().get(0).reps()).isZero();
     // 172.5 x 0.85 = 146.6
     assertThat(line.sets().subList(2, 6)).allSatisfy(set -> assertThat(set.load()).isEqualTo(kg("147.5")));
     assertThat(AfterMiss.of(request("3x5 75%", done(1, 1, "145", 0, null)))).as("nothing hangs on it").isEmpty();
+  }
+
+  @Test
+  void threeFurtherAttemptsAreOfferedAndNoneOnceTheBackOffsAreBegun() {
+    List<LoggedSet> tried = new ArrayList<>(List.of(done(1, 1, "182.5", 0, null)));
+    for (String load : List.of("172.5", "162.5", "152.5")) {
+      AfterMiss ways = AfterMiss.of(request("1x1 @8; 4x4 -15%", tried.toArray(LoggedSet[]::new))).orElseThrow();
+      assertThat(ways.attempt().load()).as("5 % under the last, down to what loads").isEqualTo(kg(load));
+      tried.add(done(1, tried.size() + 1, load, 0, null));
+    }
+    AfterMiss enough = AfterMiss.of(request("1x1 @8; 4x4 -15%", tried.toArray(LoggedSet[]::new))).orElseThrow();
+    assertThat(enough.attempt()).isNull();
+    assertThat(enough.cut()).as("but the back-offs can be cut").hasSize(4);
+    assertThat(AfterMiss.of(request("1x1 @8; 4x4 -15%", done(1, 1, "182.5", 0, null), done(2, 1, "140", 4, null))).orElseThrow().attempt()).isNull();
+  }
+
+  @Test
+  void aWarmUpThatWasMadeHidesNoMiss() {
+    assertThat(AfterMiss.due(Resolver.resolve(request("warm 1x5 60kg; 1x1 @8; 4x4 -15%", done(1, 1, "60", 5, null), done(2, 1, "182.5", 0, null))))).isTrue();
   }
 
   @Test

@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -140,17 +141,18 @@ public class CardService {
     for (CardDocument.CardSlot slot : document.slots()) {
       if (slot.problem() == null) {
         Resolver.Request request = request(document, slot, logged.stream().filter(l -> l.slotId() == slot.slotId()).toList());
-        lines.put(slot.slotId(), line(slot, request));
-        beside.put(slot.slotId(), beside(slot, request, why.get(slot.slotId())));
+        ResolvedLine line = line(slot, request);
+        lines.put(slot.slotId(), line);
+        beside.put(slot.slotId(), beside(slot, request, line, why.get(slot.slotId())));
       }
     }
     return new Card(session, lifter, document, logged, lines, beside, session.day().isAfter(clock.today()));
   }
 
-  private static Beside beside(CardDocument.CardSlot slot, Resolver.Request request, LeftSets.@Nullable Why why) {
+  private static Beside beside(CardDocument.CardSlot slot, Resolver.Request request, ResolvedLine line, LeftSets.@Nullable Why why) {
     AfterMiss afterMiss = slot.tables().isEmpty() ? null : AfterMiss.of(request).orElse(null);
     boolean steers = !slot.tables().isEmpty() && request.level() != Level.BEGINNER;
-    return new Beside(Ended.needless(request.line().line(), request.logged()), afterMiss, afterMiss != null && AfterMiss.due(request),
+    return new Beside(Ended.needless(request.line().line(), request.logged()), afterMiss, AfterMiss.due(line),
         steers ? FromToday.of(request) : Map.of(), why);
   }
 
@@ -295,9 +297,10 @@ public class CardService {
       throw new NotFound();
     }
     Resolver.Request request = request(document, slot, ofSlot);
-    Optional<ResolvedSet> planned = line(slot, request).sets().stream().filter(s -> s.part() == place.part() && s.set() == place.set()).findFirst();
-    return planned.or(() -> AfterMiss.of(request).map(AfterMiss::attempt).filter(attempt -> attempt.part() == place.part() && attempt.set() == place.set()
-        && AfterMiss.due(request))).orElseThrow(NotFound::new);
+    ResolvedLine line = line(slot, request);
+    Optional<ResolvedSet> attempt = AfterMiss.due(line) ? AfterMiss.of(request).map(AfterMiss::attempt) : Optional.empty();
+    return Stream.concat(line.sets().stream(), attempt.stream()).filter(set -> set.part() == place.part() && set.set() == place.set()).findFirst()
+        .orElseThrow(NotFound::new);
   }
 
   // An open set without a cap that was rated 10 went on until nothing was left.

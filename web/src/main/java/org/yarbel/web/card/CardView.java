@@ -103,11 +103,11 @@ record CardView(
   /**
    * The ways to go on after a miss of what back-offs hang on.
    *
-   * @param lighter the load of a lighter attempt
-   * @param panel where that is; null on the attempt itself
-   * @param cut the load of a back-off that is cut; null for what is no back-off
+   * @param lighter the load of a lighter attempt; null on the attempt itself, and where none is offered any more
+   * @param panel where that is; null where there is none
+   * @param cut the load of a back-off that is cut; null on the attempt itself
    */
-  record AfterMissView(String lighter, @Nullable String panel, @Nullable String cut, boolean due) {}
+  record AfterMissView(@Nullable String lighter, @Nullable String panel, @Nullable String cut, boolean due) {}
 
   /** Something to mind, with its reason. */
   record Minded(String text, @Nullable String reason, boolean hurts) {}
@@ -124,10 +124,9 @@ record CardView(
    * @param next what comes after it, in words; null after the last
    * @param nextPanel where that is; null after the last
    * @param skip the panel behind the line it belongs to, for a line left to the lifter; null where there is none
-   * @param offered whether it is an attempt that may be made, but need not
    */
   record PanelView(SlotView slot, SetView set, @Nullable String round, int rest, boolean usual, @Nullable String next,
-      @Nullable String nextPanel, @Nullable String skip, boolean offered) {}
+      @Nullable String nextPanel, @Nullable String skip) {}
 
   /**
    * One set.
@@ -260,8 +259,7 @@ record CardView(
     Optional<PanelView> logged = panels.stream().filter(p -> p.set().panel().equals(after)).findFirst();
     logged.ifPresent(at -> Collections.rotate(panels, -panels.indexOf(at) - 1));
     long line = logged.map(at -> at.slot().id()).orElse(-1L);
-    Optional<String> offered = panels.stream().filter(p -> p.offered() && !p.set().logged() && p.set().afterMiss() != null && p.set().afterMiss().due()
-        && panels.stream().noneMatch(q -> q.slot().id() == p.slot().id() && q.set().part() > p.set().part() && q.set().logged()))
+    Optional<String> offered = panels.stream().filter(p -> p.set().attempt() && p.set().afterMiss() != null && p.set().afterMiss().due())
         .map(p -> p.set().panel()).findFirst();
     return offered.or(() -> panels.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().id() == line)).map(p -> p.set().panel()).findFirst())
         .or(() -> panels.stream().filter(p -> p.set().waits()).map(p -> p.set().panel()).findFirst());
@@ -323,7 +321,7 @@ record CardView(
           .map(CardView::panel).findFirst().orElse(null);
       panels.add(new PanelView(slot, Objects.requireNonNull(sets.get(key)),
           turn.round() == 0 || rounds.get(turn.line()) == 1 ? null : "round " + turn.round() + " of " + rounds.get(turn.line()), turn.rest() == null ? 0 : turn.rest(),
-          turn.usual(), next == null ? null : next(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(), skip, Objects.requireNonNull(sets.get(key)).attempt()));
+          turn.usual(), next == null ? null : next(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(), skip));
     }
     return panels;
   }
@@ -415,10 +413,8 @@ record CardView(
   private static List<ResolvedSet> withAttempt(ResolvedLine line, CardService.Beside beside) {
     List<ResolvedSet> sets = new ArrayList<>(line.sets());
     ResolvedSet attempt = beside.afterMiss() == null ? null : beside.afterMiss().attempt();
-    long planned = attempt == null ? 0 : sets.stream().filter(set -> set.part() == attempt.part()).count();
     // one that is not due yet is only there for a phone that finds out about the miss by itself
-    if (attempt != null && attempt.set() <= planned + 1 && attempt.set() - line.sets().stream().filter(set -> set.part() == attempt.part() && !set.logged())
-        .count() <= planned + AfterMiss.MOST_ATTEMPTS && sets.stream().noneMatch(set -> set.part() > attempt.part() && set.logged())) {
+    if (attempt != null) {
       int at = 0;
       for (int i = 0; i < sets.size(); i++) {
         at = sets.get(i).part() == attempt.part() ? i + 1 : at;
@@ -508,10 +504,15 @@ record CardView(
       if (ways == null || set.logged()) {
         return null;
       }
+      ResolvedSet attempt = ways.attempt();
       Loading cut = ways.cut().get(place());
-      boolean itself = ways.attempt().part() == set.part() && ways.attempt().set() == set.set();
-      return cut == null && !itself ? null : new AfterMissView(Objects.requireNonNull(ways.attempt().load()).shownIn(document.unit()).number(), itself ? null
-          : panel(slot.slotId(), ways.attempt().part(), ways.attempt().set()), cut == null ? null : cut.total().shownIn(document.unit()).number(), beside.missed());
+      boolean itself = attempt != null && attempt.part() == set.part() && attempt.set() == set.set();
+      if (cut == null) {
+        return itself ? new AfterMissView(null, null, null, beside.missed()) : null;
+      }
+      String lighter = attempt == null ? null : Objects.requireNonNull(attempt.load()).shownIn(document.unit()).number();
+      return new AfterMissView(lighter, attempt == null ? null : panel(slot.slotId(), attempt.part(), attempt.set()),
+          cut.total().shownIn(document.unit()).number(), beside.missed());
     }
 
     private @Nullable String fromToday() {

@@ -12,4 +12,3 @@
 package org.yarbel.core.card;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -11,4 +11,3 @@
 package org.yarbel.core.plan;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.GoalCourse;
 
@@ -40,7 +41,7 @@ final class BelievableGoal implements Check {
         if (gain > believable) {
           findings.add(of(Severity.DOUBT, lift, "The goal of " + goal.max().text() + " in the " + Words.lift(lift) + " is "
               + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the "
-              + (begun ? "max it began from, with " : "estimate with ") + Math.round(weeks) + (Math.round(weeks) == 1 ? " week" : " weeks") + (begun ? " for it; " : " to go; ") + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
+              + (begun ? "max it began from, with " : "estimate with ") + Count.of(Math.round(weeks), "week") + (begun ? " for it; " : " to go; ") + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
         }
       }
     });

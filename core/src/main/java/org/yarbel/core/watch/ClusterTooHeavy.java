@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.yarbel.core.card.Singles;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.Part;
@@ -13,7 +15,6 @@ import org.yarbel.core.plan.CountedSet;
 
 /** Clusters as heavy as those whose round came short last time: 5 % lighter is what the method would write. */
 final class ClusterTooHeavy implements Check {
-  private static final double LIGHTER = 0.95;
   private static final int REMEMBERED_DAYS = 42;
 
   @Override
@@ -43,7 +44,7 @@ final class ClusterTooHeavy implements Check {
   }
 
   private Optional<Finding> look(WatchedLine line, int index, Part part, Around.ShortCluster last) {
-    Mass lighter = last.load().scaled(LIGHTER);
+    Mass lighter = Singles.lighter(last.load());
     Optional<Mass> planned = line.counted().sets().stream().map(CountedSet::set).filter(set -> set.part() == index + 1).map(set -> set.load())
         .filter(Objects::nonNull).max(Comparator.naturalOrder());
     if (planned.isEmpty() || planned.get().nanograms() <= lighter.nanograms() + Mass.of(lighter.unit().usualStep(), lighter.unit()).nanograms() / 2) {
@@ -51,7 +52,7 @@ final class ClusterTooHeavy implements Check {
     }
     Mass load = Mass.of(lighter.amountIn(lighter.unit(), 1), lighter.unit());
     return Optional.of(at(Severity.NOTE, line.counted(), "On " + Words.day(last.day()) + ", " + last.day() + ", a round at " + last.load().text() + " had "
-        + last.singles() + (last.singles() == 1 ? " single" : " singles") + ": under four it is 5 % lighter next time.",
+        + Count.of(last.singles(), "single") + ": under four it is 5 % lighter next time.",
         new Finding.Mend(Words.with(line.work(), index, new Part(part.work(), new Load.OfMass(load), part.rpe(), part.options())), load.text() + " in place of "
             + planned.get().text())));
   }

@@ -4,6 +4,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.progress.LastHeavy;
 
@@ -43,7 +44,7 @@ final class LastHeavyDay implements Check {
       // a method that counts down has it as near to the window as the days of the week allow
       int nearest = line.byMethod() ? window.nearest() - ALLOWED : window.nearest();
       if (days > 0 && days < nearest) {
-        findings.add(at(Severity.DOUBT, counted, Words.number(counted.topPercent()) + " % " + days + (days == 1 ? " day" : " days")
+        findings.add(at(Severity.DOUBT, counted, Words.number(counted.topPercent()) + " % " + Count.of(days, "day")
             + " before the contest: the last heavy " + Words.lift(lift) + " is "
             + window.text() + " days out.", null));
       }

@@ -11,4 +11,3 @@
 package org.yarbel.core.watch;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -74,25 +74,22 @@ public class Batches {
   /** Moves a line to another day; a sentence says what was done. */
   @Transactional
   public String move(Slot slot, LocalDate to, SignedIn who) {
-    TrainingSession from = session(slot);
-    if (slot.linkOf() != null || days.begun(List.of(slot.id())).contains(slot.id())) {
-      return "It stays: sets of it are logged, or it follows another line.";
-    }
-    Lifter lifter = lifter(from);
-    return days.change(lifter, Set.of(from.day(), to), who, () -> {
-      TrainingSession target = days.session(lifter, to);
-      slot.moveTo(target.id(), days.lines(target).size() + 1);
-      slots.save(slot);
-    }).map(id -> "Moved to " + DAY.format(to) + ".").orElse("It stands there already.");
+    return stays(List.of(slot)) ? "It stays: sets of it are logged, or it follows another line."
+        : shift(List.of(slot), to, who).map(id -> "Moved to " + DAY.format(to) + ".").orElse("It stands there already.");
   }
 
   /** Moves the lines of a day to another as one change; a sentence says what was done. */
   @Transactional
   public String moveAll(List<Slot> lines, LocalDate to, SignedIn who) {
-    Set<Long> begun = days.begun(lines.stream().map(Slot::id).toList());
-    if (lines.isEmpty() || lines.stream().anyMatch(slot -> slot.linkOf() != null || begun.contains(slot.id()))) {
-      return "They stay: sets are logged, or they follow another line.";
-    }
+    return stays(lines) ? "They stay: sets are logged, or they follow another line."
+        : shift(lines, to, who).map(id -> "Moved to " + DAY.format(to) + "; Undo takes it back.").orElse("They stand there already.");
+  }
+
+  private boolean stays(List<Slot> lines) {
+    return lines.isEmpty() || lines.stream().anyMatch(slot -> slot.linkOf() != null) || !days.begun(lines.stream().map(Slot::id).toList()).isEmpty();
+  }
+
+  private Optional<Long> shift(List<Slot> lines, LocalDate to, SignedIn who) {
     TrainingSession from = session(lines.get(0));
     Lifter lifter = lifter(from);
     return days.change(lifter, Set.of(from.day(), to), who, () -> {
@@ -102,7 +99,7 @@ public class Batches {
         slot.moveTo(target.id(), ++position);
         slots.save(slot);
       }
-    }).map(id -> "Moved to " + DAY.format(to) + "; Undo takes it back.").orElse("They stand there already.");
+    });
   }
 
   /** Copies a line to another day. */
@@ -159,7 +156,7 @@ public class Batches {
   }
 
   /** What the line is when it is done a second time; null where it is not. */
-  private static @Nullable SlotKind again(Slot slot, List<Slot> all) {
+  public static @Nullable SlotKind again(Slot slot, List<Slot> all) {
     return all.stream().filter(other -> Objects.equals(other.linkOf(), slot.id())).map(Slot::kind).findFirst().orElse(null);
   }
 
@@ -171,7 +168,7 @@ public class Batches {
       lines.addAll(copied(lifter, Map.of(day, day.plusWeeks(week))));
     }
     Written written = lines.isEmpty() ? new Written(0, Optional.empty()) : replace(lifter, lines, who);
-    return written.lines() == 0 ? "Nothing written: that day has no lines." : "Written for " + weeks + (weeks == 1 ? " week" : " weeks")
+    return written.lines() == 0 ? "Nothing written: that day has no lines." : "Written for " + Count.of(weeks, "week")
         + " to come, in place of what stood there and was not begun. Undo takes it back.";
   }
 

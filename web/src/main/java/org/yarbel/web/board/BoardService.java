@@ -37,6 +37,7 @@ import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.LineLoads;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
@@ -143,7 +144,7 @@ class BoardService {
     WeekPanel.Quick quick() {
       return (slotId, work) -> days.values().stream().flatMap(day -> day.slots().stream().filter(slot -> slot.id() == slotId)
           .map(slot -> day.context().instead(slot, work, day.groups()))).findFirst()
-          .map(LifterContext.Worked::line).map(line -> String.join(" · ", LineView.loads(line))).orElse("");
+          .map(LifterContext.Worked::line).map(line -> String.join(" · ", LineLoads.of(line))).orElse("");
     }
   }
 

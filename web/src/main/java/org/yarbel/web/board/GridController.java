@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
@@ -147,7 +148,7 @@ class GridController {
       return "board/sheet";
     }
     int written = (replace.isEmpty() ? batches.add(lifter, read.lines(), who) : batches.replace(lifter, read.lines(), who)).lines();
-    flash.addFlashAttribute("said", written + (written == 1 ? " line" : " lines") + " taken from the table."
+    flash.addFlashAttribute("said", Count.of(written, "line") + " taken from the table."
         + (written < read.lines().size() ? " " + (read.lines().size() - written) + " did not fit: a day has at most 40 lines." : ""));
     return WeekController.week(id, monday);
   }

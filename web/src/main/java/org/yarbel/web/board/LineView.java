@@ -7,13 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.Caution;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
-import org.yarbel.core.card.ResolvedSet;
-import org.yarbel.core.card.Role;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Completion;
@@ -24,6 +21,7 @@ import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LineLoads;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.skyline.Skyline;
 
@@ -108,7 +106,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   private static LineView of(ResolvedLine line, @Nullable Mass basisMax, List<LoggedSet> done) {
-    return new LineView(loads(line), Reading.text(WorkLine.parse(line.notation()).line()), Skyline.of(line.with(done), basisMax, WIDTH, HEIGHT),
+    return new LineView(LineLoads.of(line), Reading.text(WorkLine.parse(line.notation()).line()), Skyline.of(line.with(done), basisMax, WIDTH, HEIGHT),
         line.cautions().stream().map(Minded::of).toList(), List.of(), List.of(), List.of());
   }
 
@@ -128,33 +126,6 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
 
   public boolean wrong() {
     return !problems.isEmpty();
-  }
-
-  /** The loads of each part; several equal ones once, with their number. */
-  public static List<String> loads(ResolvedLine line) {
-    List<String> parts = new ArrayList<>();
-    int last = line.sets().isEmpty() ? 0 : line.sets().get(line.sets().size() - 1).part();
-    for (int part = 1; part <= last; part++) {
-      int number = part;
-      parts.add(part(line.sets().stream().filter(s -> s.part() == number).toList()));
-    }
-    return parts;
-  }
-
-  private static String part(List<ResolvedSet> sets) {
-    List<String> loads = sets.stream().map(LineView::load).toList();
-    ResolvedSet last = sets.get(sets.size() - 1);
-    String end = last.role() == Role.PLUS ? "+" : "";
-    boolean equal = loads.stream().distinct().count() == 1;
-    String text = equal && loads.size() > 1 ? loads.get(0) + " ×" + loads.size() : loads.stream().collect(Collectors.joining(" "));
-    ResolvedSet.Ends ends = last.ends();
-    String swing = ends == null ? "" : " (" + ends.bottom().number() + " to " + ends.top().number() + ")";
-    return text + end + swing;
-  }
-
-  private static String load(ResolvedSet set) {
-    Mass load = set.load();
-    return load == null ? "lifter picks" : load.number() + (set.role() == Role.OPEN ? "+" : "");
   }
 
   private static List<Mark> marks(String work, List<Problem> problems) {

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
@@ -54,7 +55,7 @@ final class Sheet {
       }
       List<String> cells = Arrays.stream(rows[i].split("\t", -1)).map(Sheet::unquoted).toList();
       if (cells.size() < NEEDED) {
-        problems.add("Row " + (i + 1) + " has " + cells.size() + (cells.size() == 1 ? " column" : " columns")
+        problems.add("Row " + (i + 1) + " has " + Count.of(cells.size(), "column")
             + ", but four are needed, with tabs between: day, part, lift, work.");
       } else {
         row(i + 1, cells, monday, lifts, lines, problems);

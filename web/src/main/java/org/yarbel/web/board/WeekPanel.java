@@ -25,6 +25,7 @@ import org.yarbel.core.watch.Severity;
 import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LineLoads;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.watch.RecoveryPicture;
 import org.yarbel.web.watch.Silence;
@@ -114,7 +115,7 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
         : seen.week().lines().stream().map(WatchedLine::counted).filter(l -> l.id() == slot).findFirst();
     boolean begun = line.filter(l -> l.resolved().sets().stream().anyMatch(ResolvedSet::logged)).isPresent();
     Finding.Mend mend = begun ? null : found.mend();
-    String before = mend == null ? "" : line.map(l -> String.join(" · ", LineView.loads(l.resolved()))).orElse("");
+    String before = mend == null ? "" : line.map(l -> String.join(" · ", LineLoads.of(l.resolved()))).orElse("");
     return new FindingView(found.check(), found.severity().word(), found.sentence(), found.source(), slot,
         line.map(l -> l.lift().name()).orElse(""), found.lift(), mend == null ? null : mend.work(),
         mend == null ? null : mend.words(), before, mend == null || slot == null ? "" : quick.loads(slot, mend.work()), found.move());

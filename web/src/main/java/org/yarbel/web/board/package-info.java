@@ -7,4 +7,3 @@
 package org.yarbel.web.board;
 
 import org.jspecify.annotations.NullMarked;
-

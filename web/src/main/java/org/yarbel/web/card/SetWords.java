@@ -7,6 +7,7 @@ import java.util.List;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Reps;
@@ -52,13 +53,13 @@ final class SetWords {
     ResolvedSet.Clock clock = set.clock();
     String rpe = set.rpe() == null || set.logged() && set.reps() == null ? "" : " @" + set.rpe() + (set.rpeTo() == null ? "" : "–" + set.rpeTo());
     if (distance != null) {
-      return plain(distance.metres()) + " m" + (distance.turns() == null ? "" : ", " + distance.turns() + (distance.turns() == 1 ? " turn" : " turns")) + rpe;
+      return plain(distance.metres()) + " m" + (distance.turns() == null ? "" : ", " + Count.of(distance.turns(), "turn")) + rpe;
     }
     if (clock != null && clock.seconds() != null) {
       return clock.seconds() + " s" + (set.role() == Role.TIMED ? ", as many as go" : "") + rpe;
     }
     String reps = set.reps() == null ? "as many as possible"
-        : set.role() == Role.CLUSTER || set.role() == Role.DENSITY ? set.reps() + (set.reps() == 1 ? " single" : " singles")
+        : set.role() == Role.CLUSTER || set.role() == Role.DENSITY ? Count.of(set.reps(), "single")
         : set.reps() + (set.repsTo() == null ? "" : "–" + set.repsTo()) + (set.role() == Role.PLUS && !set.logged() ? "+" : "");
     return "× " + reps + rpe;
   }

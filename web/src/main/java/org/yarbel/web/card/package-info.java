@@ -6,4 +6,3 @@
 package org.yarbel.web.card;
 
 import org.jspecify.annotations.NullMarked;
-

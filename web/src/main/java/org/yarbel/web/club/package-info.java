@@ -6,4 +6,3 @@
 package org.yarbel.web.club;
 
 import org.jspecify.annotations.NullMarked;
-

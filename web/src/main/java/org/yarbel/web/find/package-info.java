@@ -6,4 +6,3 @@
 package org.yarbel.web.find;
 
 import org.jspecify.annotations.NullMarked;
-

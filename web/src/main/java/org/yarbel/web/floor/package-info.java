@@ -5,4 +5,3 @@
 package org.yarbel.web.floor;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -116,8 +116,8 @@ public class Library {
 
   /** The part in which a group is done a second time; null where it is not. */
   private static @Nullable SlotKind again(int number, List<Slot> lines) {
-    Set<Long> own = lines.stream().filter(slot -> slot.linkOf() == null && Objects.equals(slot.groupNo(), number)).map(Slot::id).collect(Collectors.toSet());
-    return lines.stream().filter(slot -> slot.linkOf() != null && own.contains(slot.linkOf())).map(Slot::kind).findFirst().orElse(null);
+    return lines.stream().filter(slot -> Objects.equals(slot.groupNo(), number)).map(slot -> Batches.again(slot, lines)).filter(Objects::nonNull).findFirst()
+        .orElse(null);
   }
 
   /** Keeps a template under its name; a sentence when it cannot. */

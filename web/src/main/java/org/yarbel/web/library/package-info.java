@@ -9,4 +9,3 @@
 package org.yarbel.web.library;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -172,7 +172,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     if (ratio != null) {
       learned.add(plain(ratio.percent()) + " ± " + plain(ratio.sd()) + " % of the "
           + lifts.parent(lift).orElseThrow().name().toLowerCase(Locale.ROOT)
-          + (numbers.ratio() == null ? ", our default" : ", learned from " + numbers.ratioExposures() + (numbers.ratioExposures() == 1 ? " day" : " days")));
+          + (numbers.ratio() == null ? ", our default" : ", learned from " + Count.of(numbers.ratioExposures(), "day")));
     }
     if (numbers.chart().stretch() != 1) {
       learned.add("own effort chart, reps ×" + Math.round(100 * numbers.chart().stretch()) / 100.0 + ", from "
@@ -264,7 +264,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
   private static String ago(LocalDate day, LocalDate today) {
     long weeks = ChronoUnit.WEEKS.between(day, today);
     String date = DAY.format(day);
-    return weeks < 1 ? date : date + ", " + weeks + (weeks == 1 ? " week" : " weeks") + " ago";
+    return weeks < 1 ? date : date + ", " + Count.of(weeks, "week") + " ago";
   }
 
   private static String plain(double value) {

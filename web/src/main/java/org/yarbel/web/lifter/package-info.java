@@ -7,4 +7,3 @@
 package org.yarbel.web.lifter;
 
 import org.jspecify.annotations.NullMarked;
-

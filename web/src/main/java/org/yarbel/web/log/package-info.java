@@ -6,4 +6,3 @@
 package org.yarbel.web.log;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -6,4 +6,3 @@
 package org.yarbel.web.plan;
 
 import org.jspecify.annotations.NullMarked;
-

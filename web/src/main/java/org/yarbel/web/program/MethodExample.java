@@ -1,14 +1,11 @@
 package org.yarbel.web.program;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.card.ResolvedLine;
-import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
@@ -28,6 +25,7 @@ import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.LineLoads;
 
 /**
  * What a method writes, on an example: its first weeks once a week, as if every set were made.
@@ -92,13 +90,6 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
   private static Line line(Exposure.Line line, LifterContext context) {
     Lift lift = context.lift(line.lift());
     ResolvedLine resolved = context.work(lift, line.work(), Details.NONE, 1, null).line();
-    return new Line(lift.name(), line.work(), resolved == null ? "" : loads(resolved, context.unit()), Reading.text(WorkLine.parse(line.work()).line()));
-  }
-
-  /** Loads with how often each is lifted: {@code 182.5 ×1, 155 ×4 kg}. */
-  private static String loads(ResolvedLine line, MassUnit unit) {
-    Map<String, Long> often = line.sets().stream().map(ResolvedSet::load)
-        .collect(Collectors.groupingBy(load -> load == null ? "lifter picks" : load.shownIn(unit).number(), LinkedHashMap::new, Collectors.counting()));
-    return often.entrySet().stream().map(load -> load.getKey() + " ×" + load.getValue()).collect(Collectors.joining(", ")) + " " + unit.symbol();
+    return new Line(lift.name(), line.work(), resolved == null ? "" : String.join(" · ", LineLoads.of(resolved)) + " " + context.unit().symbol(), Reading.text(WorkLine.parse(line.work()).line()));
   }
 }

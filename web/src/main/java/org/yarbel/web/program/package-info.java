@@ -12,4 +12,3 @@
 package org.yarbel.web.program;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -92,7 +92,7 @@ class ContestController {
     boolean past = day != null && day.isBefore(today) || contest.state() == Contest.State.CANCELLED;
     long days = day == null ? 0 : ChronoUnit.DAYS.between(today, day);
     return new Row(contest.id(), contest.name(), said.sport().word(), day == null ? contest.state().word() : DAY.format(day)
-        + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : days < 14 ? "in " + days + (days == 1 ? " day" : " days")
+        + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : days < 14 ? "in " + Count.of(days, "day")
             : "in " + Count.of(days / 7, "week"), said.place(), said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
                 .getOrDefault(entry.lifterId(), "")).collect(Collectors.joining(", ")), elsewhere, past);
   }

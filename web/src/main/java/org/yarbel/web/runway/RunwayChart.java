@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Zone;
 import org.yarbel.core.plan.cycle.FitnessFatigue;
 import org.yarbel.core.plan.cycle.Macrocycle;
@@ -158,7 +159,7 @@ record RunwayChart(double width, double height, List<Column> columns, List<Block
           double width = x(to) - x(from);
           String shortened = word.length() * 6.6 + 10 > width ? word.substring(0, 1) : word;
           shapes.add(new BlockShape(placed.block().no(), round(x(from)), BLOCKS_AT, round(width), BLOCKS_HEIGHT, FILLS.get(placed.block().purpose()), shortened,
-              "Change the block " + word + ", " + placed.block().weeks() + (placed.block().weeks() == 1 ? " week" : " weeks") + " from " + DAY.format(placed.monday())));
+              "Change the block " + word + ", " + Count.of(placed.block().weeks(), "week") + " from " + DAY.format(placed.monday())));
         }
       }
       return shapes;

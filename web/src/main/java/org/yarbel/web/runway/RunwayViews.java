@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.Changed;
 import org.yarbel.core.plan.cycle.GoalCourse;
@@ -86,7 +87,7 @@ final class RunwayViews {
   record ProposalView(String contest, List<String> blocks, List<String> reasons) {
     static ProposalView of(Proposal proposal, String contest) {
       return new ProposalView(contest, proposal.plan().placed().stream().map(placed -> RunwayForms.title(placed.block().purpose()) + ", "
-          + placed.block().weeks() + (placed.block().weeks() == 1 ? " week" : " weeks") + " from " + DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH)
+          + Count.of(placed.block().weeks(), "week") + " from " + DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH)
               .format(placed.monday()) + (placed.block().every() > 0 ? ", the last one easy" : "")).toList(), proposal.reasons());
     }
   }

@@ -9,4 +9,3 @@
 package org.yarbel.web.runway;
 
 import org.jspecify.annotations.NullMarked;
-

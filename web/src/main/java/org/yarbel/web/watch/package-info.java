@@ -9,4 +9,3 @@
 package org.yarbel.web.watch;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
@@ -64,7 +65,7 @@ class WorkbookController {
     List<Offer> offers = new ArrayList<>();
     LocalDate monday = Macrocycle.monday(clock.today());
     plans.of(lifter.id()).ifPresent(kept -> kept.plan().placed().stream().filter(placed -> placed.end().isAfter(monday)).forEach(placed -> offers.add(new Offer(
-        placed.block().purpose().word() + ", " + placed.block().weeks() + (placed.block().weeks() == 1 ? " week" : " weeks") + " from " + DAY.format(placed.monday()),
+        placed.block().purpose().word() + ", " + Count.of(placed.block().weeks(), "week") + " from " + DAY.format(placed.monday()),
         placed.monday().toString(), placed.block().weeks()))));
     offers.add(new Offer("four weeks from this one", monday.toString(), 4));
     model.addAttribute("offers", offers);

@@ -22,6 +22,7 @@ import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Load;
@@ -79,7 +80,7 @@ public class Workbooks {
   public byte[] write(Lifter lifter, LocalDate from, int count) {
     LifterContext usual = contexts.of(lifter, null);
     List<WorkbookWriter.Week> weeks = weeks(lifter, usual, from, count);
-    return WorkbookWriter.write(lifter.name(), lifter.id(), lifter.unit(), count + (count == 1 ? " week" : " weeks") + " from " + DAY.format(from), usual.bodyMass(), weeks);
+    return WorkbookWriter.write(lifter.name(), lifter.id(), lifter.unit(), Count.of(count, "week") + " from " + DAY.format(from), usual.bodyMass(), weeks);
   }
 
   /** The lines of each week: those that stand, of weeks nothing is written for those of the long plan. */

@@ -40,6 +40,10 @@ public final class Editing {
     return with(replaced(at, List.of(block.withWeeks(block.weeks() + by))), no);
   }
 
+  private static String shorter(int behind) {
+    return Count.of(behind, "week") + (behind == 1 ? " of it is" : " of it are") + " done: it cannot be shorter.";
+  }
+
   /** Makes two blocks of one, the first with so many weeks. */
   public Refit split(int no, int first) {
     int at = at(no);
@@ -154,9 +158,5 @@ public final class Editing {
     Refused(String sentence) {
       super(sentence, null, false, false);
     }
-  }
-
-  private static String shorter(int behind) {
-    return Count.of(behind, "week") + (behind == 1 ? " of it is" : " of it are") + " done: it cannot be shorter.";
   }
 }

@@ -63,6 +63,6 @@ public final class Meets {
 
   private static String apart(Meet one, Meet other) {
     long days = Math.abs(ChronoUnit.DAYS.between(one.day(), other.day()));
-    return days < 7 ? days + (days == 1 ? " day" : " days") : Count.of((int) (days / 7), "week");
+    return days < 7 ? Count.of(days, "day") : Count.of((int) (days / 7), "week");
   }
 }

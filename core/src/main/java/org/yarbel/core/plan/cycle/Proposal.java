@@ -25,6 +25,7 @@ import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Method;
+import org.yarbel.core.plan.progress.Tapering;
 
 /**
  * A long plan proposed for a lifter, with the reasons in words.
@@ -41,6 +42,9 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   /** A believable goal is some 5 % over the max: these shares of it are 92 to 97 % of what was the max. */
   private static final String PEAK_OF_GOAL = "87.5";
   private static final String PEAK_OF_GOAL_END = "92.5";
+
+  private static final int SHORT_WAY = 6;
+  private static final int LONG_WAY = 12;
 
   /** A max is not for beginners: theirs ends where a rep or two are left. */
   private static final String BEGINNERS_TEST = "8";
@@ -151,9 +155,17 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     return shapes;
   }
 
+  /** On a short way there is no time for more. */
+  private static int mostTaper(int weeks) {
+    if (weeks < SHORT_WAY) {
+      return 1;
+    }
+    return weeks < LONG_WAY ? 2 : 3;
+  }
+
   private static List<Shape> to(Request request, int weeks, List<String> reasons) {
     boolean beginner = request.level() == Level.BEGINNER;
-    int taper = beginner || weeks < 6 ? 1 : request.level() == Level.ADVANCED && weeks >= 12 ? 3 : 2;
+    int taper = Math.min(Tapering.weeks(request.level()), mostTaper(weeks));
     int peak = Math.min(Math.max(0, weeks - taper), beginner ? weeks >= 6 ? 1 : 0 : weeks >= 10 ? 3 : weeks >= 7 ? 2 : weeks >= 3 ? 1 : 0);
     int rest = weeks - taper - peak;
     reasons.add(Count.of(weeks, "week") + " to the contest, its own week included. The last " + (taper == 1 ? "one is" : taper + " are")

@@ -268,5 +268,4 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
   static String title(Purpose purpose) {
     return purpose.word().substring(0, 1).toUpperCase(Locale.ROOT) + purpose.word().substring(1);
   }
-
 }

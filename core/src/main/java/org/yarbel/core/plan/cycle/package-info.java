@@ -14,4 +14,3 @@
 package org.yarbel.core.plan.cycle;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -4,13 +4,12 @@ import static org.yarbel.core.plan.progress.Parameter.count;
 import static org.yarbel.core.plan.progress.Parameter.number;
 
 import java.util.List;
+import org.yarbel.core.card.Singles;
 import org.yarbel.core.mass.Mass;
 
 /** Rounds of heavy singles with short gaps, six weeks long. */
 final class Cluster implements Rule {
   static final int WEEKS = 6;
-  private static final int TOO_FEW = 4;
-  private static final double LIGHTER = 0.95;
 
   @Override
   public List<Parameter> parameters() {
@@ -36,8 +35,8 @@ final class Cluster implements Rule {
     String load = Percents.text(brief.settings().number("start")) + "%";
     if (!done.isEmpty()) {
       Done last = done.get(done.size() - 1);
-      boolean few = last.sets().stream().anyMatch(set -> set.reps() < TOO_FEW);
-      Mass next = few ? brief.near(last.load().scaled(LIGHTER)) : last.minimumMade() ? brief.up(last.load(), brief.step()) : last.load();
+      boolean few = last.sets().stream().anyMatch(set -> set.reps() < Singles.FEW_IN_A_ROUND);
+      Mass next = few ? brief.near(Singles.lighter(last.load())) : last.minimumMade() ? brief.up(last.load(), brief.step()) : last.load();
       load = Brief.written(next);
     }
     return Exposure.of(brief, "cluster " + brief.settings().count("rounds") + "x" + brief.settings().count("singles") + " " + load

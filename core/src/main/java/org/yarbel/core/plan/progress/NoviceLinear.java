@@ -31,7 +31,7 @@ final class NoviceLinear implements Rule {
   @Override
   public Optional<String> leaving(long weeks) {
     return weeks >= PAYS_FOR_WEEKS ? Optional.empty()
-        : Optional.of("After " + weeks + (weeks == 1 ? " week" : " weeks") + ": a straight line mostly pays for six to eight weeks at least. "
+        : Optional.of("After " + Count.of(weeks, "week") + ": a straight line mostly pays for six to eight weeks at least. "
             + "What speaks against going on?");
   }
 

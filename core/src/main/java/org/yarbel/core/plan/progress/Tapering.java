@@ -56,7 +56,7 @@ public final class Tapering implements Rule {
       return Exposure.none(left.days() == 0 ? "The day of the contest: the platform is the session." : "The contest is behind: rest.");
     }
     if (left.days() <= REST_DAYS) {
-      return Exposure.none(left.days() + (left.days() == 1 ? " day" : " days") + " to the contest: rest.");
+      return Exposure.none(Count.of(left.days(), "day") + " to the contest: rest.");
     }
     if (brief.max().isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
@@ -99,7 +99,7 @@ public final class Tapering implements Rule {
   static Exposure light(Brief brief, int days, int sets, String of) {
     boolean primer = days <= PRIMER_DAYS;
     return Exposure.of(brief, (primer ? "2x1 " : Math.max(1, sets) + "x2 ") + Percents.text(primer ? PRIMER : NEAR) + "%" + of)
-        .saying(days + (days == 1 ? " day" : " days") + " to the contest: light and fast, nothing heavy any more.");
+        .saying(Count.of(days, "day") + " to the contest: light and fast, nothing heavy any more.");
   }
 
   /** What is left of the volume so many whole weeks before the contest; all of it before the taper. */

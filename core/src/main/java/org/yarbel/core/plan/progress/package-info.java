@@ -14,4 +14,3 @@
 package org.yarbel.core.plan.progress;
 
 import org.jspecify.annotations.NullMarked;
-

@@ -31,7 +31,7 @@ class RefitLoad {
 
   @Test
   void ofFiveHundredLifters(TestApp app) {
-    SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
+    SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     List<Long> lifters = fill(app.jdbc(), app.lifter("Odile"));
     LocalDate day = TestApp.TODAY.plusWeeks(15).plusDays(5);
     long contest = app.bean(CurrentClub.class).within(who.clubId(), () -> app.bean(Contests.class).keep(null, said(day)).id());

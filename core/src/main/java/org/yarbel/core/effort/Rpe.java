@@ -1,7 +1,7 @@
 package org.yarbel.core.effort;
 
-import java.math.BigDecimal;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Decimal;
 
 /**
  * A rating of perceived exertion of one set such as '8.5': 10 less the reps left in reserve.
@@ -32,7 +32,7 @@ public record Rpe(int halves) implements Comparable<Rpe> {
 
   /** Reads what {@link #toString()} writes. */
   public static Rpe parse(String text) {
-    return of(new BigDecimal(text.trim()).doubleValue());
+    return of(Decimal.parse(text).doubleValue());
   }
 
   /** The rating of so many halves, or null for none; for what is stored. */

@@ -37,16 +37,17 @@ public final class Mass implements Comparable<Mass> {
 
   /** A mass of this amount of a unit, to the nearest nanogram. */
   public static Mass of(BigDecimal amount, MassUnit unit) {
-    if (amount.signum() < 0 || amount.compareTo(BigDecimal.valueOf(20_000_000)) > 0) {
+    BigDecimal plain = Decimal.bounded(amount);
+    if (plain.signum() < 0 || plain.compareTo(BigDecimal.valueOf(20_000_000)) > 0) {
       throw new IllegalArgumentException(
-          "The mass must be from 0 to 9000000 kg but was " + amount.toPlainString() + " " + unit);
+          "The mass must be from 0 to 9000000 kg but was " + plain.toPlainString() + " " + unit);
     }
-    return new Mass(unit.toNanograms(amount), unit);
+    return new Mass(unit.toNanograms(plain), unit);
   }
 
   /** A mass from a decimal literal: {@code of("142.5", KG)}. */
   public static Mass of(String amount, MassUnit unit) {
-    return of(new BigDecimal(amount), unit);
+    return of(Decimal.parse(amount), unit);
   }
 
   /** A mass from a computed number of nanograms, rounded to the nearest; for results of formulas. */

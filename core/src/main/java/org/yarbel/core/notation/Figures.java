@@ -11,6 +11,7 @@ import org.yarbel.core.mass.MassUnit;
 
 /** Reads the numbers of the notation: counts, masses, percentages, times, RPEs, tempos, each within its limits. */
 final class Figures {
+  private static final int MOST_DIGITS = 12;
   private static final BigDecimal MAX_PERCENT = BigDecimal.valueOf(150);
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final BigDecimal MAX_DISTANCE = BigDecimal.valueOf(1000);
@@ -46,6 +47,9 @@ final class Figures {
     }
     if (point >= 0 && text.length() - point > 3) {
       throw new Stop(in.from(from), "A number has at most two decimals.");
+    }
+    if (text.length() > MOST_DIGITS) {
+      throw new Stop(in.from(from), "A number has at most " + MOST_DIGITS + " digits.");
     }
     BigDecimal number = new BigDecimal(text);
     return number.stripTrailingZeros().scale() <= 0 ? number.setScale(0) : number.stripTrailingZeros();

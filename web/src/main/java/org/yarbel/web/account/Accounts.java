@@ -1,49 +1,52 @@
 package org.yarbel.web.account;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.core.userdetails.UserDetails;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.web.audit.SecurityLog;
+import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.problem.NotFound;
 
 /** The accounts. Sign-in happens before any club is known, so this speaks SQL and names the club itself. */
 @Service
-public class Accounts implements UserDetailsService {
-  public static final int LEAST_PASSWORD_LENGTH = 10;
+public class Accounts {
+  private static final int MOST_CLUBS = 5;
+  private static final String SELECT = "select id, club_id, email, name, role, lifter_id, password_hash from account ";
+  private static final RowMapper<SignedIn> ROW = (row, n) -> new SignedIn(row.getLong("id"), row.getLong("club_id"), row.getString("email"),
+      row.getString("name"), Role.valueOf(row.getString("role")), row.getObject("lifter_id", Long.class), row.getString("password_hash"));
 
   private final JdbcClient jdbc;
   private final PasswordEncoder passwords;
+  private final SignIns signIns;
+  private final SecurityLog log;
 
-  Accounts(JdbcClient jdbc, PasswordEncoder passwords) {
+  Accounts(JdbcClient jdbc, PasswordEncoder passwords, SignIns signIns, SecurityLog log) {
     this.jdbc = jdbc;
     this.passwords = passwords;
+    this.signIns = signIns;
+    this.log = log;
   }
 
-  /** How an e-mail address is kept and looked for. */
+  /** How an e-mail address is kept, looked for and counted: one longer than any can be is none. */
   public static String key(String email) {
-    return email.strip().toLowerCase(Locale.ROOT);
+    String plain = email.strip().toLowerCase(Locale.ROOT);
+    return plain.length() > SignInDetails.MOST_EMAIL ? "" : plain;
   }
 
-  @Override
-  public UserDetails loadUserByUsername(String email) {
-    return jdbc.sql("select id, club_id, email, name, role, lifter_id, password_hash from account where email = :email")
-        .param("email", key(email))
-        .query((row, n) -> new SignedIn(row.getLong("id"), row.getLong("club_id"), row.getString("email"),
-            row.getString("name"), Role.valueOf(row.getString("role")), row.getObject("lifter_id", Long.class),
-            row.getString("password_hash")))
-        .optional()
-        .orElseThrow(() -> new UsernameNotFoundException("No such account"));
+  /** The accounts of an address, the oldest first: one a club, and no more than a few are asked for their password. */
+  public List<SignedIn> of(String email) {
+    return jdbc.sql(SELECT + "where email = :email and not disabled order by id limit " + MOST_CLUBS).param("email", key(email)).query(ROW).list();
   }
 
-  /** An account of a club, for work that goes on in the background; empty when it is gone. */
+  /** An account of a club, for work that goes on in the background; empty when it is gone or disabled. */
   public Optional<SignedIn> of(long clubId, long accountId) {
-    return jdbc.sql("select email from account where club_id = :club and id = :id").param("club", clubId).param("id", accountId)
-        .query(String.class).optional().map(email -> (SignedIn) loadUserByUsername(email));
+    return jdbc.sql(SELECT + "where club_id = :club and id = :id and not disabled").param("club", clubId).param("id", accountId).query(ROW).optional();
   }
 
   /** Whether anybody has an account yet. */
@@ -51,30 +54,48 @@ public class Accounts implements UserDetailsService {
     return jdbc.sql("select not exists (select 1 from account)").query(Boolean.class).single();
   }
 
-  /** Whether the address is taken, in whatever club: it is what a person signs in with. */
-  public boolean taken(String email) {
-    return jdbc.sql("select exists (select 1 from account where email = :email)")
-        .param("email", key(email)).query(Boolean.class).single();
+  /** Whether the address is taken in a club. */
+  public boolean taken(long clubId, String email) {
+    return jdbc.sql("select exists (select 1 from account where email = :email and club_id = :club)")
+        .param("email", key(email)).param("club", clubId).query(Boolean.class).single();
   }
 
-  /** The address a lifter of this club signs in with. */
-  public Optional<String> emailOf(long clubId, long lifterId) {
-    return jdbc.sql("select email from account where club_id = :club and lifter_id = :lifter")
-        .param("club", clubId).param("lifter", lifterId).query(String.class).optional();
+  /**
+   * How somebody signs in.
+   *
+   * @param disabled whether they may not
+   */
+  public record SignIn(String email, boolean disabled) {}
+
+  /** How a lifter of this club signs in. */
+  public Optional<SignIn> ofLifter(long clubId, long lifterId) {
+    return jdbc.sql("select email, disabled from account where club_id = :club and lifter_id = :lifter")
+        .param("club", clubId).param("lifter", lifterId).query(SignIn.class).optional();
+  }
+
+  /** Lets a lifter sign in no more, which ends where they are signed in, or lets them again. */
+  @Transactional
+  public void disable(long clubId, long lifterId, boolean disabled, SignedIn by) {
+    long account = jdbc.sql("update account set disabled = :disabled where club_id = :club and lifter_id = :lifter returning id")
+        .param("disabled", disabled).param("club", clubId).param("lifter", lifterId).query(Long.class).optional().orElseThrow(NotFound::new);
+    if (disabled) {
+      signIns.endOthers(clubId, account, 0);
+    }
+    log.note(disabled ? Event.ACCOUNT_DISABLED : Event.ACCOUNT_ENABLED, clubId, by.accountId(), "of account " + account);
   }
 
   /** Whether this is the password somebody signs in with. */
   boolean matches(SignedIn who, String password) {
-    return passwords.matches(password, loadUserByUsername(who.getUsername()).getPassword());
+    return of(who.clubId(), who.accountId()).filter(now -> passwords.matches(password, now.getPassword())).isPresent();
   }
 
-  /** Gives somebody another password and ends their sessions elsewhere. */
+  /** Gives somebody another password and ends their sign-ins elsewhere. */
   @Transactional
-  void changePassword(SignedIn who, String password, String sessionToKeep) {
+  void changePassword(SignedIn who, String password, long signInToKeep) {
     jdbc.sql("update account set password_hash = :hash where club_id = :club and id = :id")
         .param("hash", passwords.encode(password)).param("club", who.clubId()).param("id", who.accountId()).update();
-    jdbc.sql("delete from spring_session where principal_name = :name and session_id <> :kept")
-        .param("name", who.getUsername()).param("kept", sessionToKeep).update();
+    signIns.endOthers(who.clubId(), who.accountId(), signInToKeep);
+    log.note(Event.PASSWORD_CHANGED, who.clubId(), who.accountId(), "by themselves");
   }
 
   /** Makes an account. The address must not be taken. */

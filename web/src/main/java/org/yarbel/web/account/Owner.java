@@ -35,13 +35,31 @@ public class Owner {
     return jdbc.sql("select nextval('yarbel_id')").query(Long.class).single();
   }
 
+  /** What a club begins with: its first place, and its owner's name, address and password. */
+  public record Beginning(String club, ZoneId zone, PlaceKit kit, String name, String email, String password) {}
+
   /** Makes them. */
-  public void create(long clubId, String club, ZoneId zone, PlaceKit kit, String name, String email, String password) {
+  public void create(long clubId, Beginning said) {
+    currentClub.within(clubId, () -> transaction.executeWithoutResult(status -> make(clubId, said)));
+  }
+
+  /**
+   * Makes them on the first visit, which happens once.
+   *
+   * @throws DuplicateKeyException when somebody was first
+   */
+  void begin(long clubId, Beginning said) {
     currentClub.within(clubId, () -> transaction.executeWithoutResult(status -> {
-      clubs.save(new Club(clubId, club, zone, kit.unit()));
-      clubs.flush();
-      places.add(club, kit);
-      accounts.add(clubId, email, password, name, Role.COACH, null);
+      // whoever comes at the same moment waits here for this one to be through, and is refused then
+      jdbc.sql("insert into first_visit (done) values (true)").update();
+      make(clubId, said);
     }));
+  }
+
+  private void make(long clubId, Beginning said) {
+    clubs.save(new Club(clubId, said.club(), said.zone(), said.kit().unit()));
+    clubs.flush();
+    places.add(said.club(), said.kit());
+    accounts.add(clubId, said.email(), said.password(), said.name(), Role.COACH, null);
   }
 }

@@ -1,29 +1,31 @@
 package org.yarbel.web.account;
 
 import io.github.wimdeblauwe.htmx.spring.boot.security.HxRefreshHeaderAuthenticationEntryPoint;
-import jakarta.servlet.FilterChain;
-import jakarta.servlet.ServletException;
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
+import java.time.Duration;
 import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
-import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
-import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.access.AccessDeniedHandlerImpl;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
-import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
-import org.springframework.web.filter.OncePerRequestFilter;
+import org.yarbel.web.audit.SecurityLog;
+import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.edge.Address;
 
 /** Who may ask what, and what browsers may do with our pages. */
 @Configuration
@@ -33,10 +35,14 @@ class SecurityConfig {
       + "img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; "
       + "form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
+  private static final String PERMISSIONS = "camera=(), geolocation=(), microphone=(), payment=(), usb=()";
+  /** As long as the longest session. */
+  private static final Duration TOKEN_KEPT = SignIns.LONGEST;
+
   @Bean
   PasswordEncoder passwordEncoder() {
-    return new DelegatingPasswordEncoder(
-        "argon2id", Map.of("argon2id", Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8()));
+    return new Hashing(new DelegatingPasswordEncoder(
+        "argon2id", Map.of("argon2id", Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8())));
   }
 
   /** The calculator API: open, stateless, without cookie or token. */
@@ -47,77 +53,75 @@ class SecurityConfig {
         .csrf(csrf -> csrf.disable())
         .requestCache(cache -> cache.disable())
         .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-        .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY)))
+        .headers(SecurityConfig::headers)
         .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
         .build();
   }
 
   @Bean
   @Order(2)
-  SecurityFilterChain pages(HttpSecurity http, SignInLimits limits) throws Exception {
+  SecurityFilterChain pages(HttpSecurity http, Entrance entrance, SignInProvider provider, Address address, SecurityLog log) throws Exception {
     return http
+        .authenticationProvider(provider)
         .authorizeHttpRequests(requests -> requests
-            .requestMatchers("/login", "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
-                "/favicon.ico", "/error", "/sw.js", "/offline", "/feeds/*").permitAll()
-            .requestMatchers("/", "/me", "/account", "/sessions/*/card", "/sessions/*/sets", "/sessions/*/end", "/sessions/*/go-on", "/keys", "/lifters/*/ledger",
-                "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke", "/workbench", "/workbench/*").authenticated()
+            .requestMatchers("/login", Entrance.AGAIN, "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
+                "/favicon.ico", "/error", "/sw.js", "/offline", "/feeds/*", "/health").permitAll()
+            .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card", "/sessions/*/sets", "/sessions/*/end",
+                "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke",
+                "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))
-        .formLogin(form -> form.loginPage("/login")
-            .usernameParameter("email")
-            .successHandler((request, response, who) -> {
-              limits.succeeded(who.getName());
-              new SavedRequestAwareAuthenticationSuccessHandler().onAuthenticationSuccess(request, response, who);
-            })
-            .failureHandler((request, response, why) -> {
-              limits.failed(emailOf(request), request.getRemoteAddr());
-              request.getSession().setAttribute(SignInController.TYPED_EMAIL, emailOf(request));
-              response.sendRedirect("/login?wrong");
-            }))
-        .logout(logout -> logout.logoutSuccessUrl("/login?out"))
-        .addFilterBefore(new LimitFilter(limits), UsernamePasswordAuthenticationFilter.class)
-        .exceptionHandling(errors -> errors.authenticationEntryPoint(toSignIn()))
-        .headers(headers -> headers
-            .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
-            .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
-            .permissionsPolicyHeader(policy -> policy.policy("camera=(), geolocation=(), microphone=()")))
+        .csrf(csrf -> csrf.csrfTokenRepository(tokens(address)))
+        .requestCache(cache -> cache.disable())
+        .formLogin(form -> form.loginPage("/login").usernameParameter("email").successHandler(entrance::cameIn).failureHandler(entrance::failed))
+        .logout(logout -> logout.addLogoutHandler((request, response, who) -> entrance.wentOut(request, who))
+            .logoutSuccessUrl("/login?out"))
+        .addFilterBefore(entrance.counting(), UsernamePasswordAuthenticationFilter.class)
+        .addFilterAfter(entrance.standing(), SecurityContextHolderFilter.class)
+        .exceptionHandling(errors -> errors.authenticationEntryPoint(toSignIn(entrance)).accessDeniedHandler(denied(log)))
+        .headers(SecurityConfig::headers)
         .build();
   }
 
+  private static void headers(HeadersConfigurer<HttpSecurity> headers) {
+    headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
+        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
+        .permissionsPolicyHeader(policy -> policy.policy(PERMISSIONS))
+        .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+        .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN));
+  }
+
+  /** In a cookie, so that a page with a form needs no session. */
+  private static CookieCsrfTokenRepository tokens(Address address) {
+    CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+    tokens.setCookieName(address.secure() ? "__Host-token" : "token");
+    tokens.setHeaderName("X-CSRF-TOKEN");
+    tokens.setCookiePath("/");
+    tokens.setCookieCustomizer(cookie -> cookie.httpOnly(true).secure(address.secure()).sameSite("Lax").maxAge(TOKEN_KEPT));
+    return tokens;
+  }
+
   /** A page sends a stranger to sign in; a fragment reloads its page, which does. */
-  private static AuthenticationEntryPoint toSignIn() {
+  private static AuthenticationEntryPoint toSignIn(Entrance entrance) {
     AuthenticationEntryPoint fragments = new HxRefreshHeaderAuthenticationEntryPoint();
-    AuthenticationEntryPoint pages = new LoginUrlAuthenticationEntryPoint("/login");
-    return (request, response, why) ->
-        (request.getHeader("HX-Request") == null ? pages : fragments).commence(request, response, why);
-  }
-
-  private static String emailOf(HttpServletRequest request) {
-    String email = request.getParameter("email");
-    return email == null ? "" : email.substring(0, Math.min(email.length(), 200));
-  }
-
-  /** Answers sign-in attempts beyond the limit before a password is looked at. */
-  private static final class LimitFilter extends OncePerRequestFilter {
-    private static final PathPatternRequestMatcher.Builder PATHS = PathPatternRequestMatcher.withDefaults();
-
-    private final PathPatternRequestMatcher signIn =
-        PATHS.matcher(HttpMethod.POST, "/login");
-    private final SignInLimits limits;
-
-    LimitFilter(SignInLimits limits) {
-      this.limits = limits;
-    }
-
-    @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-        throws ServletException, IOException {
-      if (signIn.matches(request) && limits.exceeded(emailOf(request), request.getRemoteAddr())) {
-        request.getSession().setAttribute(SignInController.TYPED_EMAIL, emailOf(request));
-        response.setHeader("Retry-After", Long.toString(SignInLimits.WINDOW.toSeconds()));
-        response.sendRedirect("/login?wait");
-        return;
+    return (request, response, why) -> {
+      if (request.getHeader("HX-Request") == null) {
+        entrance.sendToForm(request, response);
+      } else {
+        fragments.commence(request, response, why);
       }
-      chain.doFilter(request, response);
-    }
+    };
+  }
+
+  private static AccessDeniedHandler denied(SecurityLog log) {
+    AccessDeniedHandler page = new AccessDeniedHandlerImpl();
+    return (request, response, why) -> {
+      String what = request.getMethod() + " " + request.getServletPath();
+      if (request.getUserPrincipal() instanceof Authentication authentication && authentication.getPrincipal() instanceof SignedIn who) {
+        log.note(Event.ACCESS_DENIED, who.clubId(), who.accountId(), what);
+      } else {
+        log.note(Event.ACCESS_DENIED, what);
+      }
+      page.handle(request, response, why);
+    };
   }
 }

@@ -1,19 +1,18 @@
 package org.yarbel.web.account;
 
-import jakarta.servlet.http.HttpSession;
+import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.yarbel.web.YarbelProperties;
 
 /** The sign-in page. Spring Security takes what is sent from it. */
 @Controller
 class SignInController {
-  static final String TYPED_EMAIL = "typedEmail";
-
   private final Accounts accounts;
   private final YarbelProperties properties;
 
@@ -23,35 +22,30 @@ class SignInController {
   }
 
   @GetMapping("/login")
-  String page(
-      @RequestParam(required = false) @Nullable String wrong,
-      @RequestParam(required = false) @Nullable String wait,
-      @RequestParam(required = false) @Nullable String out,
-      HttpSession session,
-      @AuthenticationPrincipal @Nullable SignedIn who,
-      Model model) {
+  String page(@RequestParam(required = false) @Nullable String out, @AuthenticationPrincipal @Nullable SignedIn who, Model model) {
     if (who != null) {
       return "redirect:/";
     }
     if (accounts.none()) {
       return "redirect:/setup";
     }
-    Object typed = session.getAttribute(TYPED_EMAIL);
-    session.removeAttribute(TYPED_EMAIL);
-    model.addAttribute("email", typed == null ? "" : typed);
-    model.addAttribute("message", message(wrong, wait, out));
-    model.addAttribute("refused", wrong != null || wait != null);
-    model.addAttribute("demo", properties.demo());
-    return "account/login";
+    return form(model, "", out == null ? null : "You are signed out.", false);
   }
 
-  private static @Nullable String message(@Nullable String wrong, @Nullable String wait, @Nullable String out) {
-    if (wait != null) {
-      return "Too many attempts failed. Wait a quarter of an hour, then try again.";
+  /** The form once more, after a try that was refused. */
+  @RequestMapping(Entrance.AGAIN)
+  String again(HttpServletRequest request, Model model) {
+    if (!(request.getAttribute(Entrance.WHY) instanceof Entrance.Refusal why)) {
+      return "redirect:/login";
     }
-    if (wrong != null) {
-      return "The e-mail and the password do not belong together. Check both and try again.";
-    }
-    return out == null ? null : "You are signed out.";
+    return form(model, Entrance.typedEmail(request), why.words(), true);
+  }
+
+  private String form(Model model, String email, @Nullable String message, boolean refused) {
+    model.addAttribute("email", email);
+    model.addAttribute("message", message);
+    model.addAttribute("refused", refused);
+    model.addAttribute("demo", properties.demo());
+    return "account/login";
   }
 }

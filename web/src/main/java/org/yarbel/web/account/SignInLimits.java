@@ -8,14 +8,19 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 
 /**
- * Slows down guessing: after ten failures for an address of e-mail, or fifty from an address of the network, within a
- * quarter of an hour, sign-in is refused until they are older than that. Counted in the database, by the real clock.
+ * Slows down guessing. A try is written down before the password is looked at and taken out when it was right, so that tries at
+ * the same moment count each other. Refused is who tried an account from one address of the network ten times, or anything from
+ * one address fifty times, within a quarter of an hour. An account that was tried sixty times an hour from anywhere is open only
+ * to devices that have signed in to it before: a stranger can slow a stranger, not its owner. Counted in the database, by the
+ * real clock.
  */
 @Service
 class SignInLimits {
   static final Duration WINDOW = Duration.ofMinutes(15);
-  static final int FAILURES_PER_EMAIL = 10;
-  static final int FAILURES_PER_ADDRESS = 50;
+  static final Duration LONG_WINDOW = Duration.ofHours(1);
+  static final int TRIES_OF_ACCOUNT_AND_ADDRESS = 10;
+  static final int TRIES_OF_ADDRESS = 50;
+  static final int TRIES_OF_ACCOUNT = 60;
 
   private final JdbcClient jdbc;
 
@@ -23,27 +28,33 @@ class SignInLimits {
     this.jdbc = jdbc;
   }
 
-  boolean exceeded(String email, String address) {
-    return count("email_key", Accounts.key(email)) >= FAILURES_PER_EMAIL
-        || count("address", address) >= FAILURES_PER_ADDRESS;
+  /**
+   * Writes a try down; false when there were too many, and the password must not be looked at.
+   *
+   * @param known whether the device has signed in to that account before
+   */
+  boolean reserve(String email, String address, boolean known) {
+    String key = Accounts.key(email);
+    jdbc.sql("delete from sign_in_try where at <= :since").param("since", since(LONG_WINDOW)).update();
+    jdbc.sql("insert into sign_in_try (email_key, address, known, at) values (:email, :address, :known, now())")
+        .param("email", key).param("address", address).param("known", known).update();
+    record Counted(int ofBoth, int ofAddress) {}
+    Counted lately = jdbc.sql("select count(*) filter (where email_key = :email) as of_both, count(*) as of_address from sign_in_try "
+        + "where address = :address and at > :since").param("email", key).param("address", address).param("since", since(WINDOW))
+        .query(Counted.class).single();
+    int ofAccount = jdbc.sql("select count(*) from sign_in_try where email_key = :email and not known").param("email", key)
+        .query(Integer.class).single();
+    return lately.ofBoth() <= TRIES_OF_ACCOUNT_AND_ADDRESS && lately.ofAddress() <= TRIES_OF_ADDRESS
+        && (known || ofAccount <= TRIES_OF_ACCOUNT);
   }
 
-  private int count(String column, String value) {
-    return jdbc.sql("select count(*) from sign_in_failure where " + column + " = :value and at > :since")
-        .param("value", value).param("since", since()).query(Integer.class).single();
+  /** It was right: what was tried from there counts no more. */
+  void succeeded(String email, String address) {
+    jdbc.sql("delete from sign_in_try where email_key = :email and address = :address").param("email", Accounts.key(email))
+        .param("address", address).update();
   }
 
-  void failed(String email, String address) {
-    jdbc.sql("delete from sign_in_failure where at <= :since").param("since", since()).update();
-    jdbc.sql("insert into sign_in_failure (email_key, address, at) values (:email, :address, now())")
-        .param("email", Accounts.key(email)).param("address", address).update();
-  }
-
-  void succeeded(String email) {
-    jdbc.sql("delete from sign_in_failure where email_key = :email").param("email", Accounts.key(email)).update();
-  }
-
-  private static OffsetDateTime since() {
-    return Instant.now().minus(WINDOW).atOffset(ZoneOffset.UTC);
+  private static OffsetDateTime since(Duration window) {
+    return Instant.now().minus(window).atOffset(ZoneOffset.UTC);
   }
 }

@@ -47,6 +47,10 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
     return role == Role.COACH;
   }
 
+  public Role role() {
+    return role;
+  }
+
   /** The lifter somebody is; null for a coach. */
   public @Nullable Long lifterId() {
     return lifterId;

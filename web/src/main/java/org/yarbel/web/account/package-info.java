@@ -5,3 +5,4 @@
 package org.yarbel.web.account;
 
 import org.jspecify.annotations.NullMarked;
+

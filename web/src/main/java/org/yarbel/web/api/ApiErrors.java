@@ -10,6 +10,7 @@ import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.yarbel.core.notation.NotationException;
+import org.yarbel.web.edge.BodyTooLarge;
 
 /** One handler a kind of thing that is wrong with a call. */
 @RestControllerAdvice(basePackageClasses = ApiErrors.class)
@@ -32,6 +33,14 @@ class ApiErrors {
 
   @ExceptionHandler
   ResponseEntity<ApiProblem> unreadable(HttpMessageNotReadableException wrong) {
+    for (Throwable why = wrong; why != null; why = why.getCause()) {
+      if (why instanceof BodyTooLarge large) {
+        return answer(ApiProblem.of(413, "The body is too large", "A body has at most " + large.most() / 1024 + " KiB."));
+      }
+      if (why instanceof OutOfRange number) {
+        return outOfRange(number);
+      }
+    }
     return answer(ApiProblem.of(400, "The request is not as described",
         "The body must be the JSON that the call describes, without other fields."));
   }

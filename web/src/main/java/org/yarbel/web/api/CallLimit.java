@@ -10,15 +10,18 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.yarbel.web.edge.BodyGuard;
 
-/** 600 calls a minute for an address, on each node, and bodies up to 256 KiB; a log up to 2 MiB. */
+/**
+ * 600 calls a minute for an address, on each node, and bodies of a length that {@link BodyGuard} takes. The path is taken as it is
+ * understood, not as it is written.
+ */
 @Component
 class CallLimit extends OncePerRequestFilter {
   static final int CALLS_PER_MINUTE = 600;
   private static final int MOST_ADDRESSES = 10_000;
-  private static final long MOST_BYTES = 256 * 1024;
-  /** A log of 5,000 sets, written out with every field. */
-  private static final long MOST_BYTES_OF_A_LOG = 2 * 1024 * 1024;
+  /** Who comes when so many addresses are counted already shares one count. */
+  private static final String ALL_OTHERS = "others";
 
   private final Map<String, Window> windows = new ConcurrentHashMap<>();
   private final Clock clock = Clock.systemUTC();
@@ -27,23 +30,22 @@ class CallLimit extends OncePerRequestFilter {
 
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
-    return !request.getRequestURI().startsWith("/api/");
+    return !request.getServletPath().startsWith("/api/");
   }
 
   @Override
   protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     long seconds = clock.instant().getEpochSecond();
-    if (windows.size() > MOST_ADDRESSES) {
+    if (windows.size() >= MOST_ADDRESSES) {
       windows.values().removeIf(window -> window.minute() < seconds / 60);
     }
-    Window window = windows.merge(request.getRemoteAddr(), new Window(seconds / 60, 1),
+    String address = request.getRemoteAddr();
+    Window window = windows.merge(windows.size() < MOST_ADDRESSES || windows.containsKey(address) ? address : ALL_OTHERS, new Window(seconds / 60, 1),
         (old, one) -> old.minute() == one.minute() ? new Window(old.minute(), old.calls() + 1) : one);
     if (window.calls() > CALLS_PER_MINUTE) {
       response.setHeader("Retry-After", Long.toString(60 - seconds % 60));
       refuse(response, 429, "Too many calls", "At most 600 calls a minute; wait and try again.");
-    } else if (request.getContentLengthLong() < 0 && request.getMethod().equals("POST")) {
-      refuse(response, 411, "The length is missing", "Send the body with its Content-Length.");
     } else if (request.getContentLengthLong() > most(request)) {
       refuse(response, 413, "The body is too large", "A body has at most " + most(request) / 1024 + " KiB.");
     } else {
@@ -52,7 +54,7 @@ class CallLimit extends OncePerRequestFilter {
   }
 
   private static long most(HttpServletRequest request) {
-    return request.getRequestURI().equals("/api/v1/track") ? MOST_BYTES_OF_A_LOG : MOST_BYTES;
+    return BodyGuard.most(request.getServletPath());
   }
 
   private static void refuse(HttpServletResponse response, int status, String title, String detail) throws IOException {

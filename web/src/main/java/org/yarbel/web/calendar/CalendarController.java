@@ -3,6 +3,7 @@ package org.yarbel.web.calendar;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -16,8 +17,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.audit.SecurityLog;
+import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.edge.Address;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.problem.NotFound;
@@ -29,10 +32,14 @@ class CalendarController {
 
   private final Calendars calendars;
   private final LifterRepository lifters;
+  private final Address address;
+  private final SecurityLog log;
 
-  CalendarController(Calendars calendars, LifterRepository lifters) {
+  CalendarController(Calendars calendars, LifterRepository lifters, Address address, SecurityLog log) {
     this.calendars = calendars;
     this.lifters = lifters;
+    this.address = address;
+    this.log = log;
   }
 
   @GetMapping("/lifters/{id}/calendar")
@@ -47,6 +54,7 @@ class CalendarController {
   @GetMapping("/lifters/{id}/calendar.ics")
   ResponseEntity<byte[]> file(@PathVariable long id, @AuthenticationPrincipal SignedIn who) {
     lifter(id, who);
+    log.note(Event.EXPORTED, who.clubId(), who.accountId(), "the calendar of lifter " + id);
     HttpHeaders headers = new HttpHeaders();
     headers.setContentType(CALENDAR);
     headers.setContentDisposition(ContentDisposition.attachment().filename("training.ics").build());
@@ -56,7 +64,14 @@ class CalendarController {
   @PostMapping("/lifters/{id}/calendar")
   String make(@PathVariable long id, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     lifter(id, who);
-    flash.addFlashAttribute("address", ServletUriComponentsBuilder.fromCurrentContextPath().path("/feeds/" + calendars.makeFeed(id, who) + ".ics").toUriString());
+    Optional<String> token = calendars.makeFeed(id, who);
+    token.ifPresent(made -> {
+      log.note(Event.FEED_MADE, who.clubId(), who.accountId(), "of lifter " + id);
+      flash.addFlashAttribute("address", address.base() + "/feeds/" + made + ".ics");
+    });
+    if (token.isEmpty()) {
+      flash.addFlashAttribute("said", "Ten addresses were made today, which is more than anybody needs: the last one stands. Make another tomorrow.");
+    }
     return "redirect:/lifters/" + id + "/calendar";
   }
 
@@ -64,6 +79,7 @@ class CalendarController {
   String revoke(@PathVariable long id, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     lifter(id, who);
     calendars.revoke(id);
+    log.note(Event.FEED_REVOKED, who.clubId(), who.accountId(), "of lifter " + id);
     flash.addFlashAttribute("said", "The address is revoked: whoever has it reads nothing any more.");
     return "redirect:/lifters/" + id + "/calendar";
   }

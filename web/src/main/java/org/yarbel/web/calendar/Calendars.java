@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
@@ -50,6 +51,9 @@ class Calendars {
   private static final int WEEKS_BACK = 4;
   private static final int WEEKS_AHEAD = 26;
   private static final int TOKEN_BYTES = 32;
+  private static final int KEPT_DAYS = 400;
+  /** More addresses a day are made by no person. */
+  private static final int MOST_A_DAY = 10;
   private static final SecureRandom RANDOM = new SecureRandom();
 
   private final LifterRepository lifters;
@@ -142,10 +146,18 @@ class Calendars {
         .param("club", club.id()).param("lifter", lifterId).query(LocalDateTime.class).optional().map(LocalDateTime::toLocalDate).orElse(null);
   }
 
-  /** Makes a new address in place of the one there is, and tells it: it cannot be shown again. */
+  /** Makes a new address in place of the one there is, and tells it: it cannot be shown again. Empty after very many a day. */
   @Transactional
-  public String makeFeed(long lifterId, SignedIn who) {
-    lifters.findById(lifterId).orElseThrow(NotFound::new);
+  public Optional<String> makeFeed(long lifterId, SignedIn who) {
+    lifters.locked(lifterId).orElseThrow(NotFound::new);
+    int today = jdbc.sql("select count(*) from calendar_feed where club_id = :club and lifter_id = :lifter and made > :since").param("club", club.id())
+        .param("lifter", lifterId).param("since", clock.now().minus(Duration.ofDays(1)).atOffset(ZoneOffset.UTC)).query(Integer.class).single();
+    if (today >= MOST_A_DAY) {
+      return Optional.empty();
+    }
+    // who is to know an old one is gone: the newest few stay on record
+    jdbc.sql("delete from calendar_feed where club_id = :club and lifter_id = :lifter and revoked is not null and made < :since").param("club", club.id())
+        .param("lifter", lifterId).param("since", clock.now().minus(Duration.ofDays(KEPT_DAYS)).atOffset(ZoneOffset.UTC)).update();
     revoke(lifterId);
     byte[] token = new byte[TOKEN_BYTES];
     RANDOM.nextBytes(token);
@@ -153,7 +165,7 @@ class Calendars {
     jdbc.sql("insert into calendar_feed (id, club_id, lifter_id, token_hash, account_id, made) values (nextval('yarbel_id'), :club, :lifter, :hash, :account, :made)")
         .param("club", club.id()).param("lifter", lifterId).param("hash", hash(text)).param("account", who.accountId())
         .param("made", clock.now().atOffset(ZoneOffset.UTC)).update();
-    return text;
+    return Optional.of(text);
   }
 
   /** Revokes the address. */

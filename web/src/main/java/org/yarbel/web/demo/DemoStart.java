@@ -67,8 +67,8 @@ class DemoStart implements ApplicationRunner {
   private void make(LocalDate today, LocalDate monday) {
     long clubId = owner.newClubId();
     currentClub.within(clubId, () -> transaction.executeWithoutResult(status -> {
-      owner.create(clubId, "Tarnbrook Barbell Hall", DemoClub.zone(), DemoKit.hall(today), "Isolde Marchbank",
-          "coach" + DemoClub.DOMAIN, DemoClub.PASSWORD);
+      owner.create(clubId, new Owner.Beginning("Tarnbrook Barbell Hall", DemoClub.zone(), DemoKit.hall(today), "Isolde Marchbank",
+          "coach" + DemoClub.DOMAIN, DemoClub.PASSWORD));
       club.fill(clubId, today);
       jdbc.sql("insert into demo_week (club_id, monday) values (:club, :monday)")
           .param("club", clubId).param("monday", monday).update();

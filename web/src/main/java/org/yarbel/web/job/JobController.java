@@ -5,6 +5,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.yarbel.web.edge.Back;
 
 /** How far long work is: a page, and the bar alone for the pages that show it. */
 @Controller
@@ -18,8 +19,7 @@ class JobController {
   @GetMapping("/jobs/{id}")
   String page(@PathVariable long id, @RequestParam(defaultValue = "/") String back, Model model) {
     model.addAttribute("job", jobs.progress(id));
-    // only pages of ours
-    model.addAttribute("back", back.startsWith("/") && !back.startsWith("//") && !back.contains("\\") ? back : "/");
+    model.addAttribute("back", Back.to(back));
     return "job/page";
   }
 

@@ -34,6 +34,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.audit.SecurityLog;
+import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.board.Batches;
 import org.yarbel.web.board.GroupBoards;
 import org.yarbel.web.club.ClubClock;
@@ -53,8 +55,11 @@ class LibraryController {
   private final GroupBoards groups;
   private final Lifts lifts;
   private final ClubClock clock;
+  private final SecurityLog log;
 
-  LibraryController(Library library, TemplateFormat format, LifterRepository lifters, GroupBoards groups, Lifts lifts, ClubClock clock) {
+  LibraryController(Library library, TemplateFormat format, LifterRepository lifters, GroupBoards groups, Lifts lifts, ClubClock clock,
+      SecurityLog log) {
+    this.log = log;
     this.library = library;
     this.format = format;
     this.lifters = lifters;
@@ -151,8 +156,9 @@ class LibraryController {
 
   /** A template as a file in the published format. */
   @GetMapping("/library/{id}/export")
-  ResponseEntity<String> export(@PathVariable long id) {
+  ResponseEntity<String> export(@PathVariable long id, @AuthenticationPrincipal SignedIn who) {
     Template template = library.template(id);
+    log.note(Event.EXPORTED, who.clubId(), who.accountId(), "a template");
     String file = template.name().replaceAll("[^A-Za-z0-9]+", "-").replaceAll("^-|-$", "").toLowerCase(Locale.ROOT) + ".json";
     return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
         .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(file).build().toString()).body(template.document());

@@ -25,9 +25,12 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.account.Accounts;
+import org.yarbel.web.account.PasswordRules;
 import org.yarbel.web.account.Role;
 import org.yarbel.web.account.SignInDetails;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.audit.SecurityLog;
+import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.form.Typed;
 
@@ -36,13 +39,18 @@ import org.yarbel.web.form.Typed;
 class LifterController {
   private final LifterService lifters;
   private final Accounts accounts;
+  private final PasswordRules passwords;
+  private final SecurityLog log;
   private final ClubClock clock;
   private final ApplicationEventPublisher events;
 
-  LifterController(LifterService lifters, Accounts accounts, ClubClock clock, ApplicationEventPublisher events) {
+  LifterController(LifterService lifters, Accounts accounts, PasswordRules passwords, SecurityLog log, ClubClock clock,
+      ApplicationEventPublisher events) {
     this.events = events;
     this.lifters = lifters;
     this.accounts = accounts;
+    this.passwords = passwords;
+    this.log = log;
     this.clock = clock;
   }
 
@@ -149,18 +157,30 @@ class LifterController {
       @RequestParam(defaultValue = "") String password, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = lifters.one(id);
     Map<String, String> errors = new LinkedHashMap<>();
-    SignInDetails.check(email.strip(), password, errors);
-    if (accounts.emailOf(who.clubId(), id).isPresent()) {
+    SignInDetails.check(email.strip(), errors);
+    passwords.wrong(password, List.of(lifter.name(), email)).ifPresent(sentence -> errors.put("password", sentence));
+    if (accounts.ofLifter(who.clubId(), id).isPresent()) {
       errors.put("email", "This lifter has a sign-in already.");
-    } else if (!errors.containsKey("email") && accounts.taken(email)) {
-      errors.put("email", "This address cannot be used here. Choose another.");
+    } else if (!errors.containsKey("email") && accounts.taken(who.clubId(), email)) {
+      errors.put("email", "Somebody of this club signs in with that address already. Choose another.");
     }
     Typed typed = new Typed(Map.of("email", email));
     errors.forEach(typed::wrong);
     if (typed.fine()) {
       accounts.add(who.clubId(), email, password, lifter.name(), Role.LIFTER, id);
+      log.note(Event.ACCOUNT_MADE, who.clubId(), who.accountId(), "for lifter " + id);
     }
     return after(id, typed, lifter.name() + " can sign in now.", who, flash);
+  }
+
+  /** Lets the lifter sign in no more, or again; what they logged stays. */
+  @PostMapping("/lifters/{id}/account/disabled")
+  String disable(@PathVariable long id, @RequestParam(defaultValue = "true") boolean disabled, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
+    Lifter lifter = lifters.one(id);
+    accounts.disable(who.clubId(), id, disabled, who);
+    flash.addFlashAttribute("said", lifter.name() + (disabled ? " is signed out everywhere and cannot sign in. What was logged stays." : " can sign in again."));
+    return "redirect:/lifters/" + id;
   }
 
   /** Back to the page with what was said, or the page again with what is wrong. */
@@ -179,7 +199,7 @@ class LifterController {
   }
 
   private LifterView stored(long id, SignedIn who) {
-    return LifterView.of(lifters.known(id), accounts.emailOf(who.clubId(), id).orElse(null), clock.today());
+    return LifterView.of(lifters.known(id), accounts.ofLifter(who.clubId(), id).orElse(null), clock.today());
   }
 
   private ModelAndView refused(LifterView view, HttpStatus status) {

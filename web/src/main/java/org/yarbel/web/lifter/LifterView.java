@@ -23,6 +23,7 @@ import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.MaxTracker;
+import org.yarbel.web.account.Accounts;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.skyline.Sparkline;
 
@@ -37,7 +38,7 @@ import org.yarbel.web.skyline.Sparkline;
  */
 record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
     Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints, List<RowView> told,
-    List<String> adds, @Nullable String email, @Nullable String message, @Nullable Undo undo) {
+    List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable String message, @Nullable Undo undo) {
   static final int OLD_TEST_WEEKS = 12;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -59,7 +60,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
   /** A form that puts something back. */
   record Undo(String action, Map<String, String> fields) implements Serializable {}
 
-  static LifterView of(LifterService.Known known, @Nullable String email, LocalDate today) {
+  static LifterView of(LifterService.Known known, Accounts.@Nullable SignIn signIn, LocalDate today) {
     Lifter lifter = known.lifter();
     MassUnit unit = lifter.unit();
     Map<String, String> fields = fields(known, unit);
@@ -77,7 +78,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
         known.weighIns().stream().map(w -> new RowView(w.id(), shown(w.mass(), lifter), DAY.format(w.day()))).toList(), line(known.weighIns(), unit),
         known.complaints().stream().map(LifterView::complaint).toList(),
         known.told().stream().map(t -> new RowView(t.id(), told(t, known.lifts()), DAY.format(t.set().date()))).toList(),
-        adds(known), email, null, null);
+        adds(known), signIn, null, null);
   }
 
   // a lift on the body or a machine that only stands in the log has no numbers to write
@@ -237,11 +238,11 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
           || field.equals("bothUnits"));
     }
     all.putAll(typed.fields());
-    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds, email, said, undo);
+    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds, signIn, said, undo);
   }
 
   LifterView saying(@Nullable String said, @Nullable Undo again) {
-    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, email, said, again);
+    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn, said, again);
   }
 
   public String field(String name) {

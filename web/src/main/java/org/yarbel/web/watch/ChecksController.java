@@ -1,6 +1,5 @@
 package org.yarbel.web.watch;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -15,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.mass.Decimal;
 import org.yarbel.core.watch.Check;
 import org.yarbel.core.watch.Checks;
 import org.yarbel.core.watch.Threshold;
@@ -56,7 +56,7 @@ class ChecksController {
     for (Threshold threshold : Threshold.values()) {
       String text = typed.getOrDefault(threshold.key(), "").strip().replace(',', '.');
       try {
-        double figure = text.isEmpty() ? threshold.usual() : new BigDecimal(text).doubleValue();
+        double figure = text.isEmpty() ? threshold.usual() : Decimal.parse(text).doubleValue();
         if (figure < threshold.least() || figure > threshold.most()) {
           throw new NumberFormatException(text);
         }

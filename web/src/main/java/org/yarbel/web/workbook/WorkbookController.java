@@ -26,6 +26,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.audit.SecurityLog;
+import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -42,8 +44,10 @@ class WorkbookController {
   private final LongPlans plans;
   private final LifterRepository lifters;
   private final ClubClock clock;
+  private final SecurityLog log;
 
-  WorkbookController(Workbooks workbooks, LongPlans plans, LifterRepository lifters, ClubClock clock) {
+  WorkbookController(Workbooks workbooks, LongPlans plans, LifterRepository lifters, ClubClock clock, SecurityLog log) {
+    this.log = log;
     this.workbooks = workbooks;
     this.plans = plans;
     this.lifters = lifters;
@@ -72,8 +76,10 @@ class WorkbookController {
   }
 
   @GetMapping("/lifters/{id}/runway/workbook.xlsx")
-  ResponseEntity<byte[]> file(@PathVariable long id, @RequestParam LocalDate from, @RequestParam(defaultValue = "4") int weeks) {
+  ResponseEntity<byte[]> file(@PathVariable long id, @RequestParam LocalDate from, @RequestParam(defaultValue = "4") int weeks,
+      @AuthenticationPrincipal SignedIn who) {
     Lifter lifter = lifter(id);
+    log.note(Event.EXPORTED, who.clubId(), who.accountId(), "a workbook of lifter " + id);
     LocalDate monday = Macrocycle.monday(from);
     byte[] file = workbooks.write(lifter, monday, Math.min(Math.max(weeks, 1), Workbooks.MOST_WEEKS));
     HttpHeaders headers = new HttpHeaders();

@@ -20,6 +20,7 @@ import org.apache.poi.ss.usermodel.Sheet;
 import org.apache.poi.ss.util.CellReference;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Decimal;
 
 /** Reads a workbook of ours that comes back: what was changed, and what cannot be taken, each with its place. */
 final class WorkbookReader {
@@ -264,7 +265,7 @@ final class WorkbookReader {
   }
 
   private static String text4(String number) {
-    return new BigDecimal(number).setScale(4, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+    return Decimal.parse(number).setScale(4, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
   }
 
   /** Nothing stands behind the last line. */

@@ -23,6 +23,7 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Raw;
 import org.yarbel.web.support.TestApp;
 
 @ExtendWith(TestApp.class)
@@ -36,12 +37,12 @@ class SecurityTest {
     if (other == null) {
       Owner owner = app.bean(Owner.class);
       long clubId = owner.newClubId();
-      owner.create(clubId, "Elsewhere", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Somebody", "owner@elsewhere.example",
-          "tarnbrook-demo");
+      owner.create(clubId, new Owner.Beginning("Elsewhere", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Somebody", "owner@elsewhere.example",
+          "tarnbrook-demo"));
       other = app.bean(CurrentClub.class).within(clubId, () -> {
         Lifter lifter = app.bean(LifterRepository.class)
             .save(new Lifter("Nobody Here", MassUnit.KG, app.bean(Places.class).all().get(0).id()));
-        SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("owner@elsewhere.example");
+        SignedIn who = app.bean(Accounts.class).of("owner@elsewhere.example").get(0);
         app.bean(PlanService.class).add(lifter, TestApp.TODAY, SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg", who);
         long session = app.bean(TrainingSessionRepository.class).findByLifterIdAndDay(lifter.id(), TestApp.TODAY).orElseThrow().id();
         return new Other(clubId, lifter.id(), session);
@@ -156,31 +157,9 @@ class SecurityTest {
 
   @Test
   void theCookieIsNotForScripts(TestApp app) {
-    String cookie = new Client(app).get("/login").headers().firstValue("Set-Cookie").orElse("");
-    assertThat(cookie).contains("HttpOnly").contains("SameSite=Lax");
-  }
-
-  @Test
-  void theCookieIsSecureBehindTls(TestApp app) {
-    String cookie = new Client(app).get("/login", "X-Forwarded-Proto", "https").headers().firstValue("Set-Cookie").orElse("");
-    assertThat(cookie).contains("Secure");
-  }
-
-  @Test
-  void guessingIsSlowedDown(TestApp app) {
-    Client guesser = new Client(app);
-    guesser.get("/login");
-    Map<String, String> guess = Map.of("email", "guessed@tarnbrook.example", "password", "wrong");
-    for (int i = 0; i < 10; i++) {
-      guesser.get("/login");
-      assertThat(guesser.post("/login", guess).headers().firstValue("Location").orElse("")).endsWith("/login?wrong");
-    }
-    guesser.get("/login");
-    HttpResponse<String> eleventh = guesser.post("/login", guess);
-    assertThat(eleventh.headers().firstValue("Location").orElse("")).endsWith("/login?wait");
-    assertThat(eleventh.headers().firstValue("Retry-After")).isPresent();
-    assertThat(guesser.get("/login?wait").body()).contains("Too many attempts").contains("guessed@tarnbrook.example");
-    app.jdbc().sql("delete from sign_in_failure").update();
+    Raw.Answer page = Raw.of(app).get("/login");
+    assertThat(page.head().lines().filter(line -> line.startsWith("Set-Cookie"))).isNotEmpty()
+        .allSatisfy(cookie -> assertThat(cookie).contains("HttpOnly").contains("SameSite=Lax"));
   }
 
   @Test

@@ -41,7 +41,7 @@ class PlanServiceTest {
   }
 
   private static <T> T as(TestApp app, int dayAhead, Function<Coach, T> work) {
-    SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
+    SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     return app.bean(CurrentClub.class).within(who.clubId(), () -> {
       Lifter lifter = app.bean(LifterRepository.class).findById(app.lifter("Ansel")).orElseThrow();
       return work.apply(new Coach(app, app.bean(PlanService.class), who, lifter, TestApp.TODAY.plusWeeks(30).plusDays(dayAhead)));
@@ -97,7 +97,7 @@ class PlanServiceTest {
   @Test
   void nothingOfAnotherClubIsThereToChange(TestApp app) {
     Slot slot = as(app, 4, coach -> coach.add("3x3 80kg").slot());
-    SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
+    SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     assertThatThrownBy(() -> app.bean(CurrentClub.class).within(-1L, () ->
         app.bean(PlanService.class).write(slot.id(), 0, SlotKind.MAIN, SQUAT, "1x1 100kg", null, who))).isInstanceOf(NotFound.class);
   }

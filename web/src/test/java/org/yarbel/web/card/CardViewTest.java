@@ -16,7 +16,7 @@ import org.yarbel.web.support.TestApp;
 @ExtendWith(TestApp.class)
 class CardViewTest {
   private static CardView view(TestApp app, long session, String open) {
-    SignedIn coach = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
+    SignedIn coach = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     return app.bean(CurrentClub.class).within(coach.clubId(),
         () -> CardView.of(app.bean(CardService.class).open(session, coach), new CardView.Wanted(open, null, null)));
   }

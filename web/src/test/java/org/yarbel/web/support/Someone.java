@@ -43,7 +43,7 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
    * @param maxes in kg, tested today, by key of the lift
    */
   public static Someone called(TestApp app, String name, Map<String, String> maxes) {
-    SignedIn who = (SignedIn) app.bean(Accounts.class).loadUserByUsername("coach@tarnbrook.example");
+    SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     long id = app.bean(CurrentClub.class).within(who.clubId(), () -> {
       LifterRepository lifters = app.bean(LifterRepository.class);
       long place = lifters.findById(app.lifter("Maren")).orElseThrow().placeId();

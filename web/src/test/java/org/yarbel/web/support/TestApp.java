@@ -20,6 +20,9 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
   /** The day it is in the tests. */
   public static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
 
+  /** The address of a proxy whose word is believed. */
+  public static final String PROXY = "127.0.0.9";
+
   private static TestApp running;
 
   private final ConfigurableApplicationContext context;
@@ -40,7 +43,7 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
     if (running == null) {
       Map<String, String> database = TestDatabase.start();
       running = new TestApp(SpringApplication.run(YarbelApplication.class, "--server.port=0", "--yarbel.demo=true",
-          "--yarbel.today=" + TODAY, "--spring.datasource.url=" + database.get("url"),
+          "--yarbel.today=" + TODAY, "--yarbel.trusted-proxies=" + PROXY, "--spring.datasource.url=" + database.get("url"),
           "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),
           "--spring.main.register-shutdown-hook=false", "--spring.jpa.properties.hibernate.generate_statistics=" + !Boolean.getBoolean("load"),
           "--logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"));

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.mass.Decimal;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
@@ -68,7 +69,7 @@ public final class Settings {
     String range = "'" + parameter.words() + "' must be " + (decimals == 0 ? "a whole number " : "")
         + "from " + Percents.text(parameter.least()) + " to " + Percents.text(parameter.most()) + " but was " + text + ".";
     try {
-      BigDecimal number = new BigDecimal(text.replace(',', '.'));
+      BigDecimal number = Decimal.parse(text.replace(',', '.'));
       boolean fits = number.stripTrailingZeros().scale() <= decimals && number.doubleValue() >= parameter.least()
           && number.doubleValue() <= parameter.most();
       return fits ? Optional.empty() : Optional.of(range);
@@ -92,15 +93,15 @@ public final class Settings {
   }
 
   int count(String key) {
-    return new BigDecimal(text(key)).intValueExact();
+    return Decimal.parse(text(key)).intValueExact();
   }
 
   double number(String key) {
-    return new BigDecimal(text(key).replace(',', '.')).doubleValue();
+    return Decimal.parse(text(key).replace(',', '.')).doubleValue();
   }
 
   Optional<Mass> mass(String key, MassUnit unit) {
-    return has(key) ? Optional.of(Mass.of(new BigDecimal(text(key).replace(',', '.')), unit)) : Optional.empty();
+    return has(key) ? Optional.of(Mass.of(text(key).replace(',', '.'), unit)) : Optional.empty();
   }
 
   List<Double> numbers(String key) {

@@ -1,0 +1,165 @@
+package org.yarbel.web.account;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Who is signed in where. A session names the row of its sign-in, and every request asks whether that row and the account
+ * behind it still stand: a coach who is one no longer, a disabled account or a device that was signed out from elsewhere ends
+ * there and then.
+ */
+@Service
+public class SignIns {
+  /** A coach's session ends after so long without a request. */
+  static final Duration IDLE_OF_A_COACH = Duration.ofHours(12);
+  /** A lifter's phone lies in a bag for weeks. */
+  static final Duration IDLE_OF_A_LIFTER = Duration.ofDays(30);
+  /** After so long everybody signs in again. */
+  static final Duration LONGEST = Duration.ofDays(90);
+
+  private static final Duration SEEN_AGAIN = Duration.ofMinutes(5);
+  private static final int MOST_DEVICES = 20;
+  private static final int TOKEN_BYTES = 32;
+  private static final SecureRandom RANDOM = new SecureRandom();
+
+  private final JdbcClient jdbc;
+
+  SignIns(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /**
+   * A device somebody is signed in on.
+   *
+   * @param browser such as {@code Firefox on Android}
+   * @param here whether it is the one that asks
+   */
+  public record Device(long id, String browser, String address, Instant begun, Instant seen, boolean here) {}
+
+  /** Begins one; answers its id. Those over the most end, the one unused for longest first. */
+  @Transactional
+  long begin(SignedIn who, String browser, String address) {
+    long id = jdbc.sql("insert into sign_in (id, club_id, account_id, begun, seen, browser, address) "
+        + "values (nextval('yarbel_id'), :club, :account, now(), now(), :browser, :address) returning id")
+        .param("club", who.clubId()).param("account", who.accountId()).param("browser", browser).param("address", address)
+        .query(Long.class).single();
+    jdbc.sql("delete from sign_in where club_id = :club and account_id = :account and id not in (select id from sign_in "
+        + "where club_id = :club and account_id = :account order by seen desc, id desc limit " + MOST_DEVICES + ")")
+        .param("club", who.clubId()).param("account", who.accountId()).update();
+    return id;
+  }
+
+  /** Whether a sign-in and the account behind it stand as they stood when it began. */
+  boolean stands(SignedIn who, long id) {
+    record Row(String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen) {}
+    Optional<Row> row = jdbc.sql("select a.role, a.lifter_id, a.disabled, s.begun, s.seen from sign_in s "
+        + "join account a on a.club_id = s.club_id and a.id = s.account_id where s.club_id = :club and s.id = :id and s.account_id = :account")
+        .param("club", who.clubId()).param("id", id).param("account", who.accountId()).query(Row.class).optional();
+    Instant now = Instant.now();
+    boolean stands = row.filter(r -> !r.disabled() && Role.valueOf(r.role()) == who.role() && Objects.equals(r.lifterId(), who.lifterId())
+        && r.begun().toInstant().plus(LONGEST).isAfter(now)).isPresent();
+    if (stands && row.orElseThrow().seen().toInstant().plus(SEEN_AGAIN).isBefore(now)) {
+      jdbc.sql("update sign_in set seen = now() where club_id = :club and id = :id").param("club", who.clubId()).param("id", id).update();
+    }
+    return stands;
+  }
+
+  /** Where somebody is signed in, the newest first. */
+  List<Device> of(SignedIn who, long here) {
+    return jdbc.sql("select id, browser, address, begun, seen from sign_in where club_id = :club and account_id = :account and begun > :since "
+        + "and seen > :idle order by seen desc, id desc").param("club", who.clubId()).param("account", who.accountId())
+        .param("since", before(LONGEST)).param("idle", before(who.coach() ? IDLE_OF_A_COACH : IDLE_OF_A_LIFTER))
+        .query((row, n) -> new Device(row.getLong("id"), row.getString("browser"), row.getString("address"),
+            row.getObject("begun", OffsetDateTime.class).toInstant(), row.getObject("seen", OffsetDateTime.class).toInstant(),
+            row.getLong("id") == here)).list();
+  }
+
+  private static OffsetDateTime before(Duration time) {
+    return Instant.now().minus(time).atOffset(ZoneOffset.UTC);
+  }
+
+  /** Ends one of somebody's own. */
+  boolean end(SignedIn who, long id) {
+    return jdbc.sql("delete from sign_in where club_id = :club and account_id = :account and id = :id").param("club", who.clubId())
+        .param("account", who.accountId()).param("id", id).update() > 0;
+  }
+
+  /** Ends all of an account but one. */
+  void endOthers(long clubId, long accountId, long kept) {
+    jdbc.sql("delete from sign_in where club_id = :club and account_id = :account and id <> :kept").param("club", clubId)
+        .param("account", accountId).param("kept", kept).update();
+  }
+
+  /** Whether what a device carries shows that it has signed in to that address before. */
+  boolean known(String email, String token) {
+    return !token.isEmpty() && jdbc.sql("select exists (select 1 from known_device d join account a on a.club_id = d.club_id and a.id = d.account_id "
+        + "where a.email = :email and d.token_hash = :hash)").param("email", Accounts.key(email)).param("hash", hash(token))
+        .query(Boolean.class).single();
+  }
+
+  /** Something for a device to carry. */
+  static String token() {
+    byte[] token = new byte[TOKEN_BYTES];
+    RANDOM.nextBytes(token);
+    return Base64.getUrlEncoder().withoutPadding().encodeToString(token);
+  }
+
+  /** Remembers a device somebody has signed in on. */
+  @Transactional
+  void remember(SignedIn who, String token) {
+    jdbc.sql("insert into known_device (club_id, account_id, token_hash, seen) values (:club, :account, :hash, now()) "
+        + "on conflict (club_id, account_id, token_hash) do update set seen = now()").param("club", who.clubId())
+        .param("account", who.accountId()).param("hash", hash(token)).update();
+    jdbc.sql("delete from known_device where club_id = :club and account_id = :account and token_hash not in (select token_hash from known_device "
+        + "where club_id = :club and account_id = :account order by seen desc limit " + MOST_DEVICES + ")").param("club", who.clubId())
+        .param("account", who.accountId()).update();
+  }
+
+  private static String hash(String token) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** What a browser calls itself, in the words a person would use: {@code Chrome on Android}. */
+  static String browser(@Nullable String agent) {
+    String told = agent == null ? "" : agent;
+    return first(told, BROWSERS, "A browser") + first(told, SYSTEMS, "");
+  }
+
+  private static final Map<String, String> BROWSERS = ordered("Edg/", "Edge", "OPR/", "Opera", "Firefox/", "Firefox", "Chrome/", "Chrome",
+      "Chromium/", "Chromium", "Safari/", "Safari");
+  private static final Map<String, String> SYSTEMS = ordered("Android", " on Android", "iPhone", " on an iPhone", "iPad", " on an iPad",
+      "Windows", " on Windows", "Mac OS X", " on a Mac", "Linux", " on Linux");
+
+  private static Map<String, String> ordered(String... pairs) {
+    Map<String, String> map = new LinkedHashMap<>();
+    for (int i = 0; i < pairs.length; i += 2) {
+      map.put(pairs[i], pairs[i + 1]);
+    }
+    return map;
+  }
+
+  private static String first(String told, Map<String, String> known, String otherwise) {
+    return known.entrySet().stream().filter(one -> told.contains(one.getKey())).map(Map.Entry::getValue).findFirst().orElse(otherwise);
+  }
+}

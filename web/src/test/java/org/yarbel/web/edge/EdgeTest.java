@@ -1,0 +1,152 @@
+package org.yarbel.web.edge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.net.URI;
+import java.time.Duration;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.core.env.StandardEnvironment;
+import org.yarbel.web.YarbelProperties;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Raw;
+import org.yarbel.web.support.Someone;
+import org.yarbel.web.support.TestApp;
+
+/** What no browser of a person sends. */
+@ExtendWith(TestApp.class)
+class EdgeTest {
+  private static final Duration AT_ONCE = Duration.ofSeconds(10);
+
+  @ParameterizedTest
+  @ValueSource(strings = {"1e-10000000", "1e10000000", "-1e-999999999", "1e-1000000", "0.1e2147483647"})
+  void aNumberWithAHugeExponentIsRefusedBeforeAnythingIsComputed(String number) {
+    Client client = new Client(TestApp.running());
+    long began = System.nanoTime();
+    assertThat(client.postJson("/api/v1/plates", "{\"unit\":\"kg\",\"target\":" + number + "}").statusCode()).isIn(400, 422);
+    assertThat(client.postJson("/api/v1/track", "{\"unit\":\"kg\",\"observations\":["
+        + String.join(",", Collections.nCopies(20, "{\"date\":\"2026-03-02\",\"load\":" + number + ",\"reps\":3}")) + "]}").statusCode()).isIn(400, 422);
+    assertThat(client.get("/api/v1/estimate?load=" + number + "&reps=5&unit=kg").statusCode()).isEqualTo(400);
+    assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(AT_ONCE);
+  }
+
+  @Test
+  void aLongNumberIsRefusedInEveryForm(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    String digits = "9".repeat(60_000);
+    long began = System.nanoTime();
+    assertThat(coach.post("/checks", Map.of("ramp-step", digits, "deload-weeks", "1e-10000000")).statusCode()).isEqualTo(422);
+    assertThat(coach.post("/lifters/" + app.lifter("Maren") + "/week/line", Map.of("lift", "Squat", "work", digits + "kg 5x5")).statusCode()).isEqualTo(200);
+    assertThat(coach.get("/workbench?tool=plates&target=1e-10000000").statusCode()).isLessThan(500);
+    assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(AT_ONCE);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"SESSION=", "SESSION=%00", "SESSION=AA==", "SESSION=AAAA", "SESSION=\u0000", "SESSION=!!!;SESSION=AAECAw==", "SESSION=' or 1=1",
+      "token=%00", "device=%00; wanted=%ff"})
+  void aCookieThatWasNeverOursIsNone(String cookie) {
+    for (String path : List.of("/login", "/css/yarbel.css", "/", "/nowhere")) {
+      assertThat(Raw.of(TestApp.running()).get(path, "Cookie: " + cookie).status()).as(path).isIn(200, 302, 400, 404);
+    }
+  }
+
+  @Test
+  void signsThatNobodyTypesAreDropped(TestApp app) {
+    Someone someone = Someone.called(app, "Plain Text", Map.of());
+    assertThat(someone.coach().post(someone.at("/days/2026-03-02/slots"), Map.of("kind", "MAIN", "lift", "Squ\0at", "work", "5x\0005 100kg")).statusCode())
+        .isEqualTo(200);
+    assertThat(someone.on(TestApp.TODAY)).containsExactly("squat 5x5 100kg");
+    assertThat(PlainText.of("a\0b\ud800c\udc00d\ud83d\ude00")).isEqualTo("abcd\ud83d\ude00");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"/%00", "/lifters/%00/week", "/..%2f..%2fetc/passwd", "/;x=1/", "//login", "/login%0d%0aSet-Cookie:x=y", "/%c0%ae%c0%ae/", "/%"})
+  void anOddPathIsRefusedOnOurPage(String path) {
+    Raw.Answer answer = Raw.of(TestApp.running()).get(path);
+    assertThat(answer.status()).isIn(302, 400, 404);
+    assertThat(answer.body()).doesNotContain("Exception", "at org.", "Tomcat");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"//elsewhere.example", "/\t/elsewhere.example", "/\n/elsewhere.example", "/\\elsewhere.example", "https://elsewhere.example", "javascript:alert(1)",
+      "/%0a\u0000", "", "lifters", "/\u2028/x"})
+  void nobodyIsSentElsewhere(String wanted) {
+    assertThat(Back.to(wanted)).isEqualTo("/");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"/", "/lifters/1200/week?of=2026-03-02", "/find?q=a%20b", "/lifters/1/runway"})
+  void ourPagesAreGoneBackTo(String wanted) {
+    assertThat(Back.to(wanted)).isEqualTo(wanted);
+  }
+
+  @Test
+  void everyAnswerSaysWhatBrowsersMayDoWithIt(TestApp app) {
+    for (String path : List.of("/login", "/api/v1/chart?curve=house", "/api/v1/nothing", "/css/yarbel.css", "/nowhere", "/health")) {
+      Raw.Answer answer = Raw.from(app, "127.0.0.41").get(path);
+      assertThat(answer.header("Content-Security-Policy")).as(path).startsWith("default-src 'none'");
+      assertThat(answer.header("X-Content-Type-Options")).as(path).isEqualTo("nosniff");
+      assertThat(answer.header("Referrer-Policy")).as(path).isEqualTo("same-origin");
+      assertThat(answer.header("Permissions-Policy")).as(path).contains("camera=()");
+      assertThat(answer.header("Cross-Origin-Opener-Policy")).as(path).isEqualTo("same-origin");
+      assertThat(answer.header("X-Frame-Options")).as(path).isEqualTo("DENY");
+    }
+  }
+
+  @Test
+  void theBaseAddressDecidesAndNoHeader() {
+    YarbelProperties house = new YarbelProperties(false, null, null, URI.create("https://club.example/"), List.of("10.0.0.2"), null, null);
+    Address address = new Address(house, new StandardEnvironment());
+    assertThat(address.base()).isEqualTo("https://club.example");
+    assertThat(address.secure()).isTrue();
+    assertThatThrownBy(() -> new Address(new YarbelProperties(false, null, null, URI.create("club.example"), null, null, null), new StandardEnvironment()))
+        .hasMessage("The base address must look like https://club.example but was club.example");
+    assertThatThrownBy(() -> new Address(new YarbelProperties(false, null, null, null, List.of(".*"), null, null), new StandardEnvironment()))
+        .hasMessageContaining("but was .*");
+  }
+
+  @Test
+  void theFeedsAddressIsTheConfiguredOne(TestApp app) {
+    Client maren = Client.of(app, "maren");
+    String path = "/lifters/" + app.lifter("Maren") + "/calendar";
+    maren.get(path);
+    maren.post(path, Map.of(), "X-Forwarded-Host", "elsewhere.example", "X-Forwarded-Proto", "https");
+    assertThat(maren.get(path).body()).contains("http://127.0.0.1:" + app.url("").replaceFirst(".*:", "") + "/feeds/").doesNotContain("elsewhere.example");
+    for (int i = 0; i < 12; i++) {
+      maren.get(path);
+      maren.post(path, Map.of());
+    }
+    assertThat(maren.get(path).body()).contains("Ten addresses were made today");
+  }
+
+  @Test
+  void aBodyThatDripsIsCutAndOthersAreServedMeanwhile(TestApp app) throws Exception {
+    int slow = 20;
+    CountDownLatch through = new CountDownLatch(slow);
+    for (int i = 0; i < slow; i++) {
+      Thread thread = new Thread(() -> {
+        Raw.from(app, "127.0.0.42").patient(Duration.ofSeconds(5)).send("POST", "/login", out -> {
+          for (int byteNo = 0; byteNo < 20; byteNo++) {
+            out.write('a');
+            out.flush();
+            LockSupport.parkNanos(100_000_000);
+          }
+        }, "Content-Type: application/x-www-form-urlencoded", "Content-Length: 200000");
+        through.countDown();
+      });
+      thread.setDaemon(true);
+      thread.start();
+    }
+    assertThat(Raw.of(app).patient(AT_ONCE).get("/login").status()).isEqualTo(200);
+    assertThat(through.await(1, TimeUnit.MINUTES)).isTrue();
+  }
+}

@@ -19,11 +19,14 @@ import org.yarbel.core.mass.MassUnit;
  * {@link #nearestBelow}, {@link #between}) keeps to a ladder of them. Where kilogram and pound plates mix
  * on one bar there are totals every few grams, most with absurd plates: the ladder has the totals of the kit's own unit,
  * and a mixed one only where it lies {@value #MIXED_SPACING_GRAMS} g or more from every other, those with the fewest
- * plates first. Fractional plates are not rounded by; they are for loads somebody writes ({@link #written}). Immutable:
+ * plates first; of stocks of very many sizes in odd steps only so many mixes are looked at, and {@link #leavesOut} says so.
+ * Fractional plates are not rounded by; they are for loads somebody writes ({@link #written}). Immutable:
  * build it once for a kit and keep it. Sides over 520 kg are left out.
  */
 public final class Loadables {
   private static final long MIXED_SPACING_GRAMS = 500;
+  /** So many pairs of sums are looked at where kilogram and pound plates mix; an ordinary gym has some 200,000. */
+  private static final int MOST_MIXES = 8_000_000;
   private static final long MIXED_SPACING = MIXED_SPACING_GRAMS * 1_000_000_000L;
 
   private final Kit kit;
@@ -38,6 +41,7 @@ public final class Loadables {
   private final int[] ownIndex;
   private final int[] otherIndex;
   private final List<PlaceKit.Stamp> stamps;
+  private boolean leavesOut;
   /** Found when first asked for, by whichever thread: every one finds the same. */
   private final AtomicReferenceArray<@Nullable Loading> loadings;
   private final AtomicReferenceArray<PlateSeries.Way @Nullable []> ways;
@@ -81,10 +85,12 @@ public final class Loadables {
       }
       return new Loadables(kit, true, own, other, !rounded && other.size() == 1, totals, ownIndex, new int[totals.length]);
     }
-    List<Mix> ladder = mixedLadder(empty, ownRound, otherRound);
-    return new Loadables(kit, true, own, other, false, ladder.stream().mapToLong(Mix::total).toArray(),
-        ladder.stream().mapToInt(mix -> own.indexOf(ownRound.sum(mix.own()))).toArray(),
-        ladder.stream().mapToInt(mix -> other.indexOf(otherRound.sum(mix.other()))).toArray());
+    Ladder ladder = mixedLadder(empty, ownRound, otherRound);
+    Loadables found = new Loadables(kit, true, own, other, false, ladder.mixes().stream().mapToLong(Mix::total).toArray(),
+        ladder.mixes().stream().mapToInt(mix -> own.indexOf(ownRound.sum(mix.own()))).toArray(),
+        ladder.mixes().stream().mapToInt(mix -> other.indexOf(otherRound.sum(mix.other()))).toArray());
+    found.leavesOut = ladder.leavesOut();
+    return found;
   }
 
   private static List<PlateStock.Pairs> ofUnit(PlateStock stock, MassUnit unit, boolean own) {
@@ -119,8 +125,11 @@ public final class Loadables {
   /** A total of the ladder while it is made. */
   private record Mix(int own, int other, long total) {}
 
+  /** The ladder, and whether mixes were left out. */
+  private record Ladder(List<Mix> mixes, boolean leavesOut) {}
+
   /** The totals of the own plates, then mixed ones, those with the fewest plates first, where there is room. */
-  private static List<Mix> mixedLadder(long empty, SideSums own, SideSums other) {
+  private static Ladder mixedLadder(long empty, SideSums own, SideSums other) {
     List<Mix> kept = new ArrayList<>();
     long most = Math.max(own.sum(own.size() - 1), other.sum(other.size() - 1));
     Room room = new Room(2 * most);
@@ -130,10 +139,15 @@ public final class Loadables {
     }
     List<List<Integer>> ownByCount = byCount(own);
     List<List<Integer>> otherByCount = byCount(other);
-    for (int plates = 1; plates <= ownByCount.size() + otherByCount.size() - 2; plates++) {
+    int looked = 0;
+    for (int plates = 1; looked < MOST_MIXES && plates <= ownByCount.size() + otherByCount.size() - 2; plates++) {
       for (int ofOther = 1; ofOther <= Math.min(plates, otherByCount.size() - 1); ofOther++) {
         if (plates - ofOther < ownByCount.size()) {
           for (int j : otherByCount.get(ofOther)) {
+            if (looked >= MOST_MIXES) {
+              break;
+            }
+            looked += ownByCount.get(plates - ofOther).size();
             for (int i : ownByCount.get(plates - ofOther)) {
               long both = own.sum(i) + other.sum(j);
               if (both <= most && room.has(2 * both)) {
@@ -146,7 +160,7 @@ public final class Loadables {
       }
     }
     kept.sort(Comparator.comparingLong(Mix::total));
-    return kept;
+    return new Ladder(kept, looked >= MOST_MIXES);
   }
 
   /** The sums by how many plates they take. */
@@ -199,6 +213,11 @@ public final class Loadables {
 
   public MassUnit unit() {
     return kit.unit();
+  }
+
+  /** Whether the ladder may lack totals, since the plates mix in more ways than were looked at. */
+  public boolean leavesOut() {
+    return leavesOut;
   }
 
   /** Whether plates go on; if not, things are lifted as they are. */

@@ -3,6 +3,7 @@ package org.yarbel.core.kit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -295,5 +296,24 @@ class LoadablesTest {
     return sides.stream().filter(side -> side.size() <= most)
         .filter(side -> loadables.kit().empty().nanograms() + 2 * side.stream().mapToLong(Mass::nanograms).sum() == total.nanograms())
         .map(side -> new Loading(total, side)).toList();
+  }
+
+  /** Sixteen sizes of each unit in steps that share nothing: billions of mixes, of which minutes would be spent. */
+  @Test
+  void looksAtSoManyMixesOnlyAndSaysWhatItLeaves() {
+    List<PlateStock.Pairs> odd = new ArrayList<>();
+    for (int i = 0; i < PlateStock.MAX_SIZES; i++) {
+      odd.add(new PlateStock.Pairs(kg((3 + 2 * i) + ".0" + (1 + i % 9)), 20));
+      odd.add(new PlateStock.Pairs(Mass.of((5 + 3 * i) + ".0" + (1 + i % 7), MassUnit.LB), 20));
+    }
+    long began = System.nanoTime();
+    Loadables all = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, odd)));
+    assertThat(Duration.ofNanos(System.nanoTime() - began)).as("over a minute, before").isLessThan(Duration.ofSeconds(20));
+    assertThat(all.leavesOut()).isTrue();
+    assertThat(all.nearest(kg("100")).total().ratioTo(kg("100"))).isBetween(0.995, 1.005);
+    assertThat(KG.leavesOut()).isFalse();
+    List<PlateStock.Pairs> gym = new ArrayList<>(PlateStock.standard(MassUnit.KG).plates());
+    gym.addAll(PlateStock.standard(MassUnit.LB).plates());
+    assertThat(Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, gym))).leavesOut()).as("an ordinary gym's").isFalse();
   }
 }

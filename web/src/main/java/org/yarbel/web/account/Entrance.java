@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Base64;
 import java.util.Objects;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
@@ -43,6 +44,8 @@ class Entrance {
 
   private static final String DEVICE = "device";
   private static final String WANTED = "wanted";
+  /** What is the same for everybody. */
+  private static final Pattern PARTS = Pattern.compile("/(css|js|fonts|webjars)/.*|/favicon\\.(svg|ico)|/sw\\.js|/health");
   private static final Duration DEVICE_KEPT = Duration.ofDays(365);
   private static final Duration WANTED_KEPT = Duration.ofMinutes(10);
 
@@ -172,6 +175,11 @@ class Entrance {
   /** Ends a session whose sign-in or account stands no more. */
   OncePerRequestFilter standing() {
     return new OncePerRequestFilter() {
+      @Override
+      protected boolean shouldNotFilter(HttpServletRequest request) {
+        return PARTS.matcher(request.getServletPath()).matches();
+      }
+
       @Override
       protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
           throws ServletException, IOException {

@@ -66,7 +66,7 @@ class SecurityConfig {
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", Entrance.AGAIN, "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
                 "/favicon.ico", "/error", "/sw.js", "/offline", "/feeds/*", "/health").permitAll()
-            .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card", "/sessions/*/sets", "/sessions/*/end",
+            .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card", "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end",
                 "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke",
                 "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))

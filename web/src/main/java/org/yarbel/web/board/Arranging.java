@@ -19,6 +19,7 @@ import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -47,9 +48,11 @@ class Arranging {
   private final Issuing issuing;
   private final ClubClock clock;
   private final JsonMapper json = new JsonMapper();
+  private final Turns turns;
 
   Arranging(TrainingSessionRepository sessions, SlotRepository slots, LifterRepository lifters, LoggedSetRepository log,
-      ChangeRepository changes, Issuing issuing, ClubClock clock) {
+      ChangeRepository changes, Issuing issuing, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.sessions = sessions;
     this.slots = slots;
     this.lifters = lifters;
@@ -75,6 +78,7 @@ class Arranging {
   /** Moves a line by so many places; beyond the ends it stays at the end. */
   @Transactional
   Outcome move(long slotId, int by, SignedIn who) {
+    turns.ofLine(slotId);
     Slot slot = slot(slotId);
     if (slot.linkOf() != null) {
       return FOLLOWS;
@@ -88,6 +92,7 @@ class Arranging {
   /** Moves a line to stand before another of its session; 0 for the end. */
   @Transactional
   Outcome moveBefore(long slotId, long beforeId, SignedIn who) {
+    turns.ofLine(slotId);
     Slot slot = slot(slotId);
     if (slot.linkOf() != null) {
       return FOLLOWS;
@@ -119,6 +124,7 @@ class Arranging {
   /** Lets a line be done by turns with the one above it. */
   @Transactional
   Outcome join(long slotId, SignedIn who) {
+    turns.ofLine(slotId);
     Slot slot = slot(slotId);
     if (slot.linkOf() != null) {
       return FOLLOWS;
@@ -149,6 +155,7 @@ class Arranging {
   /** Lets a line be done by itself again. */
   @Transactional
   Outcome leave(long slotId, SignedIn who) {
+    turns.ofLine(slotId);
     Slot slot = slot(slotId);
     if (slot.linkOf() != null) {
       return FOLLOWS;
@@ -176,6 +183,7 @@ class Arranging {
   /** Changes rounds, rests and clock of a group. */
   @Transactional
   Outcome write(long sessionId, int number, Group group, SignedIn who) {
+    turns.ofSession(sessionId);
     if (session(sessionId).groups().numbered(number).orElseThrow(NotFound::new).again() != null) {
       return FOLLOWS;
     }
@@ -189,6 +197,7 @@ class Arranging {
   /** Does a group a second time at the end of the session, such as the warm-up as cool-down. */
   @Transactional
   Outcome again(long sessionId, int number, SlotKind kind, SignedIn who) {
+    turns.ofSession(sessionId);
     Groups there = session(sessionId).groups();
     if (there.all().stream().anyMatch(g -> Integer.valueOf(number).equals(g.again()))) {
       return new Outcome(null, "It is done a second time already.");
@@ -210,6 +219,7 @@ class Arranging {
   /** Takes a group apart; where it is done a second time, that goes. */
   @Transactional
   Outcome dissolve(long sessionId, int number, SignedIn who) {
+    turns.ofSession(sessionId);
     if (groupBegun(sessionId, number)) {
       return new Outcome(null, "It stays: sets of this group are logged.");
     }

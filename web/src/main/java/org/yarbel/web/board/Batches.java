@@ -20,6 +20,7 @@ import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
@@ -42,8 +43,10 @@ public class Batches {
   private final SlotRepository slots;
   private final TrainingSessionRepository sessions;
   private final LifterRepository lifters;
+  private final Turns turns;
 
-  Batches(Days days, Programs programs, SlotRepository slots, TrainingSessionRepository sessions, LifterRepository lifters) {
+  Batches(Days days, Programs programs, SlotRepository slots, TrainingSessionRepository sessions, LifterRepository lifters, Turns turns) {
+    this.turns = turns;
     this.days = days;
     this.programs = programs;
     this.slots = slots;
@@ -74,6 +77,7 @@ public class Batches {
   /** Moves a line to another day; a sentence says what was done. */
   @Transactional
   public String move(Slot slot, LocalDate to, SignedIn who) {
+    turns.ofLine(slot.id());
     return stays(List.of(slot)) ? "It stays: sets of it are logged, or it follows another line."
         : shift(List.of(slot), to, who).map(id -> "Moved to " + DAY.format(to) + ".").orElse("It stands there already.");
   }
@@ -81,6 +85,7 @@ public class Batches {
   /** Moves the lines of a day to another as one change; a sentence says what was done. */
   @Transactional
   public String moveAll(List<Slot> lines, LocalDate to, SignedIn who) {
+    turns.ofLine(lines.isEmpty() ? 0 : lines.get(0).id());
     return stays(lines) ? "They stay: sets are logged, or they follow another line."
         : shift(lines, to, who).map(id -> "Moved to " + DAY.format(to) + "; Undo takes it back.").orElse("They stand there already.");
   }
@@ -105,12 +110,14 @@ public class Batches {
   /** Copies a line to another day. */
   @Transactional
   public String copy(Slot slot, LocalDate to, SignedIn who) {
+    turns.ofLine(slot.id());
     return add(lifter(session(slot)), List.of(copied(slot, to)), who).lines() == 0 ? full(to) : "Copied to " + DAY.format(to) + ".";
   }
 
   /** Copies a line to the same day of so many weeks to come; where the lift stands already it is written over when it can. */
   @Transactional
   public String fillDown(Slot slot, int weeks, SignedIn who) {
+    turns.ofLine(slot.id());
     TrainingSession from = session(slot);
     Lifter lifter = lifter(from);
     List<LocalDate> targets = new ArrayList<>();
@@ -138,6 +145,7 @@ public class Batches {
   /** Copies all lines of a day to another. */
   @Transactional
   public String copyDay(Lifter lifter, LocalDate day, LocalDate to, SignedIn who) {
+    turns.ofLifter(lifter.id());
     List<NewLine> lines = copied(lifter, Map.of(day, to));
     return lines.isEmpty() ? "Nothing copied: that day has no lines." : "Copied " + Count.of(add(lifter, lines, who).lines(), "line") + " to " + DAY.format(to) + ".";
   }
@@ -163,6 +171,7 @@ public class Batches {
   /** Writes a day's lines on the same day of so many weeks to come; what is begun there stays, what stands there is taken out. */
   @Transactional
   public String repeatDay(Lifter lifter, LocalDate day, int weeks, SignedIn who) {
+    turns.ofLifter(lifter.id());
     List<NewLine> lines = new ArrayList<>();
     for (int week = 1; week <= weeks; week++) {
       lines.addAll(copied(lifter, Map.of(day, day.plusWeeks(week))));
@@ -179,6 +188,7 @@ public class Batches {
   /** Takes out the lines of a day that are not begun. */
   @Transactional
   public String clear(Lifter lifter, LocalDate day, SignedIn who) {
+    turns.ofLifter(lifter.id());
     TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day).orElse(null);
     return session == null ? "Nothing stands on" : days.change(lifter, Set.of(day), who, () -> takeOut(session))
         .map(id -> "Taken out (Undo brings it back): the lines of").orElse("Nothing to take out on");
@@ -196,12 +206,14 @@ public class Batches {
   /** Writes lines behind what stands on their days. */
   @Transactional
   public Written add(Lifter lifter, List<NewLine> lines, SignedIn who) {
+    turns.ofLifter(lifter.id());
     return write(lifter, lines, false, who);
   }
 
   /** Writes lines in place of what stands on their days and is not begun. */
   @Transactional
   public Written replace(Lifter lifter, List<NewLine> lines, SignedIn who) {
+    turns.ofLifter(lifter.id());
     return write(lifter, lines, true, who);
   }
 

@@ -23,6 +23,7 @@ import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.once.WritesNothing;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Slot;
 
@@ -73,6 +74,7 @@ class BoardController {
   }
 
   /** What the line in the field comes to, while it is typed. */
+  @WritesNothing
   @PostMapping("/lifters/{id}/week/line")
   String line(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate day,
       @RequestParam(required = false) @Nullable Long slot, @RequestParam(required = false) @Nullable Integer caret,

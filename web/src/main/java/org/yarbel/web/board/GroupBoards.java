@@ -14,6 +14,7 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
@@ -37,9 +38,11 @@ public class GroupBoards {
   private final Days days;
   private final History history;
   private final LifterContexts contexts;
+  private final Turns turns;
 
   GroupBoards(LifterGroupRepository groups, LifterGroupMemberRepository members, LifterRepository lifters, PlanService plan,
-      Batches batches, Days days, History history, LifterContexts contexts) {
+      Batches batches, Days days, History history, LifterContexts contexts, Turns turns) {
+    this.turns = turns;
     this.history = history;
     this.contexts = contexts;
     this.groups = groups;
@@ -116,6 +119,7 @@ public class GroupBoards {
     List<Long> changes = new ArrayList<>();
     List<String> left = new ArrayList<>();
     List<Lifter> all = lifters(groupId);
+    turns.ofLifters(all.stream().map(Lifter::id).toList());
     Map<Long, LifterContext> byLifter = contexts.of(all, Map.of());
     for (Lifter lifter : all) {
       Optional<String> wrong = wrong(byLifter.get(lifter.id()), lift, work, Details.NONE);
@@ -145,6 +149,7 @@ public class GroupBoards {
     List<String> left = new ArrayList<>();
     int begun = 0;
     List<Lifter> all = lifters(groupId);
+    turns.ofLifters(all.stream().map(Lifter::id).toList());
     Map<Long, LifterContext> byLifter = contexts.of(all, Map.of());
     for (Lifter lifter : all) {
       for (Slot slot : days.week(lifter.id(), day, day).getOrDefault(day, List.of())) {

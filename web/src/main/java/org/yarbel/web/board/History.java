@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.program.Days;
 
 /** Undo and redo of everything on a lifter's board, the newest change first. */
@@ -18,8 +19,10 @@ class History {
 
   private final ChangeRepository changes;
   private final PlanService plan;
+  private final Turns turns;
 
-  History(ChangeRepository changes, PlanService plan) {
+  History(ChangeRepository changes, PlanService plan, Turns turns) {
+    this.turns = turns;
     this.changes = changes;
     this.plan = plan;
   }
@@ -44,12 +47,14 @@ class History {
   /** Undoes the newest change that stands; a sentence says what was done, or why not. */
   @Transactional
   public String undo(long lifterId, SignedIn who) {
+    turns.ofLifter(lifterId);
     return newest(lifterId).map(change -> plan.undo(change.id(), who)).orElse("There is nothing to undo.");
   }
 
   /** Does the change again that was undone last. */
   @Transactional
   public String redo(long lifterId) {
+    turns.ofLifter(lifterId);
     return next(lifterId, newest(lifterId).orElse(null)).map(plan::redo).orElse("There is nothing to do again.");
   }
 

@@ -15,6 +15,7 @@ import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -46,10 +47,12 @@ public class PlanService {
   private final Issuing issuing;
   private final ClubClock clock;
   private final JsonMapper json = new JsonMapper();
+  private final Turns turns;
 
   PlanService(TrainingSessionRepository sessions, SlotRepository slots, ChangeRepository changes,
       LifterRepository lifters, LoggedSetRepository log, Arranging arranging, Days days, Programs programs, Lifts lifts,
-      Issuing issuing, ClubClock clock) {
+      Issuing issuing, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.lifts = lifts;
     this.days = days;
     this.programs = programs;
@@ -96,6 +99,7 @@ public class PlanService {
   /** Adds a line to a lifter's day; the session is made with its first. */
   @Transactional
   public Outcome add(Lifter lifter, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
+    turns.ofLifter(lifter.id());
     TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day)
         .orElseGet(() -> sessions.saveAndFlush(new TrainingSession(lifter.id(), day)));
     List<Slot> there = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
@@ -111,6 +115,7 @@ public class PlanService {
   /** Moves a day to another of the lifter's places; its loads follow, those of lines begun stay. */
   @Transactional
   public void moveTo(Lifter lifter, LocalDate day, @Nullable Long placeId) {
+    turns.ofLifter(lifter.id());
     TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day)
         .orElseGet(() -> sessions.saveAndFlush(new TrainingSession(lifter.id(), day)));
     session.moveTo(placeId);
@@ -125,6 +130,7 @@ public class PlanService {
    */
   @Transactional
   public Outcome write(long slotId, int version, SlotKind kind, Lift lift, String work, @Nullable Details details, SignedIn who) {
+    turns.ofLine(slotId);
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
     Details said = details == null ? slot.details() : details;
     if (slot.kind() == kind && slot.lift().equals(lift.key()) && slot.work().equals(normal(work)) && slot.details().equals(said)) {
@@ -144,6 +150,7 @@ public class PlanService {
   /** Takes a line out, unless it was changed or begun meanwhile. */
   @Transactional
   public Outcome remove(long slotId, int version, SignedIn who) {
+    turns.ofLine(slotId);
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
     Optional<Outcome> refused = refused(slot, version);
     if (refused.isPresent()) {
@@ -171,6 +178,7 @@ public class PlanService {
    */
   @Transactional
   public String undo(long changeId, SignedIn who) {
+    turns.ofChange(changeId);
     Change change = change(changeId);
     if (change.subject().equals(Arranging.SUBJECT)) {
       return arranging.undo(change);

@@ -57,8 +57,8 @@ class CardController {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (form.clear()) {
       cards.clear(id, who, form.slot() == null ? 0 : form.slot(),
-          new LoggedSet.Place(form.part() == null ? 0 : form.part(), form.set() == null ? 0 : form.set()));
-      events.publishEvent(new LineLogged(form.slot() == null ? 0 : form.slot()));
+          new LoggedSet.Place(form.part() == null ? 0 : form.part(), form.set() == null ? 0 : form.set()))
+          .ifPresent(line -> events.publishEvent(new LineLogged(line)));
       return kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
     }
     EntryForm.Checked checked = form.check(open(id, who).document().unit());
@@ -67,6 +67,10 @@ class CardController {
           filled(form, checked.errors(), null, null));
     }
     CardService.Outcome outcome = write(id, who, checked.entry().get(), form.sure() != null);
+    if (outcome instanceof CardService.Outcome.OfAnother) {
+      return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
+          "This page had an entry of another set. Yours is still in the fields: log it again."));
+    }
     if (outcome instanceof CardService.Outcome.Changed changed) {
       return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
           "Meanwhile this set was logged as " + changed.now().words() + ". Yours is still in the fields: log it to replace that."));
@@ -78,6 +82,15 @@ class CardController {
     // only now, with the entry kept and its transaction over
     events.publishEvent(new LineLogged(checked.entry().get().slotId()));
     return kept(id, who, htmx, new CardView.Wanted(null, form.panel(), null));
+  }
+
+  /** Takes a card: on its day or later it is issued, and stays as it is. */
+  @PostMapping("/sessions/{id}/issue")
+  ModelAndView issue(@PathVariable long id, @RequestParam(required = false) @Nullable String set, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
+      HttpServletResponse response) {
+    response.addHeader(HttpHeaders.VARY, "HX-Request");
+    open(id, who);
+    return kept(id, who, htmx, new CardView.Wanted(set, null, null));
   }
 
   /** Ends a session: what of the rest was left out, and what would not have gone. */
@@ -136,7 +149,7 @@ class CardController {
   }
 
   private Map<String, Object> shown(long id, SignedIn who, CardView.Wanted wanted) {
-    CardView view = CardView.of(open(id, who), wanted);
+    CardView view = CardView.of(cards.look(id, who), wanted);
     return Map.of("card", view, "tables", json.write(view.tables()), "coach", who.coach());
   }
 

@@ -30,13 +30,16 @@ import org.yarbel.core.card.Role;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.Entry;
@@ -67,9 +70,11 @@ public class CardService {
   private final Places places;
   private final Tracking tracking;
   private final ClubClock clock;
+  private final Turns turns;
 
   CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts,
-      Issuing issuing, Places places, Tracking tracking, ClubClock clock) {
+      Issuing issuing, Places places, Tracking tracking, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.sessions = sessions;
     this.lifters = lifters;
     this.sets = sets;
@@ -86,10 +91,11 @@ public class CardService {
    *
    * @param lines by slot
    * @param beside what stands beside each line, by slot
+   * @param gone what was done of lines that were taken out since, in words
    * @param ahead whether its day is to come
    */
   record Card(TrainingSession session, Lifter lifter, CardDocument document, List<LoggedSetRow> logged,
-      Map<Long, ResolvedLine> lines, Map<Long, Beside> beside, boolean ahead) {
+      Map<Long, ResolvedLine> lines, Map<Long, Beside> beside, List<String> gone, boolean ahead) {
     boolean issued() {
       return document.number() > 0;
     }
@@ -114,19 +120,30 @@ public class CardService {
     /** The set was logged meanwhile, differently; nothing was changed. */
     record Changed(LoggedSetRow now) implements Outcome {}
 
+    /** An entry of that key is written down for another set; nothing was changed. */
+    record OfAnother() implements Outcome {}
+
     /** It looks like a slip; nothing was changed. */
     record Doubt(EntryDoubt.Doubt about) implements Outcome {}
   }
 
-  /** Opens a card; on its day or later this issues it. */
+  /** Looks at a card as it stands; nothing is issued by looking, which a browser may do by itself. */
+  @Transactional(readOnly = true)
+  public Card look(long sessionId, SignedIn who) {
+    TrainingSession session = session(sessionId, who);
+    Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
+    return card(session, lifter, issuing.newestOrLookAhead(session, lifter));
+  }
+
+  /** Opens a card: on its day or later this issues it. */
   @Transactional
   public Card open(long sessionId, SignedIn who) {
     TrainingSession session = session(sessionId, who);
-    Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
-    boolean due = !session.day().isAfter(clock.today());
-    CardDocument document =
-        due ? issuing.newestOrIssue(session, lifter) : issuing.newestOrLookAhead(session, lifter);
-    return card(session, lifter, document);
+    if (!session.day().isAfter(clock.today())) {
+      turns.ofSession(sessionId);
+      issuing.newestOrIssue(session, lifters.findById(session.lifterId()).orElseThrow(NotFound::new));
+    }
+    return look(sessionId, who);
   }
 
   private TrainingSession session(long sessionId, SignedIn who) {
@@ -146,7 +163,11 @@ public class CardService {
         beside.put(slot.slotId(), beside(slot, request, line, why.get(slot.slotId())));
       }
     }
-    return new Card(session, lifter, document, logged, lines, beside, session.day().isAfter(clock.today()));
+    Set<Long> there = document.slots().stream().map(CardDocument.CardSlot::slotId).collect(Collectors.toSet());
+    List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.slotId())).toList();
+    Catalogue names = without.isEmpty() ? Catalogue.standard() : lifts.catalogue();
+    List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words()).toList();
+    return new Card(session, lifter, document, logged, lines, beside, gone, session.day().isAfter(clock.today()));
   }
 
   private static Beside beside(CardDocument.CardSlot slot, Resolver.Request request, ResolvedLine line, LeftSets.@Nullable Why why) {
@@ -185,8 +206,12 @@ public class CardService {
   /** Writes an entry down, once however often it is sent, and lets the tracked max follow. */
   @Transactional
   public Outcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
+    turns.ofSession(sessionId);
     TrainingSession session = session(sessionId, who);
     Optional<LoggedSetRow> sentBefore = sets.findByEntryKey(entry.key());
+    if (sentBefore.filter(row -> row.sessionId() != sessionId || row.slotId() != entry.slotId() || !row.loggedSet().place().equals(entry.place())).isPresent()) {
+      return new Outcome.OfAnother();
+    }
     if (sentBefore.filter(row -> same(row, entry)).isPresent()) {
       return new Outcome.Kept();
     }
@@ -195,8 +220,8 @@ public class CardService {
     CardDocument document = issuing.numbered(sessionId, Math.max(entry.issue(), 1)).orElseThrow(NotFound::new);
     List<LoggedSetRow> logged = new ArrayList<>(sets.ofSession(sessionId));
     Optional<LoggedSetRow> existing = at(logged, entry);
-    // the same form sent again with other figures corrects what it sent first: its answer may never have arrived
-    boolean meanwhile = sentBefore.isEmpty() && existing.isPresent() && existing.get().version() != entry.seen();
+    // a page from before that answer may show the set open: what stands is told, and written over by nobody who has not seen it
+    boolean meanwhile = existing.isPresent() && existing.get().version() != entry.seen();
     if (meanwhile && !same(existing.get(), entry)) {
       return new Outcome.Changed(existing.get());
     }
@@ -243,6 +268,7 @@ public class CardService {
   /** What of a line was not tried, by slot, where a session can be ended with it. */
   @Transactional
   public Set<Long> end(long sessionId, SignedIn who, Map<Long, LeftSets.Why> why) {
+    turns.ofSession(sessionId);
     Card card = open(sessionId, who);
     if (!card.issued()) {
       throw new NotFound();
@@ -262,6 +288,7 @@ public class CardService {
   /** Goes on with a session that was ended; the lines that were left. */
   @Transactional
   public Set<Long> goOn(long sessionId, SignedIn who) {
+    turns.ofSession(sessionId);
     TrainingSession session = session(sessionId, who);
     List<LeftSets> all = left.findBySessionId(session.id());
     left.deleteAll(all);
@@ -277,19 +304,19 @@ public class CardService {
         .filter(set -> !set.logged() && !beside.needless().contains(new LoggedSet.Place(set.part(), set.set()))).count();
   }
 
-  /** Takes an entry back: the set counts as not done. */
+  /** Takes an entry back: the set counts as not done. The line it was of; empty when nothing of this session stood there. */
   @Transactional
-  public void clear(long sessionId, SignedIn who, long slotId, LoggedSet.Place place) {
+  public Optional<Long> clear(long sessionId, SignedIn who, long slotId, LoggedSet.Place place) {
+    turns.ofSession(sessionId);
     TrainingSession session = session(sessionId, who);
-    sets.ofSession(sessionId).stream()
-        .filter(row -> row.slotId() == slotId && row.loggedSet().place().equals(place))
-        .findFirst()
-        .ifPresent(row -> {
-          sets.delete(row);
-          sets.flush();
-          Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
-          tracking.rerun(lifter, row.lift());
-        });
+    Optional<LoggedSetRow> there = sets.ofSession(sessionId).stream()
+        .filter(row -> row.slotId() == slotId && row.loggedSet().place().equals(place)).findFirst();
+    there.ifPresent(row -> {
+      sets.delete(row);
+      sets.flush();
+      tracking.rerun(lifters.findById(session.lifterId()).orElseThrow(NotFound::new), row.lift());
+    });
+    return there.map(LoggedSetRow::slotId);
   }
 
   private ResolvedSet asked(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> ofSlot, LoggedSet.Place place) {

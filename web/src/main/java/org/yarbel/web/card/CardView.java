@@ -33,6 +33,7 @@ import org.yarbel.web.skyline.Skyline;
  * @param paper the same on paper
  * @param open lines with sets that nobody has tried, which a session can be ended with
  * @param ended what was left when it was ended; empty while it goes on
+ * @param gone what was done of lines that were taken out since
  * @param ahead whether its day is to come
  */
 record CardView(
@@ -54,6 +55,7 @@ record CardView(
     List<PaperSlot> paper,
     List<OpenLine> open,
     List<String> ended,
+    List<String> gone,
     boolean ahead) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
   /** A phone's width less its margins. */
@@ -223,7 +225,7 @@ record CardView(
     return new CardView(card.session().id(), document.number(), card.lifter().name(), card.lifter().id(),
         DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
         Skyline.of(lines, SKYLINE_WIDTH, 56), slots, panels, current, (int) sets.stream().filter(SetView::logged).count(),
-        owed, tables, slots.stream().map(slot -> paper(slot)).toList(), open(card, slots), ended(card, slots), card.ahead());
+        owed, tables, slots.stream().map(slot -> paper(slot)).toList(), open(card, slots), ended(card, slots), card.gone(), card.ahead());
   }
 
   /**
@@ -347,6 +349,11 @@ record CardView(
 
   public boolean issued() {
     return number > 0;
+  }
+
+  /** Whether it can be taken: its day is there, and it was not issued yet. */
+  public boolean due() {
+    return !issued() && !ahead && !slots.isEmpty();
   }
 
   public boolean finished() {

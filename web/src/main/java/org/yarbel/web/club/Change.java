@@ -2,6 +2,7 @@ package org.yarbel.web.club;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +22,7 @@ public class Change extends ClubRow {
   private @Nullable Instant undoneAt;
   private @Nullable UUID batch;
   private @Nullable Long groupId;
+  @Version private int version;
 
   protected Change() {}
 

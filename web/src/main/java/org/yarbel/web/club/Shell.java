@@ -1,28 +1,35 @@
 package org.yarbel.web.club;
 
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.edge.DiskWatch;
 
 /** What stands around every page: the club, who is signed in, and what they may open. */
 @ControllerAdvice(annotations = Controller.class)
 class Shell {
   private final ClubRepository clubs;
+  private final DiskWatch disk;
 
-  Shell(ClubRepository clubs) {
+  Shell(ClubRepository clubs, DiskWatch disk) {
     this.clubs = clubs;
+    this.disk = disk;
   }
 
   /** The frame of a page. */
-  record Frame(String club, String person, boolean coach, @Nullable Long lifterId) {}
+  record Frame(String club, String person, boolean coach, @Nullable Long lifterId, long account, @Nullable String warning) {}
 
   @ModelAttribute("frame")
-  @Nullable Frame frame(@AuthenticationPrincipal @Nullable SignedIn who) {
-    return who == null
+  @Nullable Frame frame(@AuthenticationPrincipal @Nullable SignedIn who, HttpServletRequest request) {
+    // the page of what is wrong has no frame: it asks the database nothing
+    return who == null || request.getDispatcherType() == DispatcherType.ERROR
         ? null
-        : new Frame(clubs.findById(who.clubId()).map(Club::name).orElse(""), who.name(), who.coach(), who.lifterId());
+        : new Frame(clubs.findById(who.clubId()).map(Club::name).orElse(""), who.name(), who.coach(), who.lifterId(),
+            who.accountId(), who.coach() ? disk.words().orElse(null) : null);
   }
 }

@@ -7,28 +7,32 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.edge.Transient;
 import org.yarbel.web.problem.NotFound;
 
 /**
  * Starts long work and does it in the background. Each lifter is a row that is marked done in the transaction that does it, so
- * that a process that dies has done a lifter wholly or not at all, and the next start goes on with the rest. Rows are taken
+ * that a process that dies has done a lifter wholly or not at all, and whichever node looks next goes on with the rest. Rows are taken
  * with a lock that others skip: several threads and several nodes share the work.
  */
 @Service
@@ -37,6 +41,8 @@ public class Jobs {
   private static final int THREADS = 2;
   private static final int SHOWN_FAILURES = 20;
   private static final int MOST_SAID = 600;
+  private static final int MOST_TRIES = 3;
+  private static final int MOST_AT_ONCE = 20;
 
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
@@ -49,6 +55,7 @@ public class Jobs {
     thread.setDaemon(true);
     return thread;
   });
+  private final Map<Long, AtomicInteger> running = new ConcurrentHashMap<>();
   private volatile boolean closing;
 
   Jobs(JdbcClient jdbc, TransactionTemplate transaction, CurrentClub club, Accounts accounts, EntityManager entities, List<JobWork> works) {
@@ -105,39 +112,60 @@ public class Jobs {
     return job;
   }
 
-  /** Goes on with what a process before this one has left. */
-  @EventListener(ApplicationReadyEvent.class)
+  /**
+   * Goes on with what is left of any work, of this process, one before it or another node: looked for every few seconds. A
+   * node that was killed, or a database that was away, leaves nothing behind.
+   */
+  @Scheduled(initialDelay = 3, fixedDelay = 8, timeUnit = TimeUnit.SECONDS)
   public void resume() {
-    List<Open> left = jdbc.sql("select club_id, id, kind, document, account_id from job where ended is null order by id").query(Open.class).list();
-    left.forEach(open -> {
-      LOG.info("Going on with the work {} of club {}", open.id(), open.clubId());
-      run(open);
-    });
+    try {
+      jdbc.sql("select club_id, id, kind, document, account_id from job j where ended is null and not exists (select 1 from job_item i where i.club_id = j.club_id "
+          + "and i.job_id = j.id and i.state = 'PENDING' and i.not_before > now()) order by id limit " + MOST_AT_ONCE).query(Open.class).list().forEach(this::run);
+    } catch (DataAccessException | CannotCreateTransactionException away) {
+      LOG.warn("What is left of long work cannot be asked for; it is tried again: {}", away.getMessage());
+    }
   }
 
   private void run(Open job) {
-    for (int i = 0; i < THREADS; i++) {
-      threads.execute(() -> club.within(job.clubId(), () -> work(job)));
+    // each job has its threads here once, however often it is found
+    if (running.putIfAbsent(job.id(), new AtomicInteger(THREADS)) == null) {
+      for (int i = 0; i < THREADS; i++) {
+        threads.execute(() -> club.within(job.clubId(), () -> through(job)));
+      }
+    }
+  }
+
+  private void through(Open job) {
+    try {
+      work(job);
+    } catch (RuntimeException away) {
+      if (!closing) {
+        LOG.warn("The work {} rests; it is gone on with in a moment", job.id(), away);
+      }
+    } finally {
+      running.computeIfPresent(job.id(), (id, left) -> left.decrementAndGet() == 0 ? null : left);
     }
   }
 
   private void work(Open job) {
     JobWork work = works.get(job.kind());
     Optional<SignedIn> who = accounts.of(job.clubId(), job.accountId());
+    if (work == null || who.isEmpty()) {
+      jdbc.sql("update job_item set state = 'FAILED', said = 'Whoever started it has no account any more.' where club_id = :club and job_id = :job "
+          + "and state = 'PENDING'").param("club", job.clubId()).param("job", job.id()).update();
+    }
     boolean more = work != null && who.isPresent();
     while (more && !closing && !Thread.currentThread().isInterrupted()) {
       long[] taken = {0};
       try {
         more = Boolean.TRUE.equals(transaction.execute(status -> one(job, work, who.orElseThrow(), taken)));
       } catch (RuntimeException wrong) {
-        if (closing) {
-          return;
+        if (closing || taken[0] == 0 || Transient.is(wrong)) {
+          // nothing was done and nothing is marked: it is found again
+          throw wrong;
         }
         LOG.warn("The work {} failed for lifter row {}", job.id(), taken[0], wrong);
-        if (taken[0] == 0) {
-          return;
-        }
-        mark(job, taken[0], "FAILED", "It failed on our side and is noted in the log: try it on this lifter's Runway.");
+        failed(job, taken[0]);
       }
     }
     if (!closing) {
@@ -150,18 +178,28 @@ public class Jobs {
   private boolean one(Open job, JobWork work, SignedIn who, long[] taken) {
     // what is written is flushed where it is read again; to look for changes before every query would take a fifth of the time
     entities.setFlushMode(FlushModeType.COMMIT);
-    Optional<Item> next = jdbc.sql("select id, lifter_id from job_item where club_id = :club and job_id = :job and state = 'PENDING' order by id limit 1 "
-        + "for update skip locked").param("club", job.clubId()).param("job", job.id()).query(Item.class).optional();
+    Optional<Item> next = jdbc.sql("select id, lifter_id from job_item where club_id = :club and job_id = :job and state = 'PENDING' "
+        + "and (not_before is null or not_before <= now()) order by id limit 1 for update skip locked").param("club", job.clubId()).param("job", job.id())
+        .query(Item.class).optional();
     next.ifPresent(item -> {
       taken[0] = item.id();
-      mark(job, item.id(), "DONE", work.work(item.lifterId(), job.document(), who));
+      String said = work.work(item.lifterId(), job.document(), who);
+      jdbc.sql("update job_item set state = 'DONE', said = :said where club_id = :club and id = :id").param("said", cut(said))
+          .param("club", job.clubId()).param("id", item.id()).update();
     });
     return next.isPresent();
   }
 
-  private void mark(Open job, long item, String state, String said) {
-    jdbc.sql("update job_item set state = :state, said = :said where club_id = :club and id = :id").param("state", state)
-        .param("said", said.substring(0, Math.min(MOST_SAID, said.length()))).param("club", job.clubId()).param("id", item).update();
+  /** Not done: tried again a little later, and after a few times left with a word. What is done meanwhile stays done. */
+  private void failed(Open job, long item) {
+    jdbc.sql("update job_item set tries = tries + 1, not_before = now() + (tries + 1) * interval '3 seconds', state = case when tries + 1 >= :most then 'FAILED' "
+        + "else 'PENDING' end, said = case when tries + 1 >= :most then :said else said end where club_id = :club and id = :id and state = 'PENDING'")
+        .param("most", MOST_TRIES).param("said", "It failed on our side and is noted in the log: try it on this lifter's Runway.")
+        .param("club", job.clubId()).param("id", item).update();
+  }
+
+  private static String cut(String said) {
+    return said.substring(0, Math.min(MOST_SAID, said.length()));
   }
 
   private void end(Open job) {
@@ -189,6 +227,6 @@ public class Jobs {
   void close() throws InterruptedException {
     closing = true;
     threads.shutdown();
-    threads.awaitTermination(5, TimeUnit.SECONDS);
+    threads.awaitTermination(20, TimeUnit.SECONDS);
   }
 }

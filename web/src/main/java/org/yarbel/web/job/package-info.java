@@ -7,3 +7,4 @@
 package org.yarbel.web.job;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -33,7 +33,7 @@ record KitView(long id, int version, String name, Map<String, String> fields, Ma
     PlaceKit kit = places.kit(place);
     Map<String, String> fields = KitForm.fields(place.name(), kit);
     return new KitView(place.id(), place.version(), place.name(), fields, Map.of(), counts(fields), bars(kit, places),
-        stock(kit), cautions(kit));
+        stock(kit), cautions(kit, places));
   }
 
   /** The same with what was typed and what is wrong with it. */
@@ -85,11 +85,15 @@ record KitView(long id, int version, String name, Map<String, String> fields, Ma
     return pictures;
   }
 
-  private static List<String> cautions(PlaceKit kit) {
+  private static List<String> cautions(PlaceKit kit, Places places) {
     List<String> cautions = new ArrayList<>(kit.bandsWithoutPartner().stream()
         .map(why -> why + ". A pair on one bar must match, or the bar tilts.").toList());
     kit.plates().stream().filter(PlaceKit::fractional).findFirst().ifPresent(plate -> cautions.add(
         "Plates under " + PlaceKit.FRACTIONAL_UNDER.text() + " are not rounded by: they go on where a load is written that needs them."));
+    if (kit.bars().stream().anyMatch(bar -> places.loadables(new Kit(bar.mass(), kit.collars(), kit.stock(kit.unit()))).leavesOut())) {
+      cautions.add("These plates mix in very many ways: loads are planned with the mixes of the fewest plates, and some that need more plates are left out. "
+          + "A load that is written is still put together exactly where it can be.");
+    }
     return cautions;
   }
 

@@ -25,6 +25,7 @@ import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.problem.NotFound;
 
@@ -44,10 +45,12 @@ public class LifterService {
   private final ClubClock clock;
   private final LiftTracker tracker;
   private final EntityManager entities;
+  private final Turns turns;
 
   LifterService(LifterRepository lifters, LiftNumbersRepository numbers, WeighInRepository weighIns,
       ComplaintRepository complaints, LifterPlaceRepository further, Places places, Lifts lifts, ClubClock clock,
-      LiftTracker tracker, EntityManager entities) {
+      LiftTracker tracker, EntityManager entities, Turns turns) {
+    this.turns = turns;
     this.lifters = lifters;
     this.numbers = numbers;
     this.weighIns = weighIns;
@@ -154,6 +157,7 @@ public class LifterService {
   /** Notes a set from before, or a newly tested max, of any lift. */
   @Transactional
   public Typed tell(long lifterId, Map<String, String> fields) {
+    turns.ofLifter(lifterId);
     Typed typed = new Typed(fields);
     Lifter lifter = one(lifterId);
     Optional<Lift> lift = lifts.catalogue().ofKey(typed.text("lift"));
@@ -179,12 +183,14 @@ public class LifterService {
   /** Takes a told set out; what it was is answered, so that it can be put back. */
   @Transactional
   public Told untell(long lifterId, long setId) {
+    turns.ofLifter(lifterId);
     return tracker.untell(one(lifterId), setId);
   }
 
   /** Changes what is known of a lifter, unless somebody else did meanwhile. */
   @Transactional
   public Saved change(long lifterId, int version, Map<String, String> fields) {
+    turns.ofLifter(lifterId);
     Typed typed = new Typed(fields);
     Lifter lifter = one(lifterId);
     if (lifter.version() != version) {
@@ -225,6 +231,7 @@ public class LifterService {
   /** Writes down a body mass; a second one of the same day replaces the first. */
   @Transactional
   public Typed weigh(long lifterId, Map<String, String> fields) {
+    turns.ofLifter(lifterId);
     Typed typed = new Typed(fields);
     Lifter lifter = one(lifterId);
     LocalDate day = typed.empty("day") ? clock.today() : typed.past("day", clock.today());
@@ -245,6 +252,7 @@ public class LifterService {
   /** Takes a body mass out; what it was is answered, so that it can be put back. */
   @Transactional
   public WeighIn unweigh(long lifterId, long id) {
+    turns.ofLifter(lifterId);
     WeighIn row = weighIns.findById(id).filter(w -> w.lifterId() == lifterId).orElseThrow(NotFound::new);
     weighIns.delete(row);
     return row;
@@ -253,6 +261,7 @@ public class LifterService {
   /** Writes down where it hurts or what holds back. */
   @Transactional
   public Typed complain(long lifterId, Map<String, String> fields) {
+    turns.ofLifter(lifterId);
     Typed typed = new Typed(fields);
     one(lifterId);
     String place = typed.name("where", "where it is, such as left knee", 60);
@@ -271,6 +280,7 @@ public class LifterService {
   /** Marks a complaint as over, or as there again. */
   @Transactional
   public void over(long lifterId, long id, boolean over) {
+    turns.ofLifter(lifterId);
     complaints.findById(id).filter(c -> c.lifterId() == lifterId).orElseThrow(NotFound::new).over(over ? clock.today() : null);
   }
 }

@@ -20,6 +20,7 @@ import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.form.Shown;
 import org.yarbel.web.form.Typed;
+import org.yarbel.web.once.WritesNothing;
 
 /** Taking somebody on: a name, a unit, a place, and a first number of three lifts. */
 @Controller
@@ -65,6 +66,7 @@ class TakeOnController {
   }
 
   /** What a row says about the max, while it is typed. */
+  @WritesNothing
   @PostMapping("/lifters/new/rows/{row}")
   String row(@PathVariable int row, @RequestParam Map<String, String> fields, Model model) {
     model.addAttribute("gives", gives(new Typed(fields), row));

@@ -121,6 +121,11 @@ public class LoggedSetRow extends ClubRow {
     return lift;
   }
 
+  /** The session it was lifted in; 0 for a set that was told. */
+  public long sessionId() {
+    return sessionId == null ? 0 : sessionId;
+  }
+
   /** The line it was lifted from; 0 for a set that was told. */
   public long slotId() {
     return slotId == null ? 0 : slotId;

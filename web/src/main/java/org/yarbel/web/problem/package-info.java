@@ -5,3 +5,4 @@
 package org.yarbel.web.problem;
 
 import org.jspecify.annotations.NullMarked;
+

@@ -29,6 +29,7 @@ import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -60,9 +61,11 @@ public class Days {
   private final Issuing issuing;
   private final ClubClock clock;
   private final JsonMapper json = new JsonMapper();
+  private final Turns turns;
 
   Days(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, ChangeRepository changes, LifterRepository lifters,
-      Setup setup, Issuing issuing, ClubClock clock) {
+      Setup setup, Issuing issuing, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.setup = setup;
     this.sessions = sessions;
     this.slots = slots;
@@ -110,6 +113,7 @@ public class Days {
    */
   @Transactional
   public Optional<Long> change(Lifter lifter, Collection<LocalDate> days, SignedIn who, Edit edit) {
+    turns.ofLifter(lifter.id());
     State before = new State(states(lifter.id(), days), setup.of(lifter.id()));
     edit.apply();
     slots.flush();
@@ -184,12 +188,14 @@ public class Days {
   /** Puts days back as they stood before a change; a sentence says what was done, or why not. */
   @Transactional
   public String undo(Change change) {
+    turns.ofLifter(change.lifterId());
     return apply(change, Objects.requireNonNull(change.after()), Objects.requireNonNull(change.before()), "The days stand as before.", Change::undo);
   }
 
   /** Does a change again. */
   @Transactional
   public String redo(Change change) {
+    turns.ofLifter(change.lifterId());
     return apply(change, Objects.requireNonNull(change.before()), Objects.requireNonNull(change.after()), "The change is done again.", Change::redo);
   }
 

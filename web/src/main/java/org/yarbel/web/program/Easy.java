@@ -9,6 +9,7 @@ import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 
@@ -22,8 +23,10 @@ public class Easy {
   private final LifterRepository lifters;
   private final Programs programs;
   private final ClubClock clock;
+  private final Turns turns;
 
-  Easy(DeloadWeekRepository weeks, ProgressionRepository progressions, LifterRepository lifters, Programs programs, ClubClock clock) {
+  Easy(DeloadWeekRepository weeks, ProgressionRepository progressions, LifterRepository lifters, Programs programs, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.weeks = weeks;
     this.progressions = progressions;
     this.lifters = lifters;
@@ -34,6 +37,7 @@ public class Easy {
   /** Makes a week easy; a sentence says what was done. */
   @Transactional
   public String place(Lifter lifter, LocalDate monday, Deload kind, SignedIn who) {
+    turns.ofLifter(lifter.id());
     if (monday.plusWeeks(1).isBefore(clock.today())) {
       return "That week is behind: only what lies ahead can change.";
     }
@@ -48,6 +52,7 @@ public class Easy {
   /** Moves an easy week by so many weeks; 0 takes it out. */
   @Transactional
   public String move(Lifter lifter, LocalDate monday, int by, SignedIn who) {
+    turns.ofLifter(lifter.id());
     Optional<DeloadWeek> week = weeks.findByLifterIdAndMonday(lifter.id(), monday);
     LocalDate to = monday.plusWeeks(by);
     if (week.isEmpty()) {
@@ -69,6 +74,7 @@ public class Easy {
   /** Sets the rule and places the weeks to come by it, from the last easy week or the first week on; those placed before go. */
   @Transactional
   public String rule(Lifter lifter, @Nullable Integer every, Deload kind, SignedIn who) {
+    turns.ofLifter(lifter.id());
     programs.write(lifter, who, () -> set(lifter, every, kind));
     return every == null ? "No deload is placed by itself any more." : "After every " + Count.of(every, "week") + " an easy one, " + kind.word() + "."
         + Deload.often(every).map(" "::concat).orElse("");

@@ -19,6 +19,7 @@ import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
@@ -38,9 +39,11 @@ public class LongPlans {
   private final SlotRepository slots;
   private final LiftNumbersRepository numbers;
   private final ClubClock clock;
+  private final Turns turns;
 
   LongPlans(LongPlanRepository plans, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs, CoreJson json, SlotRepository slots,
-      LiftNumbersRepository numbers, ClubClock clock) {
+      LiftNumbersRepository numbers, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.slots = slots;
     this.numbers = numbers;
     this.plans = plans;
@@ -94,6 +97,7 @@ public class LongPlans {
    */
   @Transactional
   public Optional<Long> take(Lifter lifter, Macrocycle plan, @Nullable Long contestId, List<Long> out, SignedIn who) {
+    turns.ofLifter(lifter.id());
     LocalDate until = out.isEmpty() ? clock.today() : plan.end();
     return programs.write(lifter, until, who, () -> {
       slots.deleteAll(slots.findAllById(out).stream().filter(slot -> slot.linkOf() != null).toList());
@@ -106,6 +110,7 @@ public class LongPlans {
   /** The same before any change of it is kept: as if it had been there from the start. */
   @Transactional
   public void set(Lifter lifter, Macrocycle plan, @Nullable Long contestId) {
+    turns.ofLifter(lifter.id());
     LongPlan row = plans.findByLifterId(lifter.id()).orElseGet(() -> new LongPlan(lifter.id()));
     row.take(plan, contestId, json);
     plans.save(row);
@@ -117,6 +122,7 @@ public class LongPlans {
   /** Ends the plan: what its methods wrote ahead goes, what somebody edited stays. */
   @Transactional
   public Optional<Long> end(Lifter lifter, SignedIn who) {
+    turns.ofLifter(lifter.id());
     LocalDate today = clock.today();
     return programs.write(lifter, who, () -> {
       plans.findByLifterId(lifter.id()).ifPresent(plans::delete);

@@ -31,6 +31,7 @@ import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -73,10 +74,12 @@ public class Programs {
   private final Issuing issuing;
   private final Days days;
   private final ClubClock clock;
+  private final Turns turns;
 
   Programs(ProgressionRepository progressions, DeloadWeekRepository deloads, SlotRepository slots, TrainingSessionRepository sessions,
       LoggedSetRepository log, LeftSetsRepository left,
-      LiftNumbersRepository numbers, LifterRepository lifters, LifterContexts contexts, Issuing issuing, Days days, ClubClock clock) {
+      LiftNumbersRepository numbers, LifterRepository lifters, LifterContexts contexts, Issuing issuing, Days days, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.progressions = progressions;
     this.deloads = deloads;
     this.slots = slots;
@@ -110,6 +113,7 @@ public class Programs {
   /** The same with something set otherwise before, on days up to one. */
   @Transactional
   public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Days.Edit first) {
+    turns.ofLifter(lifter.id());
     LocalDate today = clock.today();
     LocalDate monday = monday(today);
     int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, monday(to)) + 1), MOST_AHEAD);
@@ -136,6 +140,7 @@ public class Programs {
    */
   @Transactional
   public void logged(long slotId) {
+    turns.ofLine(slotId);
     Slot slot = slots.findById(slotId).orElse(null);
     Slot.Origin origin = slot == null ? null : slot.origin();
     if (origin == null || origin.line() > 0) {
@@ -153,6 +158,7 @@ public class Programs {
   /** Writes the weeks ahead anew after numbers or goals were written down: a wave that waited for its goal gets it. */
   @Transactional
   public void numbersChanged(long lifterId) {
+    turns.ofLifter(lifterId);
     Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
     LocalDate today = clock.today();
     if (progressions.findByLifterIdOrderById(lifterId).stream().anyMatch(progression -> progression.runsOn(today))) {

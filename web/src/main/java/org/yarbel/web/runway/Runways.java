@@ -25,6 +25,7 @@ import org.yarbel.core.plan.cycle.Refit;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -46,8 +47,10 @@ public class Runways {
   private final Days days;
   private final Lifts lifts;
   private final ClubClock clock;
+  private final Turns turns;
 
-  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Days days, Lifts lifts, ClubClock clock) {
+  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Days days, Lifts lifts, ClubClock clock, Turns turns) {
+    this.turns = turns;
     this.plans = plans;
     this.contests = contests;
     this.numbers = numbers;
@@ -197,6 +200,7 @@ public class Runways {
   /** Takes a refit that was looked at. */
   @Transactional
   public Optional<Long> take(Lifter lifter, Refit refit, @Nullable Long contestId, SignedIn who) {
+    turns.ofLifter(lifter.id());
     return plans.take(lifter, refit.now(), contestId, who);
   }
 
@@ -268,6 +272,7 @@ public class Runways {
   /** Takes a proposal; what is in its way goes, stays beside it, or is waited for. */
   @Transactional
   public Optional<Long> take(Lifter lifter, Proposal proposal, @Nullable Contest contest, InTheWay.Way way, SignedIn who) {
+    turns.ofLifter(lifter.id());
     List<InTheWay.Line> lines = inTheWay(lifter, proposal.plan());
     Long contestId = contest == null ? null : Long.valueOf(contest.id());
     if (way == InTheWay.Way.AFTER && !lines.isEmpty()) {
@@ -286,6 +291,7 @@ public class Runways {
    */
   @Transactional
   public Edited edit(Lifter lifter, Function<Editing, Refit> what, SignedIn who) {
+    turns.ofLifter(lifter.id());
     LongPlans.Kept kept = plans.of(lifter.id()).orElseThrow(NotFound::new);
     Refit refit = what.apply(new Editing(kept.plan(), from(lifter, kept.plan().contest())));
     return new Edited(refit, plans.take(lifter, refit.now(), kept.contestId(), who));
@@ -297,6 +303,7 @@ public class Runways {
   /** Gives a plan to another lifter: on their days, with their numbers, to their own next contest where they have one. */
   @Transactional
   public String copy(Macrocycle plan, Lifter lifter, SignedIn who) {
+    turns.ofLifter(lifter.id());
     LocalDate today = clock.today();
     Set<DayOfWeek> free = lifter.daysFree();
     if (free.isEmpty()) {

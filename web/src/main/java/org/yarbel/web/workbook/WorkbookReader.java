@@ -4,13 +4,18 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
 import org.apache.poi.ooxml.POIXMLException;
 import org.apache.poi.openxml4j.util.ZipSecureFile;
 import org.apache.poi.ss.usermodel.Cell;
@@ -21,11 +26,19 @@ import org.apache.poi.ss.util.CellReference;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Decimal;
+import org.yarbel.web.edge.PlainText;
+import org.yarbel.web.form.DayReader;
 
 /** Reads a workbook of ours that comes back: what was changed, and what cannot be taken, each with its place. */
 final class WorkbookReader {
   private static final int MOST_PROBLEMS = 30;
   private static final double NEAR = 1e-6;
+  private static final DayReader DAYS = new DayReader();
+  /** Its rows are looked for by number. */
+  private static final int MOST_NOTES = 20_000;
+  /** A workbook is built up in memory while it is read. */
+  private static final Duration PATIENCE = Duration.ofSeconds(10);
+  private static final ReentrantLock ONE_AT_A_TIME = new ReentrantLock();
 
   private final List<Edit> edits = new ArrayList<>();
   private final List<String> problems = new ArrayList<>();
@@ -55,11 +68,28 @@ final class WorkbookReader {
 
   /** Reads a file. */
   static Read read(byte[] file) {
-    ZipSecureFile.setMaxEntrySize(64L << 20);
+    if (!WorkbookBounds.kept(file)) {
+      return new Read(0, List.of(), List.of("The file is much larger than a workbook of ours: export the weeks anew and change that file."));
+    }
+    ZipSecureFile.setMaxEntrySize(WorkbookBounds.MOST_BYTES);
+    if (!inTurn()) {
+      return new Read(0, List.of(), List.of("Other workbooks are being taken in at this moment: send it again in a minute."));
+    }
     try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
       return new WorkbookReader().read(book);
-    } catch (IOException | POIXMLException | IllegalArgumentException | IllegalStateException notOne) {
+    } catch (IOException | POIXMLException | IllegalArgumentException | IllegalStateException | DateTimeException | IndexOutOfBoundsException notOne) {
       return new Read(0, List.of(), List.of("The file is no XLSX workbook that can be read: save it as .xlsx and send it again."));
+    } finally {
+      ONE_AT_A_TIME.unlock();
+    }
+  }
+
+  private static boolean inTurn() {
+    try {
+      return ONE_AT_A_TIME.tryLock(PATIENCE.toSeconds(), TimeUnit.SECONDS);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      return false;
     }
   }
 
@@ -70,7 +100,7 @@ final class WorkbookReader {
     }
     long lifterId = number(text(record.getRow(0), 2));
     List<List<String>> notes = new ArrayList<>();
-    for (int at = 1; at <= record.getLastRowNum(); at++) {
+    for (int at = 1; at <= Math.min(record.getLastRowNum(), MOST_NOTES); at++) {
       List<String> note = new ArrayList<>();
       for (int column = 0; column < 10; column++) {
         note.add(text(record.getRow(at), column));
@@ -130,6 +160,10 @@ final class WorkbookReader {
     }
   }
 
+  private static LocalDate day(String text) {
+    return Objects.requireNonNull(DAYS.convert(text.isBlank() ? "none" : text));
+  }
+
   private static long number(String text) {
     return text.matches("\\d{1,18}") ? Long.parseLong(text) : 0;
   }
@@ -144,7 +178,7 @@ final class WorkbookReader {
       return "";
     }
     return switch (cell.getCellType()) {
-      case STRING -> cell.getStringCellValue();
+      case STRING -> PlainText.of(cell.getStringCellValue());
       case NUMERIC -> BigDecimal.valueOf(cell.getNumericCellValue()).stripTrailingZeros().toPlainString();
       case BOOLEAN -> Boolean.toString(cell.getBooleanCellValue());
       default -> "";
@@ -176,7 +210,7 @@ final class WorkbookReader {
     } else if (note.get(6).equals("fixed")) {
       problem(place + ": this line can not be changed here: " + (note.get(3).isEmpty() ? "its week is not written yet." : "its day is behind, or sets of it are logged."));
     } else {
-      edits.add(new WorkEdit(place, number(note.get(3)), (int) number(note.get(5)), note.get(8), now, LocalDate.parse(note.get(9))));
+      edits.add(new WorkEdit(place, number(note.get(3)), (int) number(note.get(5)), note.get(8), now, day(note.get(9))));
     }
   }
 
@@ -226,7 +260,7 @@ final class WorkbookReader {
       problem(place + ": the sets of this part weigh differently; write them in the column Work, such as '3x5 100kg'.");
     } else {
       edits.add(new LoadEdit(place, number(line.get(3)), (int) number(line.get(5)), line.get(8), part, BigDecimal.valueOf(now).setScale(2, RoundingMode.HALF_UP)
-          .stripTrailingZeros(), true, LocalDate.parse(line.get(9))));
+          .stripTrailingZeros(), true, day(line.get(9))));
     }
   }
 

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.Resolver;
@@ -35,6 +36,7 @@ import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -63,9 +65,13 @@ public class Workbooks {
   private final LongPlans plans;
   private final Days days;
   private final ClubClock clock;
+  private final Turns turns;
+  private final TransactionTemplate transaction;
 
   Workbooks(TrainingSessionRepository sessions, SlotRepository slots, LiftNumbersRepository numbers, LifterContexts contexts, LongPlans plans, Days days,
-      ClubClock clock) {
+      ClubClock clock, Turns turns, TransactionTemplate transaction) {
+    this.turns = turns;
+    this.transaction = transaction;
     this.sessions = sessions;
     this.slots = slots;
     this.numbers = numbers;
@@ -148,7 +154,13 @@ public class Workbooks {
   /** Takes what was changed in a workbook, all of it or nothing. */
   @Transactional
   public Taken take(Lifter lifter, byte[] file, SignedIn who) {
+    // a file is read before anything of the database is held
     WorkbookReader.Read read = WorkbookReader.read(file);
+    return Objects.requireNonNull(transaction.execute(status -> take(lifter, read, who)));
+  }
+
+  private Taken take(Lifter lifter, WorkbookReader.Read read, SignedIn who) {
+    turns.ofLifter(lifter.id());
     List<String> problems = new ArrayList<>(read.problems());
     if (problems.isEmpty() && read.lifterId() != lifter.id()) {
       problems.add("This workbook is another lifter's: send it in on their page.");

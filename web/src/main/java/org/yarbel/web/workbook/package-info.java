@@ -10,3 +10,4 @@
 package org.yarbel.web.workbook;
 
 import org.jspecify.annotations.NullMarked;
+

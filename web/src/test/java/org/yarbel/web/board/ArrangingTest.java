@@ -126,7 +126,7 @@ class ArrangingTest {
     HttpResponse<String> answer = day.post("/sessions/" + day.session() + "/groups/1",
         Map.of("kind", "CIRCUIT", "rounds", "3", "between", "20", "betweenRounds", "1:30", "clock", ""));
     assertThat(answer.body()).contains("Group changed: circuit, 3 rounds, 20 s between, 90 s between rounds.").contains("50 ×6");
-    String card = day.coach().get("/sessions/" + day.session() + "/card").body();
+    String card = day.coach().card(day.session()).body();
     assertThat(card).contains("round 1 of 3").contains("circuit, 3 rounds");
     assertThat(panels(card)).containsExactly("1-1", "1-2", "1-1", "1-3", "1-4", "1-2", "1-5", "1-6", "1-3");
     assertThat(card).contains("Next: ").contains("then rest 1:30.").contains("then rest 0:20.");
@@ -212,13 +212,13 @@ class ArrangingTest {
     typed.put("mind", "stop if the knee hurts");
     HttpResponse<String> saved = day.post("/slots/" + slot, typed);
     assertThat(saved.body()).contains("Saved.").contains("left to the lifter · belt from 80 kg · why: slow out of the hole");
-    String card = day.coach().get("/sessions/" + day.session() + "/card").body();
+    String card = day.coach().card(day.session()).body();
     assertThat(card).contains("Left to you.").contains("Gear: belt from 80 kg").contains("Cues: chest up").contains("Mind: stop if the knee hurts")
         .contains("20×10  60×5  80×2");
     typed.put("version", version(app, slot));
     typed.put("work", "3x5 65kg");
     assertThat(day.post("/slots/" + slot, typed).statusCode()).isEqualTo(200);
-    assertThat(day.coach().get("/sessions/" + day.session() + "/card").body()).as("a lower top: the hand-written steps below it stay")
+    assertThat(day.coach().card(day.session()).body()).as("a lower top: the hand-written steps below it stay")
         .contains("20×10  60×5<").doesNotContain("80×2");
     assertThat(day.post("/slots/" + slot, Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 75kg", "version", version(app, slot))).body())
         .as("a form without these fields leaves them").contains("why: slow out of the hole");

@@ -149,9 +149,9 @@ class BoardTest {
     coach.get("/lifters/" + lifter + "/week");
     coach.post("/lifters/" + lifter + "/days/" + TestApp.TODAY + "/slots", Map.of("kind", "MAIN", "lift", "bench", "work", "3x5 40kg"));
     long session = app.session("Ansel", TestApp.TODAY);
-    assertThat(coach.get("/sessions/" + session + "/card").body()).contains("card 1");
+    assertThat(coach.card(session).body()).contains("card 1");
     coach.post("/lifters/" + lifter + "/days/" + TestApp.TODAY + "/slots", Map.of("kind", "SECOND", "lift", "row", "work", "3x8"));
-    assertThat(coach.get("/sessions/" + session + "/card").body()).contains("card 2").contains("Barbell row");
+    assertThat(coach.card(session).body()).contains("card 2").contains("Barbell row");
     assertThat(app.jdbc().sql("select document from card_issue where session_id = :id and number = 1").param("id", session)
         .query(String.class).single()).as("the first stays as it was").doesNotContain("\"lift\":\"row\"");
   }

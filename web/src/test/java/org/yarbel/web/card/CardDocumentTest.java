@@ -88,11 +88,11 @@ class CardDocumentTest {
     coach.post("/lifters/" + id + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 80%"));
     coach.post("/lifters/" + id + "/days/" + day.plusDays(2) + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 80%"));
     long session = app.session("Bryn", day);
-    assertThat(coach.get("/sessions/" + session + "/card").body()).contains("80 % of estimated").contains(">80<");
+    assertThat(coach.card(session).body()).contains("80 % of estimated").contains(">80<");
     lifter.putAll(Map.of("version", "0", "squat.level", "ADVANCED", "squat.tested", "120", "squat.testedOn", "2026-02-20"));
     coach.get("/lifters/" + id);
     coach.post("/lifters/" + id, lifter);
-    assertThat(coach.get("/sessions/" + session + "/card").body()).as("issued: stays").contains(">80<").contains("estimated 100 kg");
+    assertThat(coach.card(session).body()).as("issued: stays").contains(">80<").contains("estimated 100 kg");
     assertThat(coach.get("/lifters/" + id + "/week").body())
         .as("on the board the issued day stays, the other moves").contains("80 ×3", "95 ×3");
     assertThat(coach.get("/?find=Bryn").body()).as("on the Floor too").contains("80 ×3").doesNotContain("95 ×3");
@@ -104,7 +104,7 @@ class CardDocumentTest {
     long slot = app.jdbc().sql("select id from slot where session_id = :id order by position limit 1").param("id", session)
         .query(Long.class).single();
     Client maren = Client.of(app, "maren");
-    maren.get("/sessions/" + session + "/card");
+    maren.card(session);
     for (int set = 1; set <= 2; set++) {
       maren.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + slot, "part", "" + set,
           "set", "1", "issue", "1", "seen", "-1", "load", "170", "reps", "1", "outcome", "done", "sure", "1"));

@@ -51,13 +51,13 @@ class CardKindsTest {
   void whatIsCarriedAndHeldIsLoggedWithItsTimeAndDistance(TestApp app) {
     long session = session(app, "Brannoc", BEFORE_THE_DEMO, 1, "sandbag-carry carry 2x20m 90kg in 60s", "plank hold 1x40s");
     Client lifter = Client.of(app, "brannoc");
-    String card = lifter.get("/sessions/" + session + "/card").body();
+    String card = lifter.card(session).body();
     assertThat(card).contains("20 m").contains("Clear landing, nobody&#39;s hands or feet under it.").contains("name=\"metres\"").contains("name=\"seconds\"");
     Map<String, String> carried = entry(slot(app, session, 1), "90", "1");
     carried.put("seconds", "38");
     carried.put("metres", "17,5");
     assertThat(lifter.post("/sessions/" + session + "/sets", carried).statusCode()).isLessThan(400);
-    assertThat(lifter.get("/sessions/" + session + "/card").body()).contains("90 kg, 17.5 m in 38 s");
+    assertThat(lifter.card(session).body()).contains("90 kg, 17.5 m in 38 s");
     assertThat(lifter.get("/lifters/" + app.lifter("Brannoc") + "/ledger?lift=sandbag-carry").body()).contains("90, 17.5 m in 38 s");
     Map<String, String> nonsense = entry(slot(app, session, 2), "0", "1");
     nonsense.put("seconds", "ages");
@@ -69,7 +69,7 @@ class CardKindsTest {
   void singlesWithGapsSayNothingOfTheMax(TestApp app) {
     long session = session(app, "Corwin", 3, 0, "bench cluster 1x5 300lb gap 20s", "bench 1x1 320lb");
     Client lifter = Client.of(app, "corwin");
-    lifter.get("/sessions/" + session + "/card");
+    lifter.card(session);
     String before = numbers(app);
     Map<String, String> cluster = entry(slot(app, session, 1), "300", "5");
     lifter.post("/sessions/" + session + "/sets", cluster);
@@ -206,24 +206,24 @@ class CardKindsTest {
   void aBuildUpThatReachedItsRpeAsksForNoMore(TestApp app) {
     long session = session(app, "Corwin", BEFORE_THE_DEMO, 2, "squat build 3 @8; 2x3 -10%");
     Client lifter = Client.of(app, "corwin");
-    lifter.get("/sessions/" + session + "/card");
+    lifter.card(session);
     Map<String, String> second = entry(slot(app, session, 1), "305", "3");
     second.put("set", "2");
     second.put("rpe", "8");
     second.put("sure", "1");
     assertThat(lifter.post("/sessions/" + session + "/sets", second).statusCode()).isLessThan(400);
-    assertThat(lifter.get("/sessions/" + session + "/card").body()).contains("not needed").containsPattern("id=\"panel-" + slot(app, session, 1) + "-2-1\"(?![^>]* hidden)");
+    assertThat(lifter.card(session).body()).contains("not needed").containsPattern("id=\"panel-" + slot(app, session, 1) + "-2-1\"(?![^>]* hidden)");
   }
 
   @Test
   void whatEndedSinglesOnTheClockIsKept(TestApp app) {
     long session = session(app, "Corwin", BEFORE_THE_DEMO, 4, "squat density 10 300lb in 10:00");
     Client lifter = Client.of(app, "corwin");
-    lifter.get("/sessions/" + session + "/card");
+    lifter.card(session);
     Map<String, String> seven = entry(slot(app, session, 1), "300", "7");
     seven.put("stopped", "MISS");
     assertThat(lifter.post("/sessions/" + session + "/sets", seven).statusCode()).isLessThan(400);
-    assertThat(lifter.get("/sessions/" + session + "/card").body()).contains("300 lb × 7, a miss ended it").containsPattern("value=\"MISS\" selected");
+    assertThat(lifter.card(session).body()).contains("300 lb × 7, a miss ended it").containsPattern("value=\"MISS\" selected");
   }
 
   @Test

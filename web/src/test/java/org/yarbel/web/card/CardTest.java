@@ -41,7 +41,7 @@ class CardTest {
       long slot = app.jdbc().sql("select id from slot where session_id = :id order by position limit 1")
           .param("id", session).query(Long.class).single();
       Client odile = Client.of(app, "odile");
-      odile.get("/sessions/" + session + "/card");
+      odile.card(session);
       return new Lifting(app, odile, session, slot);
     }
 
@@ -57,7 +57,7 @@ class CardTest {
     /** The load of the first set, as it stands in its field. */
     String planned() {
       Matcher field = Pattern.compile("name=\"load\"[^>]*value=\"([0-9.]+)\"|value=\"([0-9.]+)\"[^>]*name=\"load\"")
-          .matcher(odile.get("/sessions/" + session + "/card").body());
+          .matcher(odile.card(session).body());
       assertThat(field.find()).isTrue();
       return field.group(1) == null ? field.group(2) : field.group(1);
     }
@@ -163,7 +163,7 @@ class CardTest {
   void isIssuedOnItsDayOrAtItsFirstSetAndNotByALookAhead(TestApp app) {
     Lifting ahead = Lifting.ahead(app, TestApp.TODAY.plusDays(9));
     assertThat(ahead.issues()).as("a look ahead").isZero();
-    assertThat(ahead.odile().get("/sessions/" + ahead.session() + "/card").body()).contains("a look ahead");
+    assertThat(ahead.odile().card(ahead.session()).body()).contains("a look ahead");
     Map<String, String> early = ahead.entry(1, 1, ahead.planned(), "3", "");
     HttpResponse<String> asked = ahead.log(early);
     assertThat(asked.statusCode()).as("ahead of its day").isEqualTo(422);
@@ -183,7 +183,7 @@ class CardTest {
     List<CompletableFuture<HttpResponse<String>>> opened = IntStream.range(0, 4)
         .mapToObj(i -> Client.of(app, "corwin"))
         .toList().stream()
-        .map(client -> CompletableFuture.supplyAsync(() -> client.get("/sessions/" + session + "/card")))
+        .map(client -> CompletableFuture.supplyAsync(() -> client.card(session)))
         .toList();
     assertThat(opened).allSatisfy(page -> assertThat(page.join().statusCode()).isEqualTo(200));
     assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :id").param("id", session).query(Long.class).single()).isEqualTo(1);
@@ -203,7 +203,7 @@ class CardTest {
     HttpResponse<String> answer = lifting.odile().post("/sessions/" + lifting.session() + "/sets", lifting.entry(1, 1, planned, "5", ""));
     assertThat(answer.statusCode()).isEqualTo(302);
     assertThat(lifting.logged()).containsExactly(planned + "x5");
-    assertThat(lifting.odile().get("/sessions/" + lifting.session() + "/card").body()).contains(planned + " kg × 5");
+    assertThat(lifting.odile().card(lifting.session()).body()).contains(planned + " kg × 5");
   }
 
   @Test
@@ -235,7 +235,7 @@ class CardTest {
   @Test
   void goesOnBehindTheSetThatWasLogged(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(18));
-    String first = lifting.odile().get("/sessions/" + lifting.session() + "/card").body();
+    String first = lifting.odile().card(lifting.session()).body();
     List<String> panels = Pattern.compile("data-panel-id=\"([\\d-]+)\"").matcher(first).results().map(found -> found.group(1)).toList();
     String third = lifting.slot() + "-1-3";
     String fourth = panels.get(panels.indexOf(third) + 1);

@@ -85,7 +85,7 @@ class CardViewTest {
     assertThat(view.slots()).hasSize(2);
     assertThat(view.slots().get(1).problem()).startsWith("The estimated max is not known");
     assertThat(view.slots().get(1).sets()).isEmpty();
-    assertThat(coach.get("/sessions/" + session + "/card").body()).contains("The estimated max is not known");
+    assertThat(coach.card(session).body()).contains("The estimated max is not known");
   }
 
   @Test
@@ -93,7 +93,7 @@ class CardViewTest {
     long session = session(app, "Teagan Loxley", "1x5 100kg");
     CardView.SetView set = view(app, session, null).slots().get(0).sets().get(0);
     Client coach = Client.of(app, "coach");
-    coach.get("/sessions/" + session + "/card");
+    coach.card(session);
     coach.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + set.slotId(), "part", "1",
         "set", "1", "issue", "1", "seen", "-1", "load", "100", "reps", "5", "outcome", "missed"));
     CardView view = view(app, session, null);

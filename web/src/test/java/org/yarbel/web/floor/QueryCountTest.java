@@ -33,7 +33,7 @@ class QueryCountTest {
   void aCardAndALiftersPageAskAFewQueriesToo(TestApp app) {
     Client coach = Client.of(app, "coach");
     long session = app.session("Odile", TestApp.TODAY.minusDays(1));
-    coach.get("/sessions/" + session + "/card");
+    coach.card(session);
     assertThat(statements(app, () -> coach.get("/sessions/" + session + "/card"))).isLessThanOrEqualTo(9);
     assertThat(statements(app, () -> coach.get("/lifters/" + app.lifter("Odile")))).isLessThanOrEqualTo(16);
     assertThat(statements(app, () -> coach.get("/kit/" + app.jdbc().sql("select min(p.id) from place p join demo_week d on d.club_id = p.club_id")

@@ -175,11 +175,11 @@ class KitRoomTest {
     }
     long today = app.jdbc().sql("select id from training_session where lifter_id = :id and day = '2026-03-02'")
         .param("id", Long.parseLong(lifter.replaceAll("\\D", ""))).query(Long.class).single();
-    assertThat(coach.get("/sessions/" + today + "/card").body()).contains(">140<");
+    assertThat(coach.card(today).body()).contains(">140<");
     coach.get("/kit/" + id);
     coach.post("/kit/" + id, kit("kg.0.size", "25", "bar.0.mass", "25", "version", "0"));
     assertThat(coach.get(lifter + "/week").body()).as("issued stays; 25 and 50s make 125").contains("140 ×3", "125 ×3");
-    assertThat(coach.get("/sessions/" + today + "/card").body()).contains(">140<");
+    assertThat(coach.card(today).body()).contains(">140<");
   }
 
   @Test

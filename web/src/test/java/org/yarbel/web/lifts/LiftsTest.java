@@ -51,7 +51,7 @@ class LiftsTest {
     assertThat(coach.get(lifter + "/week").body()).as("half of 70 % of 200").contains("70 ×3", "worked out as 70 % (± 7) of the squat");
     long session = app.jdbc().sql("select id from training_session where lifter_id = :id").param("id", Long.parseLong(lifter.replaceAll("\\D", "")))
         .query(Long.class).single();
-    assertThat(coach.get("/sessions/" + session + "/card").body()).contains("Mill-race squat");
+    assertThat(coach.card(session).body()).contains("Mill-race squat");
     coach.get("/lifts?edit=mill-race-squat");
     coach.post("/lifts", lift("Mill-race squat, slow", "edit", "mill-race-squat", "ratio", "65"));
     assertThat(coach.get("/lifts?find=mill-race-squat").body()).contains("Mill-race squat, slow", "65 ± 7 %");

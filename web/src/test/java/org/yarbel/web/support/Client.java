@@ -36,6 +36,13 @@ public final class Client {
     return client;
   }
 
+  /** Takes a card as a phone's script does, and answers its page. */
+  public HttpResponse<String> card(long session) {
+    get("/sessions/" + session + "/card");
+    post("/sessions/" + session + "/issue", Map.of());
+    return get("/sessions/" + session + "/card");
+  }
+
   public HttpResponse<String> get(String path, String... headers) {
     return send(request(path, headers).GET().build());
   }

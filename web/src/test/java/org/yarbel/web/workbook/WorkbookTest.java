@@ -5,11 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellType;
 import org.apache.poi.ss.usermodel.Row;
@@ -19,6 +24,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.board.PlanService;
+import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
@@ -225,5 +231,66 @@ class WorkbookTest {
     var answer = someone.coach().postBody(someone.at("/runway/workbook"), "multipart/form-data; boundary=" + boundary, head + new String(large) + "\r\n--" + boundary + "--\r\n");
     assertThat(answer.statusCode()).isEqualTo(413);
     assertThat(answer.body()).contains("That file is too large");
+  }
+
+  private static byte[] zip(Map<String, Consumer<OutputStream>> files) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(out)) {
+      for (Map.Entry<String, Consumer<OutputStream>> file : files.entrySet()) {
+        zip.putNextEntry(new ZipEntry(file.getKey()));
+        file.getValue().accept(zip);
+      }
+    }
+    return out.toByteArray();
+  }
+
+  private static Consumer<OutputStream> many(String head, String piece, int times) {
+    return out -> {
+      try {
+        out.write(head.getBytes(StandardCharsets.US_ASCII));
+        byte[] block = piece.repeat(1000).getBytes(StandardCharsets.US_ASCII);
+        for (int i = 0; i < times; i += 1000) {
+          out.write(block);
+        }
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    };
+  }
+
+  /** Sheets that unpack to hundreds of times their size: they are left before anything is built up of them. */
+  @Test
+  void aFileThatUnpacksToMuchMoreThanAnyOfOursIsRefusedWhileItIsUnpacked() throws IOException {
+    List<byte[]> bombs = List.of(
+        zip(Map.of("xl/worksheets/sheet1.xml", many("<worksheet><sheetData>", "<row><c/></row>", 3_000_000))),
+        zip(Map.of("xl/sharedStrings.xml", many("<sst>", "<si><t>aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa</t></si>", 300_000))),
+        zip(Map.of("xl/media/image.bin", many("", "0000000000", 5_000_000))),
+        zip(Map.of("xl/workbook.xml", many("", "<a>", 20_000))));
+    for (byte[] bomb : bombs) {
+      assertThat(bomb.length).as("as it comes").isLessThan(4 << 20);
+      assertThat(WorkbookReader.read(bomb).problems()).containsExactly(
+          "The file is much larger than a workbook of ours: export the weeks anew and change that file.");
+    }
+  }
+
+  @Test
+  void ourOwnOfTwentySixWeeksKeepsWellToTheBounds() {
+    long maren = someone.app().lifter("Maren");
+    byte[] own = someone.within(() -> someone.app().bean(Workbooks.class).write(someone.app().bean(LifterRepository.class).findById(maren).orElseThrow(),
+        TestApp.TODAY.minusWeeks(13), Workbooks.MOST_WEEKS));
+    assertThat(WorkbookBounds.size(own)).as("bytes, of %s", WorkbookBounds.MOST_BYTES).isBetween(100_000L, WorkbookBounds.MOST_BYTES / 3);
+    assertThat(WorkbookBounds.kept(own)).isTrue();
+  }
+
+  @Test
+  void aDayThatIsNoneInTheRecordIsAWordAndNoFault() {
+    assertThat(take(book -> {
+      for (Row row : book.getSheet(WorkbookWriter.RECORD)) {
+        if (row.getCell(9) != null) {
+          row.getCell(9).setCellValue("+999999999-12-31");
+        }
+      }
+      cell(book, "Week 1", 6, 5).setCellValue("5x5 70%");
+    }).problems()).isNotEmpty();
   }
 }

@@ -1,0 +1,43 @@
+package org.yarbel.web.edge;
+
+import java.sql.SQLException;
+import java.sql.SQLTransientException;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.dao.QueryTimeoutException;
+import org.springframework.transaction.CannotCreateTransactionException;
+
+/** Tells what goes by itself from what is wrong. */
+public final class Transient {
+  /** Classes of SQLSTATE: no connection; the server is short of something; somebody ended the query or the server. */
+  private static final Set<String> STATES = Set.of("08", "53", "57");
+  private static final int DEEPEST = 20;
+
+  private Transient() {}
+
+  /** Whether something failed since the database did not answer, not in time, or somebody else wrote at the same moment. */
+  public static boolean is(Throwable wrong) {
+    return any(wrong, why -> why instanceof ConcurrencyFailureException) || away(wrong);
+  }
+
+  /** Whether something failed since the database did not answer, or not in time. */
+  static boolean away(Throwable wrong) {
+    return any(wrong, why -> why instanceof DataAccessResourceFailureException || why instanceof CannotCreateTransactionException
+        || why instanceof QueryTimeoutException || why instanceof PessimisticLockingFailureException || why instanceof SQLTransientException
+        || why instanceof SQLException sql && sql.getSQLState() != null && sql.getSQLState().length() == 5
+        && STATES.contains(sql.getSQLState().substring(0, 2)));
+  }
+
+  private static boolean any(Throwable wrong, Predicate<Throwable> asked) {
+    int depth = 0;
+    for (Throwable why = wrong; why != null && depth < DEEPEST; why = why.getCause(), depth++) {
+      if (asked.test(why)) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

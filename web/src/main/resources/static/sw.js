@@ -10,7 +10,7 @@ self.addEventListener("message", (event) => {
   const parts = (event.data?.parts ?? []).map((part) => new URL(part, self.location.origin));
   const card = new URL(event.data?.card ?? "/", self.location.origin);
   if (isCard(card)) {
-    event.waitUntil(Promise.all([fresh(card), ...parts.filter(isPart).map((url) => part(new Request(url)))]).catch(() => {}));
+    event.waitUntil(Promise.all([event.data.page ? stand(card, event.data.page) : fresh(card), ...parts.filter(isPart).map((url) => part(new Request(url)))]).catch(() => {}));
   }
 });
 
@@ -56,6 +56,16 @@ async function card(request, url) {
   }
 }
 
+// The page as it stands after an answer: its headers are those it came with.
+async function stand(url, page) {
+  const before = await caches.match(url.origin + url.pathname);
+  if (!before) {
+    await fresh(url);
+    return;
+  }
+  await keep(url, new Response(page, { status: 200, headers: before.headers }));
+}
+
 async function fresh(url) {
   await keep(url, await fetch(url.origin + url.pathname, { credentials: "same-origin" }));
 }
@@ -65,7 +75,7 @@ async function keep(url, answer) {
   if (!answer.ok || answer.redirected) {
     return;
   }
-  const page = (await answer.clone().text()).replace("<html ", `<html data-kept="${new Date().toISOString()}" `);
+  const page = (await answer.clone().text()).replace(/<html (?:data-kept="[^"]*" )?/, `<html data-kept="${new Date().toISOString()}" `);
   const kept = new Response(page, { status: 200, headers: answer.headers });
   await (await caches.open(CARDS)).put(url.origin + url.pathname, kept);
 }

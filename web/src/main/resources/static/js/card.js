@@ -1,26 +1,55 @@
 // The Card on a phone: one set in the foreground, entries kept on the device until the server has them.
 
 const root = () => document.getElementById("card");
-const queueName = () => "yarbel-entries-" + root().dataset.session;
+const outbox = window.yarbelOutbox;
+const here = () => "/sessions/" + root().dataset.session + "/";
 
 function start() {
   document.addEventListener("keydown", onKey);
   document.addEventListener("click", onClick);
   document.addEventListener("submit", onSubmit);
-  window.addEventListener("online", send);
-  keepCard();
+  document.addEventListener("yarbel:answered", onAnswered);
+  document.addEventListener("yarbel:waits", onWaits);
+  document.addEventListener("yarbel:lost", () => (resting = null));
+  document.addEventListener("visibilitychange", takeCard);
+  keepCard(root());
   replay();
-  send();
+  putIn();
+  takeCard();
 }
 
-// The card as it now stands is kept with what it needs, so that it opens without signal.
-async function keepCard() {
+// The card as the server last told it is kept with what it needs, so that it opens without signal and shows what is logged.
+async function keepCard(card) {
   if (document.documentElement.dataset.kept || !("serviceWorker" in navigator)) {
     return;
   }
+  const page = document.documentElement.cloneNode(true);
+  page.querySelector("#card").replaceWith(card.cloneNode(true));
+  page.querySelectorAll("#outbox :is(#queue-note, #queue-refused)").forEach((said) => said.replaceChildren());
   const worker = (await navigator.serviceWorker.ready).active;
   const parts = performance.getEntriesByType("resource").map((entry) => entry.name);
-  worker?.postMessage({ card: location.pathname, parts });
+  worker?.postMessage({ card: location.pathname, page: "<!doctype html>\n" + page.outerHTML, parts });
+}
+
+// Looking at a card issues nothing, which a browser may do ahead of anybody; somebody who sees it takes it.
+let taking = false;
+async function takeCard() {
+  const form = document.getElementById("take-card");
+  if (!form || taking || document.visibilityState !== "visible" || document.prerendering) {
+    return;
+  }
+  taking = true;
+  try {
+    const answer = await fetch(form.getAttribute("action"), { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "HX-Request": "true" },
+      redirect: "error" });
+    if (answer.ok && document.getElementById("take-card")) {
+      replace(await answer.text(), true);
+    }
+  } catch {
+    // without signal it is taken with its first set
+  } finally {
+    taking = false;
+  }
 }
 
 // A card that came from the phone says how old it is: loads may have moved since.
@@ -123,25 +152,37 @@ function toTop() {
 }
 
 async function onSubmit(event) {
-  const form = event.target.closest("form.entry, form.ending");
+  const form = event.target.closest("form.entry, form.ending, #take-card");
   if (!form) {
     return;
   }
   event.preventDefault();
-  const body = new URLSearchParams(new FormData(form, event.submitter));
-  const entries = waiting().filter((entry) => !body.has("key") || new URLSearchParams(entry.body).get("key") !== body.get("key"));
-  entries.push({ url: form.getAttribute("action"), body: body.toString() });
-  keep(entries);
-  if (body.has("key") && body.get("outcome") !== "clear") {
-    const panel = form.closest(".panel");
-    resting = { key: body.get("key"), rest: Number(panel.dataset.rest), next: panel.querySelector(".what-next a")?.textContent ?? "rest" };
+  if (form.id === "take-card") {
+    takeCard();
+    return;
   }
-  await send();
+  const body = new URLSearchParams(new FormData(form, event.submitter));
+  body.delete("_csrf");
+  body.delete("_once");
+  const panel = form.closest(".panel");
+  const entry = { url: form.getAttribute("action"), body: body.toString(), key: body.get("key") ?? form.getAttribute("action"), panel: panel?.dataset.panelId ?? "",
+    place: panel?.dataset.panelId ?? "end", words: panel ? words(panel, body) : "the end of the session" };
+  if (panel && body.get("outcome") !== "clear") {
+    resting = { key: entry.key, rest: Number(panel.dataset.rest), next: panel.querySelector(".what-next a")?.textContent ?? "rest" };
+  }
+  await outbox.take(entry);
+}
+
+// What somebody wanted to write down, in the words they would say.
+function words(panel, body) {
+  const figures = body.get("outcome") === "clear" ? "not done after all"
+    : body.get("load") + (body.get("outcome") === "missed" ? ", missed" : " × " + body.get("reps")) + (body.get("rpe") ? " @" + body.get("rpe") : "");
+  return panel.querySelector("h2").textContent.replace(/\s+/g, " ").trim() + ": " + figures;
 }
 
 // The rest begins when a set is taken or kept on the phone, not while something is asked about it.
 let resting = null;
-function answered(key, taken) {
+function rest(key, taken) {
   if (!resting || resting.key !== key) {
     return;
   }
@@ -151,83 +192,54 @@ function answered(key, taken) {
   resting = null;
 }
 
-function waiting() {
-  try {
-    return JSON.parse(localStorage.getItem(queueName()) || "[]");
-  } catch {
-    return [];
-  }
-}
-
-function keep(entries) {
-  if (entries.length === 0) {
-    localStorage.removeItem(queueName());
-  } else {
-    localStorage.setItem(queueName(), JSON.stringify(entries));
-  }
-}
-
-// What waits besides an entry that was answered: a correction typed while it was under way stays.
-const without = (entry) => waiting().filter((other) => other.body !== entry.body);
-
-let sending = false;
-
-async function send() {
-  if (sending || waiting().length === 0) {
+function onAnswered({ detail }) {
+  const { entry, ok, html } = detail;
+  rest(entry.key, ok);
+  if (!entry.url.startsWith(here()) || html === "") {
     return;
   }
-  sending = true;
-  try {
-    let late = false;
-    while (waiting().length > 0) {
-      const entry = waiting()[0];
-      const body = new URLSearchParams(entry.body);
-      const token = document.querySelector('meta[name="csrf"]');
-      if (token) {
-        body.set("_csrf", token.content);
-      }
-      if (late || entry.late) {
-        body.set("sure", "1");
-      }
-      const answer = await fetch(entry.url, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "error" });
-      if (answer.ok || answer.status === 409 || answer.status === 422) {
-        const left = without(entry);
-        keep(left);
-        answered(body.get("key"), answer.ok);
-        replace(await answer.text());
-        late = left.length > 0;
-        if (!answer.ok) {
-          return; // what was refused stands in its fields; the rest waits until that is settled
-        }
-      } else if (answer.status === 404 || answer.status === 400) {
-        keep(without(entry));
-        answered(body.get("key"), false);
-        note("Not taken, since that set is no longer in the plan" + (body.has("load") ? ": " + body.get("load") + " × " + body.get("reps") : "")
-          + ". Write it down and tell your coach.");
-      } else {
-        answered(body.get("key"), true);
-        note(waiting().length + " kept on this phone, not sent yet. Open the card again, signed in, to send.");
-        return;
-      }
-    }
-  } catch {
-    keep(waiting().map((entry) => ({ ...entry, late: true })));
-    answered(resting?.key, true);
-    replay();
-    note("No signal. " + waiting().length + (waiting().length === 1 ? " entry is" : " entries are") + " kept on this phone and will be sent.");
-    setTimeout(send, 15000);
-  } finally {
-    sending = false;
+  // somebody who waits for the answer is asked in the form; what was refused long after stays in the list
+  if (ok || detail.here) {
+    replace(html, ok);
+    outbox.asking(ok ? "" : entry.id);
   }
 }
 
-function replace(html) {
+function onWaits({ detail }) {
+  rest(detail.entry.key, true);
+  if (detail.entry.url.startsWith(here())) {
+    replay();
+  }
+}
+
+// What was refused before goes back into the fields of its set, to be looked at and sent again.
+function putIn() {
+  const entry = location.hash.startsWith("#refused-") ? outbox.refused(location.hash.slice("#refused-".length)) : null;
+  const panel = entry && document.getElementById("panel-" + entry.panel);
+  if (!panel) {
+    return;
+  }
+  const body = new URLSearchParams(entry.body);
+  for (const name of ["load", "reps", "seconds", "metres", "stopped"]) {
+    const field = panel.querySelector(`[name="${name}"]`);
+    if (field && body.has(name)) {
+      field.value = body.get(name);
+    }
+  }
+  panel.querySelectorAll('input[name="rpe"]').forEach((pad) => (pad.checked = pad.value === (body.get("rpe") ?? "")));
+  panel.querySelector('input[name="flagged"]').checked = body.has("flagged");
+  show(entry.panel);
+}
+
+function replace(html, ok) {
   const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("card");
   if (fresh) {
     delete document.documentElement.dataset.kept;
     root().replaceWith(document.adoptNode(fresh));
+    if (ok) {
+      keepCard(root());
+    }
     replay();
-    keepCard();
     const wrong = root().querySelector('[role="alert"], [aria-invalid="true"]');
     if (wrong) {
       wrong.scrollIntoView({ block: "center" });
@@ -237,17 +249,11 @@ function replace(html) {
   }
 }
 
-function note(text) {
-  const line = document.getElementById("queue-note");
-  line.textContent = text;
-  line.hidden = false;
-}
-
 // Shows entries that wait as done, and what the sets after them become by the issued table.
 function replay() {
   age();
   let last = null;
-  for (const entry of waiting()) {
+  for (const entry of outbox.waiting().filter((one) => one.url.startsWith(here()))) {
     const body = new URLSearchParams(entry.body);
     const id = [body.get("slot"), body.get("part"), body.get("set")].join("-");
     const panel = document.getElementById("panel-" + id);

@@ -18,8 +18,21 @@ for (const moment of ["focusin", "click"]) {
 }
 
 document.body.addEventListener("htmx:sendError", () => say("No connection: nothing was sent. What you typed is still here."));
+// A piece of a page that lost against somebody else stays as it is.
+document.body.addEventListener("htmx:afterRequest", (event) => {
+  const xhr = event.detail.xhr;
+  if (xhr?.status === 409 && xhr.getResponseHeader("HX-Reswap") === "none") {
+    const last = new DOMParser().parseFromString(xhr.responseText, "text/html").querySelector("main p")?.textContent ?? "";
+    say(last + " What you typed is still here; load the page again to see what stands.");
+  }
+});
 document.body.addEventListener("htmx:responseError", (event) => {
   const status = event.detail.xhr.status;
+  if (status === 503 || status === 507) {
+    say(status === 503 ? "The records cannot be reached at this moment: nothing is lost, and nothing was saved just now. What you typed is still here; try again in a few seconds."
+      : "There is no room on the disk: nothing was saved. What you typed is still here.");
+    return;
+  }
   say(status === 403 ? "Sign in again in another tab, then repeat this: what you typed is still here."
     : "That did not work, and nothing was saved. What you typed is still here; try again.");
 });
@@ -304,7 +317,7 @@ document.body.addEventListener("keydown", (event) => {
   }
 });
 
-// A signed-out phone keeps no cards; entries that were not sent yet stay until they are.
+// A signed-out phone keeps no cards; entries of a sign-in that ended by itself stay until they are sent.
 if (location.pathname === "/login" && "caches" in window) {
   caches.delete("yarbel-cards");
 }

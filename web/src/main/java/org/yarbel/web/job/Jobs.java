@@ -41,7 +41,7 @@ public class Jobs {
   private static final int THREADS = 2;
   private static final int SHOWN_FAILURES = 20;
   private static final int MOST_SAID = 600;
-  private static final int MOST_TRIES = 3;
+  private static final int MOST_TRIES = 2;
   private static final int MOST_AT_ONCE = 20;
 
   private final JdbcClient jdbc;

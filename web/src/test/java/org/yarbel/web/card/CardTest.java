@@ -107,13 +107,18 @@ class CardTest {
   }
 
   @Test
-  void theSameFormSentAgainWithOtherFiguresCorrectsWhatItSentFirst(TestApp app) {
+  void theSameFormSentAgainWithOtherFiguresIsToldWhatStands(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(7));
     String planned = lifting.planned();
     Map<String, String> entry = lifting.entry(1, 1, planned, "5", "");
     assertThat(lifting.log(entry).statusCode()).isEqualTo(200);
     entry.put("reps", "4");
-    assertThat(lifting.log(entry).statusCode()).as("the first answer never arrived").isEqualTo(200);
+    HttpResponse<String> told = lifting.log(entry);
+    assertThat(told.statusCode()).as("a page from before the answer").isEqualTo(409);
+    assertThat(told.body()).contains("Meanwhile this set was logged as " + planned + " kg × 5");
+    assertThat(lifting.logged()).as("nothing is written over unseen").containsExactly(planned + "x5");
+    entry.put("seen", "0");
+    assertThat(lifting.log(entry).statusCode()).as("seen, and meant").isEqualTo(200);
     assertThat(lifting.logged()).containsExactly(planned + "x4");
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -147,7 +148,7 @@ class ContestsTest {
   private static Jobs.Progress ended(Someone someone, long job) {
     Jobs.Progress progress = someone.within(() -> someone.app().bean(Jobs.class).progress(job));
     // asks as the page does, again and again
-    for (int i = 0; i < 3000 && !progress.ended(); i++) {
+    for (long until = System.nanoTime() + Duration.ofMinutes(3).toNanos(); System.nanoTime() < until && !progress.ended();) {
       assertThat(someone.coach().get("/jobs/" + job + "/bar").statusCode()).isEqualTo(200);
       progress = someone.within(() -> someone.app().bean(Jobs.class).progress(job));
     }

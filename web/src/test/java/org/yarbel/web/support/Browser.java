@@ -82,6 +82,11 @@ public final class Browser {
         Map.of("offline", off, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
   }
 
+  /** Takes the application away, or puts it back, without the browser knowing of any change to its network. */
+  public void gone(boolean away) {
+    wire.cut(away);
+  }
+
   public Browser open(String path) {
     driver.get(wire.url(path));
     return this;

@@ -290,7 +290,7 @@ class WorkbookTest {
           row.getCell(9).setCellValue("+999999999-12-31");
         }
       }
-      cell(book, "Week 1", 6, 5).setCellValue("5x5 70%");
+      cell(book, "Week 1", 6, WorkbookWriter.WORK).setCellValue("5x5 70%");
     }).problems()).isNotEmpty();
   }
 }

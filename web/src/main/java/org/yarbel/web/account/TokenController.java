@@ -1,0 +1,20 @@
+package org.yarbel.web.account;
+
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Tells a page that was kept on a phone the token in force and whose sign-in it is, before it sends what waits. */
+@RestController
+class TokenController {
+  /** What a page needs to send something. */
+  record Told(String token, long account) {}
+
+  @GetMapping("/token")
+  ResponseEntity<Told> token(CsrfToken token, @AuthenticationPrincipal SignedIn who) {
+    return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(new Told(token.getToken(), who.accountId()));
+  }
+}

@@ -1,0 +1,285 @@
+// Entries on their way: every page sends what waits on this phone, one after the other, and goes on by itself when the signal or
+// the server is back. What was refused stands in a list with its figures until it is settled or cleared.
+
+const WAITING = "yarbel-outbox";
+const REFUSED = "yarbel-refused";
+const PAUSES = [2, 4, 8, 15, 30, 60];
+
+const box = document.getElementById("outbox");
+const account = box?.dataset.account ?? "";
+const visit = crypto.randomUUID();
+
+function read(name) {
+  try {
+    const all = JSON.parse(localStorage.getItem(name) || "[]");
+    return Array.isArray(all) ? all : [];
+  } catch {
+    return [];
+  }
+}
+
+// Whether it could be kept: a store may be full, or switched off.
+function write(name, all) {
+  try {
+    if (all.length === 0) {
+      localStorage.removeItem(name);
+    } else {
+      localStorage.setItem(name, JSON.stringify(all));
+    }
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+const mine = (name) => read(name).filter((entry) => entry.account === account);
+const without = (name, id) => read(name).filter((entry) => entry.id !== id);
+const place = (entry) => entry.url + " " + entry.place;
+
+// Takes an entry: {url, body, key, place, words, panel}. One of the same key that waits is replaced, since it was corrected.
+async function take(given) {
+  const entry = { ...given, id: crypto.randomUUID(), account, visit };
+  const others = read(WAITING).filter((other) => other.account !== account || !entry.key || other.key !== entry.key);
+  if (write(WAITING, [...others, entry])) {
+    await send();
+    return;
+  }
+  // nothing can be kept here: it goes out now, or stays in its form
+  try {
+    const answer = await post(entry);
+    settle(entry, answer, answer.ok || answer.status < 500 ? await answer.text() : "");
+    if (answer.status >= 500) {
+      say("Not taken, and this phone keeps nothing: it is still in the form. Press again in a moment.");
+    }
+  } catch {
+    say("No signal, and this phone keeps nothing: it is still in the form. Press again when there is signal.");
+    emit("lost", { entry });
+  }
+}
+
+const emit = (what, detail) => document.dispatchEvent(new CustomEvent("yarbel:" + what, { detail }));
+
+let fresh = document.querySelector('meta[name="csrf"]')?.content ?? "";
+
+function request(entry) {
+  const body = new URLSearchParams(entry.body);
+  body.set("_csrf", fresh);
+  return fetch(entry.url, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "manual", credentials: "same-origin" });
+}
+
+// A page that was kept has an old token: a new one is asked for, and with it whose sign-in this is.
+async function post(entry) {
+  const answer = await request(entry);
+  if (answer.status !== 403 && answer.type !== "opaqueredirect") {
+    return answer;
+  }
+  const asked = await fetch("/token", { redirect: "manual", credentials: "same-origin", cache: "no-store" });
+  if (asked.status >= 500) {
+    return asked;
+  }
+  const told = asked.ok ? await asked.json() : null;
+  if (!told || String(told.account) !== account) {
+    return { ok: false, status: 401, text: async () => "" };
+  }
+  fresh = told.token;
+  return request(entry);
+}
+
+let pause = 0;
+let timer = 0;
+function later(seconds) {
+  clearTimeout(timer);
+  const wait = Math.max(seconds || 0, PAUSES[Math.min(pause, PAUSES.length - 1)]);
+  pause++;
+  // two phones that lost the same server do not come back in step
+  timer = setTimeout(send, wait * 1000 * (0.8 + 0.4 * Math.random()));
+}
+
+async function send() {
+  if (!box) {
+    return;
+  }
+  clearTimeout(timer);
+  // one page at a time sends, or the order is lost
+  if (navigator.locks) {
+    await navigator.locks.request("yarbel-outbox", { ifAvailable: true }, async (lock) => lock ? through() : later());
+  } else {
+    await through();
+  }
+  show();
+}
+
+let sending = false;
+async function through() {
+  if (sending) {
+    return;
+  }
+  sending = true;
+  try {
+    for (let entry = mine(WAITING)[0]; entry; entry = mine(WAITING)[0]) {
+      let answer;
+      try {
+        answer = await post(entry);
+      } catch {
+        waits(entry, "No signal. ");
+        return;
+      }
+      if (answer.status === 401) {
+        waits(entry, "", "Sign in to send.");
+        return;
+      }
+      if (answer.status >= 500 || answer.status === 429 || answer.status === 403) {
+        waits(entry, "The records cannot be reached. ", "", Number(answer.headers?.get("Retry-After")));
+        return;
+      }
+      const html = await answer.text();
+      write(WAITING, without(WAITING, entry.id));
+      pause = 0;
+      settle(entry, answer, html);
+    }
+    state = "";
+  } finally {
+    sending = false;
+  }
+}
+
+let state = "";
+let ask = "";
+function waits(entry, why, then = "", seconds = 0) {
+  state = why;
+  ask = then;
+  emit("waits", { entry });
+  show();
+  later(seconds);
+}
+
+// What became of an entry: taken, or refused and why. One that is refused while its page is open is asked about there.
+function settle(entry, answer, html) {
+  const others = read(REFUSED).filter((other) => other.account !== account || place(other) !== place(entry));
+  if (answer.ok) {
+    write(REFUSED, others);
+  } else {
+    const why = reason(entry, answer.status, html);
+    write(REFUSED, [...others, { ...entry, why }]);
+  }
+  emit("answered", { entry, ok: answer.ok, html: answer.status === 404 || answer.status === 400 ? "" : html, here: entry.visit === visit });
+  show();
+}
+
+function reason(entry, status, html) {
+  if (status === 404 || status === 400) {
+    return "That set is no longer in the plan. Tell your coach.";
+  }
+  const panel = new DOMParser().parseFromString(html, "text/html").getElementById("panel-" + entry.panel);
+  const said = [...(panel?.querySelectorAll('[role="alert"], .field-error') ?? [])].map((one) => (one.querySelector("span") ?? one).textContent.trim());
+  return said.filter((text) => text).join(" ") || "It was not taken.";
+}
+
+// ---- what is shown
+
+let said = "";
+function say(text) {
+  said = text;
+  show();
+}
+
+function show() {
+  if (!box) {
+    return;
+  }
+  const waiting = mine(WAITING);
+  const note = document.getElementById("queue-note");
+  const count = waiting.length === 1 ? "1 entry is" : waiting.length + " entries are";
+  const text = waiting.length === 0 || state === "" && ask === "" ? said
+    : state + count + " kept on this phone and will be sent" + (ask ? ". " + ask : " by themselves.");
+  note.hidden = text === "";
+  if (note.textContent !== text) {
+    note.textContent = text;
+  }
+  const list = document.getElementById("queue-refused");
+  const refused = mine(REFUSED).filter((entry) => !asked(entry));
+  list.replaceChildren(...refused.map(line));
+  list.hidden = refused.length === 0;
+  box.hidden = note.hidden && list.hidden;
+}
+
+// Whether it stands in its form on this page, with the question.
+let formOf = "";
+const asked = (entry) => formOf !== "" && formOf === entry.id;
+
+function line(entry) {
+  const item = document.createElement("li");
+  const words = document.createElement("b");
+  words.textContent = "Not taken: " + entry.words + ".";
+  const link = document.createElement("a");
+  link.href = entry.url.replace(/\/sets$/, "/card") + "?set=" + entry.panel + "#refused-" + entry.id;
+  link.textContent = "Put it into its set";
+  const clear = document.createElement("button");
+  clear.type = "button";
+  clear.className = "link";
+  clear.textContent = "Clear";
+  clear.setAttribute("aria-label", "Clear: " + entry.words);
+  clear.addEventListener("click", () => {
+    write(REFUSED, without(REFUSED, entry.id));
+    show();
+  });
+  item.append(words, " " + entry.why + " ");
+  if (entry.panel) {
+    item.append(link, " ");
+  }
+  item.append(clear);
+  return item;
+}
+
+// ---- signing out
+
+const out = document.querySelector("form.who");
+let sure = false;
+out?.addEventListener("submit", async (event) => {
+  const left = () => mine(WAITING).length + mine(REFUSED).length;
+  if (sure || left() === 0) {
+    forget();
+    return;
+  }
+  event.preventDefault();
+  await send();
+  if (left() === 0) {
+    forget();
+    HTMLFormElement.prototype.submit.call(out);
+    return;
+  }
+  const question = document.getElementById("sign-out-question");
+  question.querySelector("span").textContent = (left() === 1 ? "One entry on this phone is" : left() + " entries on this phone are")
+    + " not written down yet. Signing out drops " + (left() === 1 ? "it." : "them.");
+  question.hidden = false;
+  box.hidden = false;
+  question.querySelector("button").focus();
+});
+document.getElementById("sign-out-anyway")?.addEventListener("click", () => {
+  sure = true;
+  out.requestSubmit();
+});
+document.getElementById("sign-out-stay")?.addEventListener("click", () => {
+  document.getElementById("sign-out-question").hidden = true;
+  show();
+});
+
+// Somebody who has signed out leaves nothing of theirs on the phone.
+function forget() {
+  write(WAITING, read(WAITING).filter((entry) => entry.account !== account));
+  write(REFUSED, read(REFUSED).filter((entry) => entry.account !== account));
+  window.caches?.delete("yarbel-cards");
+}
+
+window.addEventListener("online", () => { pause = 0; send(); });
+document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && send());
+window.addEventListener("storage", (event) => (event.key === WAITING || event.key === REFUSED) && show());
+
+window.yarbelOutbox = {
+  take,
+  send,
+  waiting: () => mine(WAITING),
+  refused: (id) => mine(REFUSED).find((entry) => entry.id === id),
+  asking: (id) => { formOf = id; show(); },
+};
+send();

@@ -31,19 +31,35 @@ async function keepCard(card) {
   worker?.postMessage({ card: location.pathname, page: "<!doctype html>\n" + page.outerHTML, parts });
 }
 
+// Only what says so changes: somebody may be at the fields already.
+function issued(taken) {
+  for (const what of [".card-head > p", ".paper > header"]) {
+    root().querySelector(what).replaceWith(document.adoptNode(taken.querySelector(what)));
+  }
+  const number = taken.querySelector('input[name="issue"]')?.value ?? "1";
+  root().querySelectorAll('input[name="issue"]').forEach((field) => (field.value = number));
+  const end = taken.querySelector("details.end");
+  if (end && !root().querySelector("details.end")) {
+    root().querySelector(".overview").append(document.adoptNode(end));
+  }
+  delete root().dataset.take;
+  keepCard(root());
+}
+
 // Looking at a card issues nothing, which a browser may do ahead of anybody; somebody who sees it takes it.
 let taking = false;
 async function takeCard() {
-  const form = document.getElementById("take-card");
-  if (!form || taking || document.visibilityState !== "visible" || document.prerendering) {
+  const address = root().dataset.take;
+  if (!address || taking || document.visibilityState !== "visible" || document.prerendering) {
     return;
   }
   taking = true;
   try {
-    const answer = await fetch(form.getAttribute("action"), { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "HX-Request": "true" },
-      redirect: "error" });
-    if (answer.ok && document.getElementById("take-card")) {
-      replace(await answer.text(), true);
+    const body = new URLSearchParams({ _csrf: document.querySelector('meta[name="csrf"]')?.content ?? "" });
+    const answer = await fetch(address, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "error" });
+    const taken = answer.ok ? new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("card") : null;
+    if (taken && root().dataset.take) {
+      issued(taken);
     }
   } catch {
     // without signal it is taken with its first set
@@ -152,15 +168,11 @@ function toTop() {
 }
 
 async function onSubmit(event) {
-  const form = event.target.closest("form.entry, form.ending, #take-card");
+  const form = event.target.closest("form.entry, form.ending");
   if (!form) {
     return;
   }
   event.preventDefault();
-  if (form.id === "take-card") {
-    takeCard();
-    return;
-  }
   const body = new URLSearchParams(new FormData(form, event.submitter));
   body.delete("_csrf");
   body.delete("_once");

@@ -200,7 +200,9 @@ function show() {
   const refused = mine(REFUSED).filter((entry) => !asked(entry));
   list.replaceChildren(...refused.map(line));
   list.hidden = refused.length === 0;
-  box.hidden = note.hidden && list.hidden;
+  const question = document.getElementById("sign-out-question");
+  question.hidden ||= waiting.length + mine(REFUSED).length === 0;
+  box.hidden = note.hidden && list.hidden && question.hidden;
 }
 
 // Whether it stands in its form on this page, with the question.
@@ -234,10 +236,9 @@ function line(entry) {
 // ---- signing out
 
 const out = document.querySelector("form.who");
-let sure = false;
 out?.addEventListener("submit", async (event) => {
   const left = () => mine(WAITING).length + mine(REFUSED).length;
-  if (sure || left() === 0) {
+  if (left() === 0) {
     forget();
     return;
   }
@@ -255,9 +256,19 @@ out?.addEventListener("submit", async (event) => {
   box.hidden = false;
   question.querySelector("button").focus();
 });
-document.getElementById("sign-out-anyway")?.addEventListener("click", () => {
-  sure = true;
-  out.requestSubmit();
+// Only when the house knows it: a phone that merely looked signed out would be worse.
+document.getElementById("sign-out-anyway")?.addEventListener("click", async () => {
+  try {
+    const answer = await fetch(out.action, { method: "POST", body: new URLSearchParams(new FormData(out)), redirect: "manual", credentials: "same-origin" });
+    if (answer.ok || answer.type === "opaqueredirect") {
+      forget();
+      location.href = "/login?out";
+      return;
+    }
+  } catch {
+    // told below
+  }
+  say("No signal: you are still signed in, and nothing was dropped. Sign out again when there is signal.");
 });
 document.getElementById("sign-out-stay")?.addEventListener("click", () => {
   document.getElementById("sign-out-question").hidden = true;

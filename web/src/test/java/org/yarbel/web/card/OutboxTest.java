@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.WebDriverWait;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.Role;
 import org.yarbel.web.support.Browser;
@@ -181,21 +182,30 @@ class OutboxTest {
   }
 
   @Test
-  void signingOutAsksBeforeItDropsWhatIsNotSent(TestApp app, Browser browser) {
+  void signingOutAsksBeforeItDropsWhatIsNotWrittenDown(TestApp app, Browser browser) {
     card(browser);
     browser.offline(true);
-    log(browser, "185");
+    log(browser, "900");
     browser.awaitText("#queue-note", "1 entry is kept");
-    browser.driver().executeScript("document.querySelector('form.who').requestSubmit()");
-    browser.awaitText("#sign-out-question", "One entry on this phone is not written down yet. Signing out drops it.");
-    browser.press("#sign-out-stay");
-    assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-outbox')")).contains("185").doesNotContain("_csrf");
-    browser.driver().executeScript("document.querySelector('form.who').requestSubmit()");
-    browser.await("#sign-out-question:not([hidden])");
+    assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-outbox')")).contains("900").doesNotContain("_csrf");
+    signOut(browser);
+    browser.press("#sign-out-anyway");
+    browser.awaitText("#queue-note", "No signal");
     browser.offline(false);
+    browser.open("/me");
+    browser.awaitText("#queue-refused", "900 × 1 @8");
+    signOut(browser);
+    browser.press("#sign-out-stay");
+    assertThat(browser.find("#sign-out-question").isDisplayed()).isFalse();
+    signOut(browser);
     browser.press("#sign-out-anyway");
     browser.awaitText("h1", "Sign in");
-    assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-outbox')")).isNull();
+    assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-refused')")).isNull();
+  }
+
+  private static void signOut(Browser browser) {
+    browser.driver().executeScript("document.querySelector('form.who').requestSubmit()");
+    browser.awaitText("#sign-out-question", "One entry on this phone is not written down yet. Signing out drops it.");
   }
 
   @Test

@@ -1,10 +1,13 @@
 package org.yarbel.web.club;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.web.support.TestApp;
 
 @ExtendWith(TestApp.class)
@@ -30,12 +33,22 @@ class SchemaTest {
 
   @Test
   void theLedgersPageIsReadFromAnIndex(TestApp app) {
-    app.jdbc().sql("analyze logged_set").update();
+    JdbcClient.create(app.owner()).sql("analyze logged_set").update();
     String plan = String.join("\n", app.jdbc().sql("""
         explain select * from logged_set where club_id = :club and lifter_id = :lifter and lift = 'squat' and day < date '2030-01-01'
         order by day desc, id desc limit 120""")
         .param("club", app.jdbc().sql("select club_id from demo_week").query(Long.class).single())
         .param("lifter", app.lifter("Maren")).query(String.class).list());
     assertThat(plan).contains("logged_set_lift_day");
+  }
+
+  @Test
+  void theApplicationsRoleReadsAndWritesRowsAndNothingElse(TestApp app) {
+    for (String beyond : List.of("create table more (id int)", "alter table lifter add column more int", "drop table lifter", "create role more",
+        "truncate logged_set", "copy lifter to '/tmp/lifters'", "create schema more", "select pg_read_file('/etc/passwd')", "alter role yarbel superuser")) {
+      assertThatThrownBy(() -> app.jdbc().sql(beyond).update()).as(beyond).isInstanceOf(DataAccessException.class);
+    }
+    assertThat(app.jdbc().sql("select count(*) from pg_class c join pg_roles r on r.oid = c.relowner where r.rolname = 'yarbel'").query(Integer.class).single())
+        .as("what it owns").isZero();
   }
 }

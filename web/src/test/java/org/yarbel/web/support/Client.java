@@ -49,9 +49,7 @@ public final class Client {
 
   /** Posts a form with the token of the page that was read last. */
   public HttpResponse<String> post(String path, Map<String, String> form, String... headers) {
-    String body = form.entrySet().stream()
-        .map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
-        .collect(Collectors.joining("&", "_csrf=" + encode(token) + "&", ""));
+    String body = "_csrf=" + encode(token) + "&" + encoded(form);
     return send(request(path, headers).header("Content-Type", "application/x-www-form-urlencoded")
         .POST(HttpRequest.BodyPublishers.ofString(body)).build());
   }
@@ -90,7 +88,12 @@ public final class Client {
     }
   }
 
-  private static String encode(String text) {
+  /** Fields as they are sent. */
+  static String encoded(Map<String, String> form) {
+    return form.entrySet().stream().map(field -> encode(field.getKey()) + "=" + encode(field.getValue())).collect(Collectors.joining("&"));
+  }
+
+  static String encode(String text) {
     return URLEncoder.encode(text, StandardCharsets.UTF_8);
   }
 }

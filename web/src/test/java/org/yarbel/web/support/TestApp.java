@@ -2,13 +2,16 @@ package org.yarbel.web.support;
 
 import java.time.LocalDate;
 import java.util.Map;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import org.yarbel.web.YarbelApplication;
 
 /**
@@ -45,6 +48,7 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
       running = new TestApp(SpringApplication.run(YarbelApplication.class, "--server.port=0", "--yarbel.demo=true",
           "--yarbel.today=" + TODAY, "--yarbel.trusted-proxies=" + PROXY, "--spring.datasource.url=" + database.get("url"),
           "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),
+          "--spring.flyway.url=" + database.get("url"), "--spring.flyway.user=yarbel_owner", "--spring.flyway.password=" + database.get("owner"),
           "--spring.main.register-shutdown-hook=false", "--spring.jpa.properties.hibernate.generate_statistics=" + !Boolean.getBoolean("load"),
           "--logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"));
     }
@@ -71,6 +75,13 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
 
   public JdbcClient jdbc() {
     return bean(JdbcClient.class);
+  }
+
+  /** The database as its owner, who may change tables: the application's own role may not. */
+  public DataSource owner() {
+    Environment settings = context.getEnvironment();
+    return new DriverManagerDataSource(settings.getRequiredProperty("spring.flyway.url"), settings.getRequiredProperty("spring.flyway.user"),
+        settings.getRequiredProperty("spring.flyway.password"));
   }
 
   /** The id of a lifter of the demo, by the beginning of the name. */

@@ -10,10 +10,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -28,6 +30,7 @@ import org.yarbel.web.support.TestApp;
 class FuzzTest {
   /** More by {@code -Dfuzz=1000000}, as the benchmarks do. */
   private static final int REQUESTS = Integer.getInteger("fuzz", 5_000);
+  private static final long SEED = Long.getLong("fuzz.seed", 20_260_302);
   private static final int THREADS = 3;
 
   /** The ids of a club by what stands before them in a path. */
@@ -61,6 +64,7 @@ class FuzzTest {
   /** Sends them in a few threads, each signed in again when something it asked for has signed it out; answers what was wrong. */
   private static List<String> sent(House house, List<Fuzzer.Call> calls, IntUnaryOperator who) throws Exception {
     List<String> wrong = Collections.synchronizedList(new ArrayList<>());
+    Map<Integer, AtomicInteger> answers = new ConcurrentSkipListMap<>();
     ExecutorService threads = Executors.newFixedThreadPool(THREADS);
     List<Future<?>> all = new ArrayList<>();
     for (int t = 0; t < THREADS; t++) {
@@ -71,6 +75,7 @@ class FuzzTest {
           int person = who.applyAsInt(i);
           Client client = clients.computeIfAbsent(person, p -> signedIn(house, p));
           HttpResponse<String> answer = calls.get(i).by(client);
+          answers.computeIfAbsent(answer.statusCode(), status -> new AtomicInteger()).incrementAndGet();
           if (answer.statusCode() >= 500 || answer.body().contains("Exception") || answer.body().contains("\tat ")) {
             wrong.add(answer.statusCode() + " to " + calls.get(i));
           }
@@ -84,6 +89,7 @@ class FuzzTest {
       one.get(90, TimeUnit.MINUTES);
     }
     threads.shutdown();
+    System.out.println(calls.size() + " requests answered: " + answers);
     return wrong;
   }
 
@@ -94,7 +100,7 @@ class FuzzTest {
     Fuzzer fuzzer = new Fuzzer(app);
     assertThat(fuzzer.mappings()).isGreaterThan(120);
     Map<String, String> before = House.tables(app.jdbc(), house.clubId());
-    List<Fuzzer.Call> calls = fuzzer.calls(20_260_302, REQUESTS, both(house, neighbour), false);
+    List<Fuzzer.Call> calls = fuzzer.calls(SEED, REQUESTS, both(house, neighbour), false);
     List<String> wrong = sent(house, calls, i -> i / fuzzer.mappings() % 8 == 7 ? 2 : i / fuzzer.mappings() % 8 == 6 ? 1 : 0);
     assertThat(wrong).as("answers of 500 and more, or with a trace").isEmpty();
     assertThat(House.tables(app.jdbc(), house.clubId())).as("all rows of all other clubs").isEqualTo(before);

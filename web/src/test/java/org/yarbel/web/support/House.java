@@ -1,11 +1,17 @@
 package org.yarbel.web.support;
 
+import java.net.http.HttpResponse;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
@@ -40,7 +46,9 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
       long place = app.bean(Places.class).all().get(0).id();
       List<Long> made = new ArrayList<>();
       for (String who : List.of("One", "Two")) {
-        Lifter lifter = app.bean(LifterRepository.class).saveAndFlush(new Lifter(who + " of " + name, MassUnit.KG, place));
+        Lifter free = new Lifter(who + " of " + name, MassUnit.KG, place);
+        free.life(null, null, null, EnumSet.allOf(DayOfWeek.class));
+        Lifter lifter = app.bean(LifterRepository.class).saveAndFlush(free);
         for (String lift : List.of("squat", "bench")) {
           LiftNumbers own = new LiftNumbers(lifter.id(), lift);
           own.decide(Level.INTERMEDIATE, Basis.ESTIMATED);
@@ -60,11 +68,11 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   }
 
   private static String coachOf(String name) {
-    return name.toLowerCase(java.util.Locale.ROOT) + "@coach.example";
+    return name.toLowerCase(Locale.ROOT) + "@coach.example";
   }
 
   private static String lifterOf(String name) {
-    return name.toLowerCase(java.util.Locale.ROOT) + "@lifter.example";
+    return name.toLowerCase(Locale.ROOT) + "@lifter.example";
   }
 
   public Client coach() {
@@ -81,25 +89,32 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
       String at = "/lifters/" + lifter;
       for (int day = 0; day < 5; day += 2) {
         for (String work : List.of("1x1 @8; 4x4 -15%", "5x5 100kg")) {
-          coach.post(at + "/days/" + TestApp.TODAY.plusDays(day) + "/slots", Map.of("kind", "MAIN", "lift", "Squat", "work", work));
+          write(coach, at + "/days/" + TestApp.TODAY.plusDays(day) + "/slots", Map.of("kind", "MAIN", "lift", "Squat", "work", work));
         }
       }
-      coach.post(at + "/weigh-ins", Map.of("mass", "82.5", "on", TestApp.TODAY.toString(), "weighed", "82.5"));
-      coach.post(at + "/complaints", Map.of("region", "knee", "severity", "3", "since", TestApp.TODAY.toString()));
-      coach.post(at + "/sets", Map.of("lift", "squat", "load", "140", "reps", "3", "how", "8", "on", TestApp.TODAY.minusDays(9).toString(), "toldIn", "KG"));
-      coach.post(at + "/silences", Map.of("check", "milestone", "reason", "known"));
-      coach.post(at + "/progressions", Map.of("lift", "bench", "method", "ladder", "starts", TestApp.TODAY.toString(), "days", "MONDAY", "turn", "EVERY"));
-      coach.post(at + "/calendar", Map.of());
+      write(coach, at + "/weigh-ins", Map.of("bodyMass", "82.5", "weighedIn", "KG"));
+      write(coach, at + "/complaints", Map.of("where", "left knee", "score", "3"));
+      write(coach, at + "/sets", Map.of("lift", "squat", "load", "140", "reps", "3", "how", "8", "on", TestApp.TODAY.minusDays(9).toString(), "toldIn", "KG"));
+      write(coach, at + "/silences", Map.of("check", "milestone", "reason", "known"));
+      write(coach, at + "/progressions", Map.of("lift", "bench", "method", "rpe-weeks", "starts", TestApp.TODAY.toString(), "days", "MONDAY", "turn", "EVERY"));
+      write(coach, at + "/calendar", Map.of());
       long session = sessionsOf(lifter).get(0);
-      coach.post("/sessions/" + session + "/issue", Map.of());
-      coach.post("/sessions/" + session + "/sets", Map.of("key", java.util.UUID.randomUUID().toString(), "slot", Long.toString(slotsOf(lifter).get(0)), "part", "1",
+      write(coach, "/sessions/" + session + "/issue", Map.of());
+      write(coach, "/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slotsOf(lifter).get(0)), "part", "1",
           "set", "1", "issue", "1", "seen", "-1", "load", "125", "reps", "1", "outcome", "done"));
-      coach.post("/slots/" + slotsOf(lifter).get(3) + "/join", Map.of());
+      write(coach, "/slots/" + second(lifter, TestApp.TODAY.plusDays(2)) + "/join", Map.of());
     }
-    coach.post("/groups", Map.of("name", "Both", "member", Long.toString(lifters.get(0))));
-    coach.post("/contests", Map.of("name", "Spring Open", "sport", "POWERLIFTING", "state", "PLANNED", "day", TestApp.TODAY.plusWeeks(9).toString(), "rules", "CLASSIC"));
-    coach.post("/library/keep", Map.of("lifter", Long.toString(lifters.get(0)), "of", TestApp.TODAY.toString(), "day", TestApp.TODAY.toString(), "name", "A day"));
-    coach.post("/lifts", Map.of("name", "Own squat", "parent", "squat", "movement", "SQUAT"));
+    write(coach, "/groups", Map.of("name", "Both", "member", Long.toString(lifters.get(0))));
+    write(coach, "/contests", Map.of("name", "Spring Open", "sport", "POWERLIFTING", "state", "PLANNED", "day", TestApp.TODAY.plusWeeks(9).toString(), "rules", "CLASSIC"));
+    write(coach, "/lifters/" + lifters.get(0) + "/days/" + TestApp.TODAY + "/keep", Map.of());
+    write(coach, "/lifts", Map.of("name", "Own squat", "parent", "squat", "movement", "SQUAT"));
+  }
+
+  private static void write(Client coach, String path, Map<String, String> form) {
+    HttpResponse<String> answer = coach.post(path, form);
+    if (answer.statusCode() >= 400) {
+      throw new IllegalStateException(answer.statusCode() + " to " + path + " " + form + ": " + answer.body().replaceAll("(?s).*field-error|<[^>]*>", " ").replaceAll("\\s+", " "));
+    }
   }
 
   /** A table in which nothing stands tells nothing when it stays as it was. */
@@ -110,6 +125,11 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
         throw new IllegalStateException("Nothing stands in " + table);
       }
     }
+  }
+
+  private long second(long lifter, LocalDate day) {
+    return app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :day order by s.position, s.id offset 1 limit 1")
+        .param("l", lifter).param("day", day).query(Long.class).single();
   }
 
   public List<Long> sessionsOf(long lifter) {

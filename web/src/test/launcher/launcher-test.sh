@@ -26,6 +26,14 @@ await_ready() { # log, process: as long as the launcher lives, which has limits 
   printf '      it said: %s\n' "$(tail -n 4 "$1")"; return 1
 }
 page() { curl -s -o /dev/null -w '%{http_code}' "http://127.0.0.1:$PORT$1" 2>/dev/null || true; }
+served() { # within so many seconds
+  for _ in $(seq $(($1 * 5))); do [ "$(page /login)" = 200 ] && return 0; sleep 0.2; done
+  return 1
+}
+told() { # log, words, seconds
+  for _ in $(seq $(($3 * 5))); do grep -qF -- "$2" "$1" && return 0; sleep 0.2; done
+  says "$1" "$2"
+}
 gone() { ! pgrep -f -- "-Dyarbel.data=$WORK/data " >/dev/null && ! pgrep -f -- "postgres -D $WORK/data/db" >/dev/null; }
 cleanup() {
   ./yarbel stop --data-dir "$WORK/data" >/dev/null 2>&1
@@ -54,6 +62,26 @@ second=$!
 check "a killed run leaves nothing in the way" await_ready "$WORK/second.log" "$second"
 printf '      started again after a kill in %s ms\n' $((($(date +%s%N) - began) / 1000000))
 check "it serves again" test "$(page /login)" = 200
+
+# what dies is started again: the database first, then the application
+app=$(cat "$WORK/data/app.pid")
+if [ "$(id -u)" -eq 0 ]; then
+  check "the application does not run as root" test "$(ps -o user= -p "$app")" = yarbel
+fi
+check "its logs are its own" test "$(stat -c %a "$WORK/data/log/app.log" "$WORK/data/log/security.log" | tr '\n' ' ')" = "600 600 "
+kill -9 "$(head -n 1 "$WORK/data/db/postmaster.pid")"
+sleep 0.3
+code=$(page /login)
+check "without its database it says so on its own page" test "$code" = 503 -o "$code" = 200
+check "the launcher notices" told "$WORK/second.log" "The database ended by itself" 30
+check "and starts it again" told "$WORK/second.log" "The database is there again" 60
+check "the application goes on by itself" served 60
+check "it is the same one" kill -0 "$app"
+kill -9 "$app"
+check "a killed application is noticed" told "$WORK/second.log" "The application ended by itself" 30
+check "and started again" told "$WORK/second.log" "The application is there again" 300
+check "it serves once more" served 60
+check "health is told on this machine" test "$(page /health)" = 200
 kill -TERM "$second"; wait "$second"
 check "TERM stops the application and its database" gone
 
@@ -66,6 +94,24 @@ printf '      warm start in %s ms\n' $((($(date +%s%N) - began) / 1000000))
 check "stop stops it" says "$WORK/stop.log" "Stopped."
 check "stop leaves nothing running" gone
 
+check "the log of starts before is kept" test "$(grep -c 'Started YarbelApplication' "$WORK/data/log/app.log")" -ge 4
+: >"$WORK/data/format"
+./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/empty.log" 2>&1
+check "a format that was cut off is told" says "$WORK/empty.log" "is empty: its writing was cut off"
+echo 1 >"$WORK/data/format"
+mv "$WORK/data/db/PG_VERSION" "$WORK/aside"
+files=$(find "$WORK/data/db" | wc -l)
+./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/half.log" 2>&1
+check "a database that is not all there is told" says "$WORK/half.log" "is no whole database: its PG_VERSION is missing"
+check "and not touched" test "$(find "$WORK/data/db" | wc -l)" = "$files"
+mv "$WORK/aside" "$WORK/data/db/PG_VERSION"
+YARBEL_LEAST_MB=99999999 ./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/full.log" 2>&1
+check "a full disk is told before anything is started" says "$WORK/full.log" "MB free. Nothing was started and nothing is lost"
+mkdir -p "$WORK/making/db.making.old"
+timeout 120 ./yarbel database --data-dir "$WORK/making" >"$WORK/making.log" 2>&1
+check "a making that was cut off is told and stays" says "$WORK/making.log" "was cut off lies in $WORK/making/db.making.old"
+check "it is there" test -d "$WORK/making/db.making.old"
+./yarbel database-stop --data-dir "$WORK/making" >/dev/null 2>&1
 echo 999 >"$WORK/data/format"
 ./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/format.log" 2>&1
 check "a data folder of another version is told" says "$WORK/format.log" "was written by another version of Yarbel"
@@ -113,12 +159,12 @@ check "the first visit is open" test "$(page /setup)" = 200
 code=$(sed -n 's/.*one-time code //p' "$WORK/own.log")
 token() { curl -s -c "$WORK/jar" -b "$WORK/jar" "http://127.0.0.1:$PORT/setup" | grep -o 'name="csrf" content="[^"]*"' | sed 's/.*content="//;s/"//'; }
 begin() { curl -s -o "$WORK/answer" -w '%{http_code}' -c "$WORK/jar" -b "$WORK/jar" "http://127.0.0.1:$PORT/setup" --data-urlencode "_csrf=$(token)" \
-  -d "code=$1&club=Own+Club&unit=KG&zone=UTC&name=Owner&email=owner@own.example&password=long-enough-1"; }
+  -d "code=$1&club=Own+Club&unit=KG&zone=UTC&name=Owner&email=owner@own.example&password=granite+lantern+kayak"; }
 check "a wrong code is refused" test "$(begin wrong)" = 422
 check "and said beside its field" says "$WORK/answer" "This is not the code."
 check "the code makes the owner's account" test "$(begin "$code")" = 302
 check "and the first visit is over" test "$(page /setup)" = 404
-for log in first port busy second third format pg file own; do
+for log in first port busy second third format pg file own empty half full; do
   check "no stack trace in what $log said" quiet "$WORK/$log.log"
 done
 

@@ -70,3 +70,11 @@ alter table change add column version int not null default 0;
 alter table job_item
   add column tries int not null default 0,
   add column not_before timestamptz;
+
+-- two at the same moment make no two of one name; those there are already are told apart
+update lifter_group g set name = left(name, 60) || ' (' || id || ')' where exists (select 1 from lifter_group o where o.club_id = g.club_id
+  and lower(o.name) = lower(g.name) and o.id < g.id);
+create unique index lifter_group_name on lifter_group (club_id, lower(name));
+update place p set name = left(name, 60) || ' (' || id || ')' where exists (select 1 from place o where o.club_id = p.club_id
+  and lower(o.name) = lower(p.name) and o.id < p.id);
+create unique index place_name on place (club_id, lower(name));

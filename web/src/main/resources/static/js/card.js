@@ -327,7 +327,7 @@ function afterMiss(slot) {
 }
 
 function lookUp(slot) {
-  const tables = JSON.parse(document.getElementById("card-tables").textContent)[slot] || [];
+  const tables = JSON.parse(document.getElementById("card-tables").dataset.tables)[slot] || [];
   const panels = [...root().querySelectorAll(`.panel[data-slot="${slot}"]`)];
   for (const table of tables) {
     let previous = null;

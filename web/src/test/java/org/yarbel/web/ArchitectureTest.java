@@ -1,5 +1,6 @@
 package org.yarbel.web;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -7,6 +8,11 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 @AnalyzeClasses(packages = "org.yarbel", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -22,4 +28,13 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule onlyTheDemoKnowsTheSimulation = noClasses().that().resideOutsideOfPackages("..web.demo..", "..core.sim..")
       .should().dependOnClassesThat().resideInAPackage("..core.sim..");
+
+  @Test
+  void noTemplateWritesTextUnescapedOrRunsAScriptOfItsOwn() throws IOException {
+    Resource[] templates = new PathMatchingResourcePatternResolver().getResources("classpath*:/templates/**/*.html");
+    assertThat(templates).hasSizeGreaterThan(30);
+    for (Resource template : templates) {
+      assertThat(template.getContentAsString(StandardCharsets.UTF_8)).as(template.getFilename()).doesNotContain("th:utext", "th:inline", "[(", " onclick", "javascript:");
+    }
+  }
 }

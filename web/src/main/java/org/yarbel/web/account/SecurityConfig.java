@@ -38,6 +38,7 @@ class SecurityConfig {
   private static final String PERMISSIONS = "camera=(), geolocation=(), microphone=(), payment=(), usb=()";
   /** As long as the longest session. */
   private static final Duration TOKEN_KEPT = SignIns.LONGEST;
+  private static final Duration TLS_ALONE = Duration.ofDays(365);
 
   @Bean
   PasswordEncoder passwordEncoder() {
@@ -48,12 +49,12 @@ class SecurityConfig {
   /** The calculator API: open, stateless, without cookie or token. */
   @Bean
   @Order(1)
-  SecurityFilterChain calculator(HttpSecurity http) throws Exception {
+  SecurityFilterChain calculator(HttpSecurity http, Address address) throws Exception {
     return http.securityMatcher("/api/**")
         .csrf(csrf -> csrf.disable())
         .requestCache(cache -> cache.disable())
         .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-        .headers(SecurityConfig::headers)
+        .headers(headers -> headers(headers, address))
         .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
         .build();
   }
@@ -78,12 +79,13 @@ class SecurityConfig {
         .addFilterBefore(entrance.counting(), UsernamePasswordAuthenticationFilter.class)
         .addFilterAfter(entrance.standing(), SecurityContextHolderFilter.class)
         .exceptionHandling(errors -> errors.authenticationEntryPoint(toSignIn(entrance)).accessDeniedHandler(denied(log)))
-        .headers(SecurityConfig::headers)
+        .headers(headers -> headers(headers, address))
         .build();
   }
 
-  private static void headers(HeadersConfigurer<HttpSecurity> headers) {
-    headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
+  private static void headers(HeadersConfigurer<HttpSecurity> headers, Address address) {
+    headers.httpStrictTransportSecurity(tls -> tls.requestMatcher(request -> address.secure()).maxAgeInSeconds(TLS_ALONE.toSeconds()))
+        .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
         .permissionsPolicyHeader(policy -> policy.policy(PERMISSIONS))
         .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))

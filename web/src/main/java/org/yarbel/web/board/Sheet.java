@@ -14,6 +14,7 @@ import org.yarbel.core.mass.Count;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.web.form.DayReader;
 import org.yarbel.web.plan.Details;
 
 /** A week as a table with tabs between its columns, as spreadsheets copy and paste it. */
@@ -22,6 +23,7 @@ final class Sheet {
   private static final int NEEDED = 4;
   private static final int MOST_ROWS = 280;
   private static final int MOST_PROBLEMS = 12;
+  private static final DayReader DAYS = new DayReader();
 
   private Sheet() {}
 
@@ -32,9 +34,14 @@ final class Sheet {
   static String write(BoardView week) {
     StringBuilder table = new StringBuilder(HEAD).append('\n');
     week.days().forEach(day -> day.slots().stream().filter(slot -> !slot.again()).forEach(slot -> table.append(day.date()).append('\t')
-        .append(SlotKind.valueOf(slot.kind()).word()).append('\t').append(slot.lift()).append('\t').append(slot.stored()).append('\t')
+        .append(SlotKind.valueOf(slot.kind()).word()).append('\t').append(cell(slot.lift())).append('\t').append(cell(slot.stored())).append('\t')
         .append(String.join(" · ", slot.line().loads())).append('\n')));
     return table.toString();
+  }
+
+  /** What a spreadsheet would take for a formula stands behind an apostrophe, which it takes for "this is text". */
+  static String cell(String text) {
+    return text.isEmpty() || "=+-@\t\r".indexOf(text.charAt(0)) < 0 ? text : "'" + text;
   }
 
   /** Tells whether the week was changed since it was shown. */
@@ -98,7 +105,7 @@ final class Sheet {
       }
     }
     try {
-      return Optional.of(LocalDate.parse(text));
+      return Optional.ofNullable(DAYS.convert(text));
     } catch (DateTimeParseException noDay) {
       return Optional.empty();
     }
@@ -106,6 +113,7 @@ final class Sheet {
 
   private static String unquoted(String cell) {
     String text = cell.strip();
-    return text.length() > 1 && text.startsWith("\"") && text.endsWith("\"") ? text.substring(1, text.length() - 1).replace("\"\"", "\"") : text;
+    String plain = text.length() > 1 && text.startsWith("\"") && text.endsWith("\"") ? text.substring(1, text.length() - 1).replace("\"\"", "\"") : text;
+    return plain.startsWith("'") ? plain.substring(1) : plain;
   }
 }

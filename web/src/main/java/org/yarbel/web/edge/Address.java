@@ -73,7 +73,8 @@ public class Address {
   @Bean
   CookieSerializer cookieSerializer() {
     DefaultCookieSerializer cookies = new DefaultCookieSerializer();
-    cookies.setCookieName(SESSION_COOKIE);
+    // the prefix lets a browser take it from this address alone, by TLS
+    cookies.setCookieName(secure() ? "__Host-" + SESSION_COOKIE : SESSION_COOKIE);
     cookies.setUseHttpOnlyCookie(true);
     cookies.setUseSecureCookie(secure());
     cookies.setSameSite("Lax");

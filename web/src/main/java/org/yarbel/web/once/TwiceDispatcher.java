@@ -2,10 +2,9 @@ package org.yarbel.web.once;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import org.springframework.dao.ConcurrencyFailureException;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpMethod;
 import org.springframework.web.servlet.DispatcherServlet;
+import org.yarbel.web.edge.Transient;
 
 /**
  * Tries once more what lost against somebody who wrote at the same moment: by then the other is through, and most of the time
@@ -18,9 +17,9 @@ final class TwiceDispatcher extends DispatcherServlet {
   protected void doDispatch(HttpServletRequest request, HttpServletResponse response) throws Exception {
     try {
       super.doDispatch(request, response);
-    } catch (ConcurrencyFailureException | DataIntegrityViolationException lost) {
-      if (response.isCommitted() || !HttpMethod.POST.matches(request.getMethod())) {
-        throw lost;
+    } catch (Exception wrong) {
+      if (!Transient.lost(wrong) || response.isCommitted() || !HttpMethod.POST.matches(request.getMethod())) {
+        throw wrong;
       }
       again(request, response);
     }
@@ -30,11 +29,11 @@ final class TwiceDispatcher extends DispatcherServlet {
     response.resetBuffer();
     try {
       super.doDispatch(request, response);
-    } catch (ConcurrencyFailureException | DataIntegrityViolationException lost) {
-      if (response.isCommitted()) {
-        throw lost;
+    } catch (Exception wrong) {
+      if (!Transient.lost(wrong) || response.isCommitted()) {
+        throw wrong;
       }
-      logger.warn("Lost twice at " + request.getMethod() + " " + request.getServletPath() + ": " + lost.getClass().getSimpleName());
+      logger.warn("Lost twice at " + request.getMethod() + " " + request.getServletPath() + ": " + wrong.getClass().getSimpleName());
       response.sendError(HttpServletResponse.SC_CONFLICT);
     }
   }

@@ -163,6 +163,7 @@ class CardKindsTest {
   void aMissOffersALighterTopAndLighterBackOffsWithAndWithoutSignal(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 6, "squat 1x1 @8; 3x4 -15%");
     browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.awaitText(".card-head", "card 1");
     long slot = slot(app, session, 1);
     double planned = Double.parseDouble(browser.find(OPEN + "input[name=load]").getDomProperty("value"));
     try {

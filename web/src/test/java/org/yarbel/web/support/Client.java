@@ -17,13 +17,22 @@ import java.util.stream.Collectors;
 public final class Client {
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"|name=\"csrf\" content=\"([^\"]+)\"");
 
-  private final TestApp app;
+  private final String base;
   private final CookieManager cookies = new CookieManager();
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
   private String token = "";
 
   public Client(TestApp app) {
-    this.app = app;
+    this(app.url(""));
+  }
+
+  private Client(String base) {
+    this.base = base;
+  }
+
+  /** Of an application elsewhere on this machine, such as one behind a proxy. */
+  public static Client at(String base) {
+    return new Client(base);
   }
 
   /** Signs somebody of the demo in. */
@@ -71,7 +80,7 @@ public final class Client {
   }
 
   private HttpRequest.Builder request(String path, String... headers) {
-    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app.url(path)));
+    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path));
     return headers.length == 0 ? request : request.headers(headers);
   }
 

@@ -91,7 +91,7 @@ class PathTest {
     browser.awaitText(wednesday + " .slot:not(.new) .loads", "160 ×5");
 
     long session = app.session("Wren", TestApp.TODAY);
-    browser.phone().open("/sessions/" + session + "/card");
+    browser.phone().card(session);
     assertThat(browser.text(".panel:not([hidden]) h2")).isEqualTo("Squat, top single");
     assertThat(browser.text(".panel:not([hidden]) .big .number")).isEqualTo("185");
     assertThat(browser.text(".panel:not([hidden]) .side")).isEqualTo("25 25 25 5 2.5 a side");
@@ -114,7 +114,7 @@ class PathTest {
   void aLifterWithoutSignalLosesNothingAndGetsTheBackOffs(TestApp app, Browser browser) {
     browser.phone().signIn("maren");
     long session = app.session("Maren", TestApp.TODAY);
-    browser.open("/sessions/" + session + "/card");
+    browser.card(session);
     browser.awaitText(".card-head", "card 1");
     // opened once only, in a browser that had never been here
     new WebDriverWait(browser.driver(), Duration.ofSeconds(30)).until(driver -> browser.driver()
@@ -143,7 +143,7 @@ class PathTest {
   void theSkylineTheListAndTheSteppersWorkWithChalkyFingers(TestApp app, Browser browser) {
     browser.phone().signIn("corwin");
     long session = app.session("Corwin", TestApp.TODAY.plusDays(3));
-    browser.open("/sessions/" + session + "/card");
+    browser.card(session);
     List<String> panels = browser.all(".panel").stream().map(p -> p.getDomAttribute("data-panel-id")).toList();
     String second = panels.get(1);
     Number done = (Number) browser.driver().executeScript("return document.querySelector('.panel:not([hidden]) .btn-go').getBoundingClientRect().bottom");
@@ -173,7 +173,7 @@ class PathTest {
   void anEntryRefusedAfterSignalCameBackStandsInItsFields(TestApp app, Browser browser) {
     browser.phone().signIn("corwin");
     long session = app.session("Corwin", TestApp.TODAY.plusDays(10));
-    browser.open("/sessions/" + session + "/card");
+    browser.card(session);
     browser.offline(true);
     WebElement reps = browser.find(".panel:not([hidden]) input[name=reps]");
     reps.clear();

@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.yarbel.web.audit.SecurityLog;
+import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.edge.BodyGuard;
 
 /**
@@ -25,6 +27,11 @@ class CallLimit extends OncePerRequestFilter {
 
   private final Map<String, Window> windows = new ConcurrentHashMap<>();
   private final Clock clock = Clock.systemUTC();
+  private final SecurityLog log;
+
+  CallLimit(SecurityLog log) {
+    this.log = log;
+  }
 
   private record Window(long minute, int calls) {}
 
@@ -44,6 +51,9 @@ class CallLimit extends OncePerRequestFilter {
     Window window = windows.merge(windows.size() < MOST_ADDRESSES || windows.containsKey(address) ? address : ALL_OTHERS, new Window(seconds / 60, 1),
         (old, one) -> old.minute() == one.minute() ? new Window(old.minute(), old.calls() + 1) : one);
     if (window.calls() > CALLS_PER_MINUTE) {
+      if (window.calls() == CALLS_PER_MINUTE + 1) {
+        log.note(Event.LIMIT_MET, "calls of the API");
+      }
       response.setHeader("Retry-After", Long.toString(60 - seconds % 60));
       refuse(response, 429, "Too many calls", "At most 600 calls a minute; wait and try again.");
     } else if (request.getContentLengthLong() > most(request)) {

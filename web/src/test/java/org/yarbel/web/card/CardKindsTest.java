@@ -85,7 +85,7 @@ class CardKindsTest {
   @Test
   void theClusterClockCountsSinglesWithALeadInAndFillsTheReps(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 1, "squat cluster 1x2 85% gap 4s", "squat 2x5 60% rest 2:00");
-    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.signIn("tamsin").phone().card(session);
     mute(browser);
     press(browser, "Start the round");
     browser.awaitText(OPEN + ".clock-word", "single 1 of 2: lift");
@@ -111,7 +111,7 @@ class CardKindsTest {
   @Test
   void theDensityClockTellsTheSecondsLeftForEachSingleAndAMissEndsIt(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 2, "bench density 10 80% in 10:00");
-    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.signIn("tamsin").phone().card(session);
     mute(browser);
     press(browser, "Start");
     press(browser, "Single made");
@@ -130,7 +130,7 @@ class CardKindsTest {
   @Test
   void holdsMinutesAndTemposHaveTheirClocksAndEachSignalCanBeMuted(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 3, "plank hold 1x2s", "squat emom 2x1 60% every 3s", "bench 1x2 60% tempo 1-0-X-0", "squat carry 1x20m 60kg");
-    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.signIn("tamsin").phone().card(session);
     mute(browser);
     for (String kind : List.of("sound", "vibration", "flash")) {
       assertThat(browser.find("[data-mute=" + kind + "]").getAttribute("aria-pressed")).as(kind).isEqualTo("false");
@@ -162,7 +162,7 @@ class CardKindsTest {
   @Test
   void aMissOffersALighterTopAndLighterBackOffsWithAndWithoutSignal(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 6, "squat 1x1 @8; 3x4 -15%");
-    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.signIn("tamsin").phone().card(session);
     browser.awaitText(".card-head", "card 1");
     long slot = slot(app, session, 1);
     double planned = Double.parseDouble(browser.find(OPEN + "input[name=load]").getDomProperty("value"));
@@ -189,7 +189,7 @@ class CardKindsTest {
   @Test
   void theRestBeginsWhenASetIsTakenNotWhileItIsAskedAbout(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 0, "squat 3x5 70%");
-    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.signIn("tamsin").phone().card(session);
     WebElement load = browser.find(OPEN + "input[name=load]");
     String planned = load.getDomProperty("value");
     load.clear();
@@ -230,7 +230,7 @@ class CardKindsTest {
   @Test
   void anyWarmUpCanBeDeclaredTheTopSet(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 4, "squat 1x1 @8; 2x4 -15%");
-    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.signIn("tamsin").phone().card(session);
     browser.press(OPEN + ".ramp summary");
     List<WebElement> steps = browser.all(OPEN + ".ramp li b");
     String third = steps.get(2).getText();
@@ -251,7 +251,7 @@ class CardKindsTest {
     long session = session(app, "Maren", BEFORE_THE_DEMO, 1, "squat 1x1 @8; 4x4 -15%", "bench 5x5 75%", "deadlift build 3 @8; 3x3 -10%",
         "front-squat 1x3 80%; 3xAMRAP -7.5% each", "squat cluster 3x5 88% gap 20s rest 4:00", "bench 10x2 55% rest 45s tempo 2-1-X-0 chains 10kg",
         "deadlift series 100/120/140/160kg", "bench 3x8-12 60%");
-    browser.signIn("coach").desk().open("/sessions/" + session + "/card");
+    browser.signIn("coach").desk().card(session);
     String pdf = (String) browser.driver().executeCdpCommand("Page.printToPDF", Map.of("preferCSSPageSize", true)).get("data");
     String text = new String(java.util.Base64.getDecoder().decode(pdf), java.nio.charset.StandardCharsets.ISO_8859_1);
     assertThat(Pattern.compile("/Type\\s*/Pages[^>]*/Count (\\d+)|/Count (\\d+)[^>]*/Type\\s*/Pages").matcher(text).results().map(MatchResult::group).toList())
@@ -283,7 +283,7 @@ class CardKindsTest {
   @Test
   void theSkylineMovesByArrowKeys(TestApp app, Browser browser) {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 5, "squat 3x5 70%");
-    browser.signIn("tamsin").phone().open("/sessions/" + session + "/card");
+    browser.signIn("tamsin").phone().card(session);
     browser.tabTo(".sky a");
     browser.driver().switchTo().activeElement().sendKeys(org.openqa.selenium.Keys.ARROW_RIGHT, org.openqa.selenium.Keys.ARROW_RIGHT);
     assertThat(browser.text(OPEN + "h2")).isEqualTo("Squat, set 3 of 3");

@@ -44,7 +44,7 @@ class OutboxTest {
   }
 
   private void card(Browser browser) {
-    browser.phone().signIn(email()).open("/sessions/" + session + "/card");
+    browser.phone().signIn(email()).card(session);
     browser.awaitText(".card-head", "card 1");
     new WebDriverWait(browser.driver(), Duration.ofSeconds(30)).until(driver -> browser.driver()
         .executeAsyncScript("const done = arguments[0]; caches.match(location.pathname).then((kept) => done(Boolean(kept)))"));

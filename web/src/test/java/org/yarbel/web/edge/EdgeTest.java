@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.URI;
+import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
@@ -16,6 +19,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.core.env.StandardEnvironment;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.web.YarbelProperties;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Raw;
@@ -148,5 +154,47 @@ class EdgeTest {
     }
     assertThat(Raw.of(app).patient(AT_ONCE).get("/login").status()).isEqualTo(200);
     assertThat(through.await(1, TimeUnit.MINUTES)).isTrue();
+  }
+
+  @Test
+  void withoutRoomOnTheDiskSetsAloneAreWritten(TestApp app) {
+    DiskWatch disk = app.bean(DiskWatch.class);
+    Someone someone = Someone.called(app, "Little Room", Map.of("squat", "150"));
+    someone.add(TestApp.TODAY, "MAIN", "squat", "3x5 100kg");
+    long slot = someone.slot(TestApp.TODAY, "squat");
+    long session = app.jdbc().sql("select session_id from slot where id = :id").param("id", slot).query(Long.class).single();
+    try {
+      disk.found(400L << 20);
+      assertThat(someone.coach().get("/lifts").body()).contains("The disk with the records has only 400 MB free. Make room soon");
+      assertThat(Client.of(app, "maren").get("/me").body()).as("told to those who can do something").doesNotContain("MB free");
+      disk.found(40L << 20);
+      assertThat(someone.coach().get("/lifts").body()).contains("Only sets that were lifted are written down");
+      HttpResponse<String> refused = someone.coach().post(someone.at("/days/2026-03-04/slots"), Map.of("kind", "MAIN", "lift", "Squat", "work", "5x5 100kg"));
+      assertThat(refused.statusCode()).isEqualTo(507);
+      assertThat(refused.body()).contains("No room on the disk").contains("Nothing was changed.");
+      assertThat(someone.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slot), "part", "1", "set", "1",
+          "issue", "1", "seen", "-1", "load", "100", "reps", "5", "outcome", "done")).statusCode()).isLessThan(400);
+      assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :s").param("s", session).query(Integer.class).single()).isEqualTo(1);
+    } finally {
+      disk.found(Long.MAX_VALUE);
+    }
+    assertThat(someone.on(TestApp.TODAY.plusDays(2))).isEmpty();
+  }
+
+  @Test
+  void aTableThatIsLockedIsAWordWithinSeconds(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    TransactionTemplate transaction = new TransactionTemplate(new JdbcTransactionManager(app.owner()));
+    transaction.executeWithoutResult(status -> {
+      JdbcClient.create(Objects.requireNonNull(((JdbcTransactionManager) transaction.getTransactionManager()).getDataSource()))
+          .sql("lock table club_lift in access exclusive mode").update();
+      long began = System.nanoTime();
+      HttpResponse<String> answer = coach.get("/lifts");
+      assertThat(answer.statusCode()).isEqualTo(503);
+      assertThat(answer.headers().firstValue("Retry-After")).contains("5");
+      assertThat(answer.body()).contains("The records cannot be reached").contains("Nothing is lost");
+      assertThat(Duration.ofNanos(System.nanoTime() - began)).as("90 s, before").isLessThan(Duration.ofSeconds(20));
+    });
+    assertThat(coach.get("/lifts").statusCode()).isEqualTo(200);
   }
 }

@@ -2,6 +2,7 @@ package org.yarbel.web.node;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -212,6 +213,25 @@ class NodesTest {
         "bar.0.name", "Thin bar", "bar.0.mass", "15", "bar.0.unit", "KG", "kg.0.size", "10", "kg.0.pairs", "2");
     assertThat(one.post(kit, fields).statusCode()).isEqualTo(302);
     assertThat(other.get(kit).body()).as("within 2 s, and in truth with the next request").contains("Renamed hall").contains("Thin bar").contains("15 kg to 55 kg");
+  }
+
+  @Test
+  void aDatabaseThatStandsStillIsAWordWithinSecondsAndIsGoneOnWith() {
+    nodes.awaitHealth(0);
+    Client coach = signedIn(nodes.url(0));
+    nodes.freezeDatabase(true);
+    long began = System.nanoTime();
+    try {
+      HttpResponse<String> page = Client.at(nodes.url(0)).get("/login");
+      assertThat(page.statusCode()).isEqualTo(503);
+      assertThat(page.body()).contains("The records cannot be reached");
+      assertThat(coach.get("/lifts").statusCode()).isEqualTo(503);
+      assertThat(Client.at(nodes.url(0)).get("/css/yarbel.css").statusCode()).as("what needs no database").isEqualTo(200);
+    } finally {
+      nodes.freezeDatabase(false);
+    }
+    assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(60));
+    await(Duration.ofSeconds(30), () -> coach.get("/lifts").statusCode() == 200);
   }
 
   @Test

@@ -92,6 +92,13 @@ public final class Browser {
     return this;
   }
 
+  /** Opens a card and waits until it is taken, which the page does by itself. */
+  public Browser card(long session) {
+    open("/sessions/" + session + "/card");
+    await("#card:not([data-take])");
+    return this;
+  }
+
   /** Signs somebody of the demo in, as a new visitor. */
   public Browser signIn(String who) {
     driver.get(wire.url("/login"));

@@ -97,6 +97,17 @@ public final class Nodes implements AutoCloseable {
     }
   }
 
+  /** Lets the database stand still as a disk that hangs does, or go on. */
+  public void freezeDatabase(boolean still) {
+    try {
+      new ProcessBuilder("pkill", still ? "-STOP" : "-CONT", "-f", "postgres.*-p " + databasePort).start().waitFor();
+      String first = Files.readAllLines(data.resolve("db/postmaster.pid")).get(0).strip();
+      new ProcessBuilder("pkill", still ? "-STOP" : "-CONT", "-P", first).start().waitFor();
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   private List<String> launcher(String command) {
     try {
       Path output = Files.createTempFile("yarbel-nodes", ".txt");

@@ -191,7 +191,7 @@ function show() {
   const note = document.getElementById("queue-note");
   const count = waiting.length === 1 ? "1 entry is" : waiting.length + " entries are";
   const text = waiting.length === 0 || state === "" && ask === "" ? said
-    : state + count + " kept on this phone and will be sent" + (ask ? ". " + ask : " by themselves.");
+    : state + count + " kept on this phone and will be sent" + (ask ? ". " + ask : waiting.length === 1 ? " by itself." : " by themselves.");
   note.hidden = text === "";
   if (note.textContent !== text) {
     note.textContent = text;
@@ -225,11 +225,13 @@ function line(entry) {
     write(REFUSED, without(REFUSED, entry.id));
     show();
   });
-  item.append(words, " " + entry.why + " ");
+  const acts = document.createElement("span");
+  acts.className = "acts";
   if (entry.panel) {
-    item.append(link, " ");
+    acts.append(link);
   }
-  item.append(clear);
+  acts.append(clear);
+  item.append(words, " " + entry.why, acts);
   return item;
 }
 

@@ -2,7 +2,7 @@ package org.yarbel.web.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -48,17 +48,21 @@ class PasswordController {
   }
 
   private Map<String, Object> shown(SignedIn who, HttpSession session, Map<String, String> errors) {
-    return Map.of("errors", errors, "devices", signIns.of(who, here(session)).stream().map(DeviceView::of).toList());
+    return Map.of("errors", errors, "devices", signIns.of(who, here(session)).stream().map(device -> DeviceView.of(device, club(who).zone())).toList());
   }
 
   /** A device as it is shown. */
   record DeviceView(long id, String words, String since, String seen, boolean here) {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
 
-    static DeviceView of(SignIns.Device device) {
-      return new DeviceView(device.id(), device.browser() + ", from " + device.address(), TIME.format(device.begun()) + " UTC",
-          TIME.format(device.seen()) + " UTC", device.here());
+    static DeviceView of(SignIns.Device device, ZoneId zone) {
+      return new DeviceView(device.id(), device.browser() + ", from " + device.address(), TIME.format(device.begun().atZone(zone)),
+          TIME.format(device.seen().atZone(zone)), device.here());
     }
+  }
+
+  private Club club(SignedIn who) {
+    return clubs.findById(who.clubId()).orElseThrow(NotFound::new);
   }
 
   private static long here(HttpSession session) {
@@ -69,7 +73,7 @@ class PasswordController {
   ModelAndView change(@RequestParam(defaultValue = "") String current, @RequestParam(defaultValue = "") String password,
       @AuthenticationPrincipal SignedIn who, HttpServletRequest request, RedirectAttributes flash) {
     Map<String, String> errors = new LinkedHashMap<>();
-    rules.wrong(password, List.of(who.name(), who.getUsername(), clubs.findById(who.clubId()).map(Club::name).orElse("")))
+    rules.wrong(password, List.of(who.name(), who.getUsername(), club(who).name()))
         .ifPresent(sentence -> errors.put("password", sentence));
     if (!limits.reserve(who.getUsername(), request.getRemoteAddr(), true)) {
       log.note(Event.LIMIT_MET, who.clubId(), who.accountId(), "changing the password");

@@ -216,7 +216,7 @@ class DoorTest {
     long id = account(app, "devices@tarnbrook.example");
     Client here = Client.of(app, "devices");
     Client lost = Client.of(app, "devices");
-    assertThat(here.get("/account").body()).contains("(here)").contains("Sign out there").contains("Sign out everywhere else");
+    assertThat(here.get("/account").body()).contains("(here)").contains(">Sign out</button>").contains("Sign out everywhere else");
     List<Long> rows = app.jdbc().sql("select id from sign_in where account_id = :id order by id").param("id", id).query(Long.class).list();
     assertThat(rows).hasSize(2);
     assertThat(Client.of(app, "maren").post("/account/devices/" + rows.get(1), Map.of()).statusCode()).as("another's").isEqualTo(404);

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -17,8 +18,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.web.edge.PlainText;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.deser.std.StdDeserializer;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
 
 /** Reads and writes templates; what comes in is checked by the published schema before anything is made of it. */
 @Component
@@ -28,7 +34,20 @@ class TemplateFormat {
   private static final String SCHEMA = "/formats/template.schema.json";
   private static final int MOST_PROBLEMS = 10;
 
-  private final JsonMapper json = JsonMapper.builder().build();
+  /** Texts without signs that nobody types, however they are written in the file. */
+  private final JsonMapper json = JsonMapper.builder().addModule(new SimpleModule().addDeserializer(String.class, new Plain())).build();
+
+  private static final class Plain extends StdDeserializer<String> {
+    Plain() {
+      super(String.class);
+    }
+
+    @Override
+    public String deserialize(JsonParser in, DeserializationContext context) {
+      return PlainText.of(in.getString());
+    }
+  }
+
   private final Schema schema;
 
   TemplateFormat() {
@@ -66,17 +85,37 @@ class TemplateFormat {
     List<String> wrong = new ArrayList<>();
     for (int w = 0; w < document.weeks().size(); w++) {
       for (TemplateDocument.Day day : document.weeks().get(w).days()) {
+        String where = "Week " + (w + 1) + ", day " + day.day();
+        wrong.addAll(groups(day).stream().map(sentence -> where + ": " + sentence).toList());
         for (TemplateDocument.Line line : day.lines()) {
           try {
             WorkLine.parse(line.work());
           } catch (NotationException notation) {
-            wrong.add("Week " + (w + 1) + ", day " + day.day() + ", " + line.lift() + ", work '" + line.work() + "': " + notation.problems()
+            wrong.add(where + ", " + line.lift() + ", work '" + line.work() + "': " + notation.problems()
                 .get(0).message());
           }
         }
       }
     }
     return wrong.isEmpty() ? new Read(document, List.of()) : new Read(null, wrong.stream().limit(MOST_PROBLEMS).toList());
+  }
+
+  /** What a schema cannot say of the groups of a day. */
+  private static List<String> groups(TemplateDocument.Day day) {
+    List<String> wrong = new ArrayList<>();
+    List<TemplateDocument.GroupOf> groups = day.groups() == null ? List.of() : day.groups();
+    Set<Integer> numbers = new HashSet<>();
+    for (TemplateDocument.GroupOf group : groups) {
+      if (!numbers.add(group.number())) {
+        wrong.add("the group number " + group.number() + " stands twice. Give each group one of its own.");
+      }
+      try {
+        group.group();
+      } catch (IllegalArgumentException refused) {
+        wrong.add("group " + group.number() + ": " + refused.getMessage() + ".");
+      }
+    }
+    return wrong;
   }
 
   private static String sentence(Error error) {

@@ -3,6 +3,7 @@ package org.yarbel.web.library;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.time.LocalDate;
 import java.util.Map;
@@ -11,6 +12,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.yarbel.web.support.Browser;
+import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
 
@@ -98,5 +100,24 @@ class LibraryTest {
     Someone lifter = Someone.called(app, "Rufus Dane", Map.of());
     assertThat(lifter.coach().get("/library/999999999/export").statusCode()).isEqualTo(404);
     assertThat(lifter.post("/library/999999999/use", Map.of("for", "lifter-" + lifter.id(), "of", "" + MONDAY)).statusCode()).isEqualTo(404);
+  }
+
+  private static String file(String groups, String cues) {
+    return "{\"format\":\"yarbel-template\",\"version\":1,\"name\":\"From outside\",\"scope\":\"session\",\"weeks\":[{\"days\":[{\"day\":1,\"groups\":[" + groups
+        + "],\"lines\":[{\"part\":\"main\",\"lift\":\"squat\",\"work\":\"3x5 70%\",\"group\":1,\"cues\":\"" + cues + "\"},"
+        + "{\"part\":\"main\",\"lift\":\"bench\",\"work\":\"3x5 70%\",\"group\":1}]}]}]}";
+  }
+
+  @Test
+  void aFileWithDoubledGroupNumbersOrSignsThatNobodyTypesIsAWordOrTaken(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    coach.get("/library");
+    String group = "{\"number\":1,\"kind\":\"superset\",\"rounds\":3}";
+    HttpResponse<String> doubled = coach.post("/library/import", Map.of("text", file(group + "," + group, "")));
+    assertThat(doubled.statusCode()).isEqualTo(422);
+    assertThat(doubled.body()).contains("Week 1, day 1: the group number 1 stands twice.");
+    assertThat(coach.post("/library/import", Map.of("text", file(group, "a\\u0000b\\ud800c"))).statusCode()).as("taken, without them").isEqualTo(302);
+    assertThat(app.jdbc().sql("select document from template where name = 'From outside'").query(String.class).single()).contains("abc");
+    app.jdbc().sql("delete from template where name = 'From outside'").update();
   }
 }

@@ -124,7 +124,7 @@ public final class Nodes implements AutoCloseable {
   }
 
   private Process start(int node) {
-    List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m",
+    List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), Integer.getInteger("sets", 0) > 1000 ? "-XX:+TieredCompilation" : "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m",
         "-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), "org.yarbel.web.YarbelApplication",
         "--server.port=" + ports.get(node), "--yarbel.today=" + TestApp.TODAY, "--spring.jpa.repositories.bootstrap-mode=lazy",
         "--spring.datasource.url=" + database.get("url"), "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),

@@ -314,8 +314,8 @@ class WeekBoardTest {
     lifter.lift(MONDAY.minusWeeks(1), "squat", 3, 3, 3, 2);
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Squat: 6 hard sets after 4 on average").doesNotContain("class=\"tick\"");
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.minusWeeks(1))).body()).contains("4 logged");
-    String card = lifter.coach().get("/sessions/" + app.jdbc().sql("select session_id from slot where id = :id")
-        .param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single() + "/card").body();
+    String card = lifter.coach().card(app.jdbc().sql("select session_id from slot where id = :id")
+        .param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single()).body();
     assertThat(card).contains("160");
     lifter.lift(MONDAY, "squat", 3, 3);
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).containsPattern("(?s)class=\"tick\".*class=\"tick\"").contains("160 ×6");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -216,10 +217,12 @@ class NodesTest {
     assertThat(other.get(kit).body()).contains("Two Nodes");
     one.get(kit);
     nodes.jdbc().sql("select 1").query(Integer.class).single();
-    Map<String, String> fields = Map.of("version", nodes.jdbc().sql("select version::text from place").query(String.class).single(), "name", "Renamed hall", "unit", "KG",
-        "bar.0.name", "Thin bar", "bar.0.mass", "15", "bar.0.unit", "KG", "kg.0.size", "10", "kg.0.pairs", "2");
+    Map<String, String> fields = new HashMap<>(Map.of("version", nodes.jdbc().sql("select version::text from place").query(String.class).single(), "name", "Renamed hall", "unit", "KG",
+        "bar.0.name", "Thin bar", "bar.0.mass", "15", "bar.0.unit", "KG", "kg.0.size", "25", "kg.0.pairs", "4"));
+    List<String> smaller = List.of("20", "10", "5", "2.5", "1.25");
+    IntStream.range(0, smaller.size()).forEach(i -> fields.putAll(Map.of("kg." + (i + 1) + ".size", smaller.get(i), "kg." + (i + 1) + ".pairs", "1")));
     assertThat(one.post(kit, fields).statusCode()).isEqualTo(302);
-    assertThat(other.get(kit).body()).as("within 2 s, and in truth with the next request").contains("Renamed hall").contains("Thin bar").contains("15 kg to 55 kg");
+    assertThat(other.get(kit).body()).as("within 2 s, and in truth with the next request").contains("Renamed hall").contains("Thin bar").contains("15 kg to 292.5 kg");
   }
 
   @Test

@@ -183,7 +183,7 @@ class NodesTest {
   }
 
   @Test
-  @Order(3)
+  @Order(1)
   void workOfAKilledNodeIsGoneOnWithByTheOther() {
     nodes.awaitHealth(0);
     nodes.awaitHealth(1);
@@ -191,10 +191,11 @@ class NodesTest {
     List<Long> lifters = nodes.jdbc().sql("select id from lifter order by id limit 30").query(Long.class).list();
     String source = "/lifters/" + lifters.get(0);
     coach.get(source + "/runway");
-    assertThat(coach.post(source + "/runway/plan", Map.of()).statusCode()).isEqualTo(302);
+    assertThat(coach.post(source + "/runway/plan", Map.of("way", "join")).statusCode()).isEqualTo(302);
     coach.get(source + "/runway");
-    String job = coach.post(source + "/runway/copy", Map.of("to", lifters.stream().skip(1).map(String::valueOf).collect(Collectors.joining(","))))
-        .headers().firstValue("Location").orElseThrow();
+    HttpResponse<String> copied = coach.post(source + "/runway/copy", Map.of("to", lifters.stream().skip(1).map(String::valueOf).collect(Collectors.joining(","))));
+    assertThat(copied.statusCode()).as(copied.body()).isEqualTo(302);
+    String job = copied.headers().firstValue("Location").orElseThrow();
     long id = Long.parseLong(job.replaceFirst(".*/jobs/(\\d+).*", "$1"));
     String done = "select count(*) from job_item where job_id = " + id + " and state = 'DONE'";
     await(Duration.ofSeconds(60), () -> nodes.jdbc().sql(done).query(Integer.class).single() >= 5);
@@ -207,7 +208,7 @@ class NodesTest {
   }
 
   @Test
-  @Order(1)
+  @Order(2)
   void whatOneNodeChangesTheOtherShowsAtOnce() {
     nodes.awaitHealth(0);
     nodes.awaitHealth(1);
@@ -226,7 +227,7 @@ class NodesTest {
   }
 
   @Test
-  @Order(2)
+  @Order(3)
   void aDatabaseThatStandsStillIsAWordWithinSecondsAndIsGoneOnWith() {
     nodes.awaitHealth(0);
     Client coach = signedIn(nodes.url(0));

@@ -19,8 +19,10 @@ import org.yarbel.web.support.TestApp;
 @ExtendWith(TestApp.class)
 class PathTest {
   @AfterEach
-  void backOnline(Browser browser) {
+  void backOnlineWithAnEmptyPhone(Browser browser) {
     browser.offline(false);
+    browser.open("/login");
+    browser.driver().executeScript("localStorage.clear()");
   }
 
   private static void assertFine(Browser browser, String where) {

@@ -66,7 +66,10 @@ class OutboxTest {
   @AfterEach
   void signalAgain(Browser browser) {
     browser.offline(false);
+    browser.open("/login");
     browser.driver().executeScript("localStorage.clear()");
+    // what it said of a network that was not there is nobody else's
+    browser.complaints();
   }
 
   @Test

@@ -7,7 +7,9 @@ const PAUSES = [2, 4, 8, 15, 30, 60];
 
 const box = document.getElementById("outbox");
 const account = box?.dataset.account ?? "";
-const visit = crypto.randomUUID();
+// an address without TLS has no randomUUID
+const id = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+const visit = id();
 
 function read(name) {
   try {
@@ -33,12 +35,12 @@ function write(name, all) {
 }
 
 const mine = (name) => read(name).filter((entry) => entry.account === account);
-const without = (name, id) => read(name).filter((entry) => entry.id !== id);
+const without = (name, gone) => read(name).filter((entry) => entry.id !== gone);
 const place = (entry) => entry.url + " " + entry.place;
 
 // Takes an entry: {url, body, key, place, words, panel}. One of the same key that waits is replaced, since it was corrected.
 async function take(given) {
-  const entry = { ...given, id: crypto.randomUUID(), account, visit };
+  const entry = { ...given, id: id(), account, visit };
   const others = read(WAITING).filter((other) => other.account !== account || !entry.key || other.key !== entry.key);
   if (write(WAITING, [...others, entry])) {
     await send();
@@ -292,7 +294,7 @@ window.yarbelOutbox = {
   take,
   send,
   waiting: () => mine(WAITING),
-  refused: (id) => mine(REFUSED).find((entry) => entry.id === id),
-  asking: (id) => { formOf = id; show(); },
+  refused: (wanted) => mine(REFUSED).find((entry) => entry.id === wanted),
+  asking: (wanted) => { formOf = wanted; show(); },
 };
 send();

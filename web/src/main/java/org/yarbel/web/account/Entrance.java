@@ -28,6 +28,7 @@ import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.edge.Address;
 import org.yarbel.web.edge.Back;
+import org.yarbel.web.edge.Secrets;
 
 /**
  * What happens at the door: a try is counted before its password is looked at; one that was right begins a sign-in, remembers
@@ -46,7 +47,6 @@ class Entrance {
   private static final String WANTED = "wanted";
   /** What is the same for everybody. */
   private static final Pattern PARTS = Pattern.compile("/(css|js|fonts|webjars)/.*|/favicon\\.(svg|ico)|/sw\\.js|/health");
-  private static final Duration DEVICE_KEPT = Duration.ofDays(365);
   private static final Duration WANTED_KEPT = Duration.ofMinutes(10);
 
   private final SignInLimits limits;
@@ -114,9 +114,9 @@ class Entrance {
     SignedIn who = (SignedIn) Objects.requireNonNull(authentication.getPrincipal());
     limits.succeeded(who.getUsername(), request.getRemoteAddr());
     String carried = cookie(request, DEVICE);
-    String token = carried.isEmpty() ? SignIns.token() : carried;
+    String token = carried.isEmpty() ? Secrets.make() : carried;
     signIns.remember(who, token);
-    keep(response, DEVICE, token, DEVICE_KEPT);
+    keep(response, DEVICE, token, SignIns.DEVICE_KEPT);
     HttpSession session = request.getSession();
     session.setMaxInactiveInterval((int) (who.coach() ? SignIns.IDLE_OF_A_COACH : SignIns.IDLE_OF_A_LIFTER).toSeconds());
     session.setAttribute(SIGN_IN, signIns.begin(who, SignIns.browser(request.getHeader(HttpHeaders.USER_AGENT)), request.getRemoteAddr()));

@@ -75,6 +75,10 @@ class SetupController {
     refuseWhenDone();
     Map<String, String> errors = limits.reserve(COUNTED_AS, request.getRemoteAddr(), false) ? check(form)
         : new LinkedHashMap<>(Map.of("code", "Too many codes were tried. Wait a quarter of an hour, then try again."));
+    if (!errors.containsKey("code")) {
+      // whoever has the code guesses nothing, however often the rest is not right yet
+      limits.succeeded(COUNTED_AS, request.getRemoteAddr());
+    }
     if (!errors.isEmpty()) {
       ModelAndView again = new ModelAndView("account/setup", Map.of("form", form, "errors", errors));
       again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
@@ -86,7 +90,6 @@ class SetupController {
     } catch (DuplicateKeyException somebodyWasFirst) {
       throw new ResponseStatusException(HttpStatus.NOT_FOUND);
     }
-    limits.succeeded(COUNTED_AS, request.getRemoteAddr());
     log.note(Event.FIRST_VISIT, "the club is begun");
     return new ModelAndView("redirect:/login");
   }

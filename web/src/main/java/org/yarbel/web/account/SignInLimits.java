@@ -4,7 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.concurrent.TimeUnit;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 
 /**
@@ -35,17 +37,21 @@ class SignInLimits {
    */
   boolean reserve(String email, String address, boolean known) {
     String key = Accounts.key(email);
-    jdbc.sql("delete from sign_in_try where at <= :since").param("since", since(LONG_WINDOW)).update();
     jdbc.sql("insert into sign_in_try (email_key, address, known, at) values (:email, :address, :known, now())")
         .param("email", key).param("address", address).param("known", known).update();
-    record Counted(int ofBoth, int ofAddress) {}
-    Counted lately = jdbc.sql("select count(*) filter (where email_key = :email) as of_both, count(*) as of_address from sign_in_try "
-        + "where address = :address and at > :since").param("email", key).param("address", address).param("since", since(WINDOW))
-        .query(Counted.class).single();
-    int ofAccount = jdbc.sql("select count(*) from sign_in_try where email_key = :email and not known").param("email", key)
-        .query(Integer.class).single();
+    record Counted(int ofBoth, int ofAddress, int ofAccount) {}
+    Counted lately = jdbc.sql("select count(*) filter (where email_key = :email and address = :address and at > :lately) as of_both, "
+        + "count(*) filter (where address = :address and at > :lately) as of_address, count(*) filter (where email_key = :email and not known) as of_account "
+        + "from sign_in_try where (email_key = :email or address = :address) and at > :since").param("email", key).param("address", address)
+        .param("lately", since(WINDOW)).param("since", since(LONG_WINDOW)).query(Counted.class).single();
     return lately.ofBoth() <= TRIES_OF_ACCOUNT_AND_ADDRESS && lately.ofAddress() <= TRIES_OF_ADDRESS
-        && (known || ofAccount <= TRIES_OF_ACCOUNT);
+        && (known || lately.ofAccount() <= TRIES_OF_ACCOUNT);
+  }
+
+  /** Takes out what is too old to count. */
+  @Scheduled(initialDelay = 1, fixedDelay = 30, timeUnit = TimeUnit.MINUTES)
+  void clear() {
+    jdbc.sql("delete from sign_in_try where at <= :since").param("since", since(LONG_WINDOW)).update();
   }
 
   /** It was right: what was tried from there counts no more. */

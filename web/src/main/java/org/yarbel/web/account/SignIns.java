@@ -1,24 +1,21 @@
 package org.yarbel.web.account;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.web.edge.Secrets;
 
 /**
  * Who is signed in where. A session names the row of its sign-in, and every request asks whether that row and the account
@@ -34,10 +31,11 @@ public class SignIns {
   /** After so long everybody signs in again. */
   static final Duration LONGEST = Duration.ofDays(90);
 
+  /** A device that has not signed in for so long is a stranger again. */
+  static final Duration DEVICE_KEPT = Duration.ofDays(365);
+
   private static final Duration SEEN_AGAIN = Duration.ofMinutes(5);
   private static final int MOST_DEVICES = 20;
-  private static final int TOKEN_BYTES = 32;
-  private static final SecureRandom RANDOM = new SecureRandom();
 
   private final JdbcClient jdbc;
 
@@ -95,6 +93,13 @@ public class SignIns {
     return Instant.now().minus(time).atOffset(ZoneOffset.UTC);
   }
 
+  /** Takes out what has ended by itself, and devices nobody has used for long; by every node, since what one has taken out is gone. */
+  @Scheduled(initialDelay = 2, fixedDelay = 30, timeUnit = TimeUnit.MINUTES)
+  void clear() {
+    jdbc.sql("delete from sign_in where begun <= :since or seen <= :idle").param("since", before(LONGEST)).param("idle", before(IDLE_OF_A_LIFTER)).update();
+    jdbc.sql("delete from known_device where seen <= :since").param("since", before(DEVICE_KEPT)).update();
+  }
+
   /** Ends one of somebody's own. */
   boolean end(SignedIn who, long id) {
     return jdbc.sql("delete from sign_in where club_id = :club and account_id = :account and id = :id").param("club", who.clubId())
@@ -110,15 +115,8 @@ public class SignIns {
   /** Whether what a device carries shows that it has signed in to that address before. */
   boolean known(String email, String token) {
     return !token.isEmpty() && jdbc.sql("select exists (select 1 from known_device d join account a on a.club_id = d.club_id and a.id = d.account_id "
-        + "where a.email = :email and d.token_hash = :hash)").param("email", Accounts.key(email)).param("hash", hash(token))
+        + "where a.email = :email and d.token_hash = :hash)").param("email", Accounts.key(email)).param("hash", Secrets.fingerprint(token))
         .query(Boolean.class).single();
-  }
-
-  /** Something for a device to carry. */
-  static String token() {
-    byte[] token = new byte[TOKEN_BYTES];
-    RANDOM.nextBytes(token);
-    return Base64.getUrlEncoder().withoutPadding().encodeToString(token);
   }
 
   /** Remembers a device somebody has signed in on. */
@@ -126,18 +124,10 @@ public class SignIns {
   void remember(SignedIn who, String token) {
     jdbc.sql("insert into known_device (club_id, account_id, token_hash, seen) values (:club, :account, :hash, now()) "
         + "on conflict (club_id, account_id, token_hash) do update set seen = now()").param("club", who.clubId())
-        .param("account", who.accountId()).param("hash", hash(token)).update();
+        .param("account", who.accountId()).param("hash", Secrets.fingerprint(token)).update();
     jdbc.sql("delete from known_device where club_id = :club and account_id = :account and token_hash not in (select token_hash from known_device "
         + "where club_id = :club and account_id = :account order by seen desc limit " + MOST_DEVICES + ")").param("club", who.clubId())
         .param("account", who.accountId()).update();
-  }
-
-  private static String hash(String token) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 
   /** What a browser calls itself, in the words a person would use: {@code Chrome on Android}. */

@@ -12,12 +12,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
-import org.yarbel.web.edge.BodyGuard;
 
-/**
- * 600 calls a minute for an address, on each node, and bodies of a length that {@link BodyGuard} takes. The path is taken as it is
- * understood, not as it is written.
- */
+/** 600 calls a minute for an address, on each node. The path is taken as it is understood, not as it is written. */
 @Component
 class CallLimit extends OncePerRequestFilter {
   static final int CALLS_PER_MINUTE = 600;
@@ -55,22 +51,16 @@ class CallLimit extends OncePerRequestFilter {
         log.note(Event.LIMIT_MET, "calls of the API");
       }
       response.setHeader("Retry-After", Long.toString(60 - seconds % 60));
-      refuse(response, 429, "Too many calls", "At most 600 calls a minute; wait and try again.");
-    } else if (request.getContentLengthLong() > most(request)) {
-      refuse(response, 413, "The body is too large", "A body has at most " + most(request) / 1024 + " KiB.");
+      refuse(response);
     } else {
       chain.doFilter(request, response);
     }
   }
 
-  private static long most(HttpServletRequest request) {
-    return BodyGuard.most(request.getServletPath());
-  }
-
-  private static void refuse(HttpServletResponse response, int status, String title, String detail) throws IOException {
-    response.setStatus(status);
+  private static void refuse(HttpServletResponse response) throws IOException {
+    response.setStatus(429);
     response.setContentType("application/problem+json");
-    response.getWriter().write("{\"type\":\"about:blank\",\"title\":\"" + title + "\",\"status\":" + status
-        + ",\"detail\":\"" + detail + "\"}");
+    response.getWriter().write("{\"type\":\"about:blank\",\"title\":\"Too many calls\",\"status\":429,\"detail\":\"At most " + CALLS_PER_MINUTE
+        + " calls a minute; wait and try again.\"}");
   }
 }

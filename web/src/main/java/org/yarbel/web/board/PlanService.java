@@ -203,6 +203,7 @@ public class PlanService {
   /** Does an undone change again when the line stands as it was undone to. */
   @Transactional
   public String redo(Change change) {
+    turns.ofLifter(change.lifterId());
     if (change.subject().equals(Arranging.SUBJECT)) {
       return arranging.redo(change);
     }

@@ -1,17 +1,11 @@
 package org.yarbel.web.calendar;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.Comparator;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -32,8 +26,10 @@ import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.club.Turns;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
+import org.yarbel.web.edge.Secrets;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.LifterContext;
@@ -50,11 +46,9 @@ import org.yarbel.web.program.LongPlans;
 class Calendars {
   private static final int WEEKS_BACK = 4;
   private static final int WEEKS_AHEAD = 26;
-  private static final int TOKEN_BYTES = 32;
   private static final int KEPT_DAYS = 400;
   /** More addresses a day are made by no person. */
   private static final int MOST_A_DAY = 10;
-  private static final SecureRandom RANDOM = new SecureRandom();
 
   private final LifterRepository lifters;
   private final TrainingSessionRepository sessions;
@@ -66,9 +60,12 @@ class Calendars {
   private final CurrentClub club;
   private final TransactionTemplate transaction;
   private final ClubClock clock;
+  private final Turns turns;
 
   Calendars(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots, LifterContexts contexts, LongPlans plans, Contests contests,
-      JdbcClient jdbc, CurrentClub club, TransactionTemplate transaction, ClubClock clock) {
+      JdbcClient jdbc, CurrentClub club, TransactionTemplate transaction, ClubClock clock,
+      Turns turns) {
+    this.turns = turns;
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
@@ -149,7 +146,8 @@ class Calendars {
   /** Makes a new address in place of the one there is, and tells it: it cannot be shown again. Empty after very many a day. */
   @Transactional
   public Optional<String> makeFeed(long lifterId, SignedIn who) {
-    lifters.locked(lifterId).orElseThrow(NotFound::new);
+    turns.ofLifter(lifterId);
+    lifters.findById(lifterId).orElseThrow(NotFound::new);
     int today = jdbc.sql("select count(*) from calendar_feed where club_id = :club and lifter_id = :lifter and made > :since").param("club", club.id())
         .param("lifter", lifterId).param("since", clock.now().minus(Duration.ofDays(1)).atOffset(ZoneOffset.UTC)).query(Integer.class).single();
     if (today >= MOST_A_DAY) {
@@ -159,11 +157,9 @@ class Calendars {
     jdbc.sql("delete from calendar_feed where club_id = :club and lifter_id = :lifter and revoked is not null and made < :since").param("club", club.id())
         .param("lifter", lifterId).param("since", clock.now().minus(Duration.ofDays(KEPT_DAYS)).atOffset(ZoneOffset.UTC)).update();
     revoke(lifterId);
-    byte[] token = new byte[TOKEN_BYTES];
-    RANDOM.nextBytes(token);
-    String text = Base64.getUrlEncoder().withoutPadding().encodeToString(token);
+    String text = Secrets.make();
     jdbc.sql("insert into calendar_feed (id, club_id, lifter_id, token_hash, account_id, made) values (nextval('yarbel_id'), :club, :lifter, :hash, :account, :made)")
-        .param("club", club.id()).param("lifter", lifterId).param("hash", hash(text)).param("account", who.accountId())
+        .param("club", club.id()).param("lifter", lifterId).param("hash", Secrets.fingerprint(text)).param("account", who.accountId())
         .param("made", clock.now().atOffset(ZoneOffset.UTC)).update();
     return Optional.of(text);
   }
@@ -178,15 +174,7 @@ class Calendars {
   /** The calendar behind an address; empty when nobody has it, or it was revoked. */
   Optional<String> byToken(String token) {
     record Feed(long clubId, long lifterId) {}
-    return jdbc.sql("select club_id, lifter_id from calendar_feed where token_hash = :hash and revoked is null").param("hash", hash(token)).query(Feed.class)
+    return jdbc.sql("select club_id, lifter_id from calendar_feed where token_hash = :hash and revoked is null").param("hash", Secrets.fingerprint(token)).query(Feed.class)
         .optional().map(feed -> club.within(feed.clubId(), () -> transaction.execute(status -> of(feed.lifterId()))));
-  }
-
-  private static String hash(String token) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -61,7 +61,7 @@ class CardController {
           .ifPresent(line -> events.publishEvent(new LineLogged(line)));
       return kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
     }
-    EntryForm.Checked checked = form.check(open(id, who).document().unit());
+    EntryForm.Checked checked = form.check(cards.unit(id, who));
     if (checked.entry().isEmpty()) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
           filled(form, checked.errors(), null, null));

@@ -34,6 +34,7 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
@@ -133,6 +134,13 @@ public class CardService {
     TrainingSession session = session(sessionId, who);
     Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
     return card(session, lifter, issuing.newestOrLookAhead(session, lifter));
+  }
+
+  /** The unit a card is written in. */
+  @Transactional(readOnly = true)
+  public MassUnit unit(long sessionId, SignedIn who) {
+    TrainingSession session = session(sessionId, who);
+    return issuing.newestOrLookAhead(session, lifters.findById(session.lifterId()).orElseThrow(NotFound::new)).unit();
   }
 
   /** Opens a card: on its day or later this issues it. */

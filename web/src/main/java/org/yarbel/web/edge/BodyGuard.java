@@ -40,7 +40,7 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
   }
 
   /** The most bytes of a body by the path it is sent to, as that is understood; null where it cannot be. */
-  public static long most(@Nullable String path) {
+  static long most(@Nullable String path) {
     if (path == null) {
       return OF_A_PAGE;
     }
@@ -54,7 +54,8 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
   public void invoke(Request request, Response response) throws IOException, ServletException {
     org.apache.coyote.Request wire = request.getCoyoteRequest();
     InputBuffer body = wire.getInputBuffer();
-    wire.setInputBuffer(new Cut(body, most(request.getDecodedRequestURI()), System.nanoTime() + LONGEST.toNanos()));
+    long most = most(request.getDecodedRequestURI());
+    wire.setInputBuffer(new Cut(body, most, wire.getContentLengthLong() > most, System.nanoTime() + LONGEST.toNanos()));
     try {
       getNext().invoke(request, response);
     } finally {
@@ -65,17 +66,23 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
   private static final class Cut implements InputBuffer {
     private final InputBuffer body;
     private final long most;
+    /** Whether it says of itself that it is too long: then nothing of it is read. */
+    private final boolean tooLong;
     private final long until;
     private long read;
 
-    Cut(InputBuffer body, long most, long until) {
+    Cut(InputBuffer body, long most, boolean tooLong, long until) {
       this.body = body;
       this.most = most;
+      this.tooLong = tooLong;
       this.until = until;
     }
 
     @Override
     public int doRead(ApplicationBufferHandler handler) throws IOException {
+      if (tooLong) {
+        throw new BodyTooLarge(most);
+      }
       if (System.nanoTime() - until > 0) {
         throw new SocketTimeoutException("The body took longer than " + LONGEST.toSeconds() + " s to come");
       }

@@ -23,7 +23,9 @@ class Unreachable extends OncePerRequestFilter {
   private static final Logger LOG = LoggerFactory.getLogger(Unreachable.class);
   private static final String AGAIN_SECONDS = "5";
 
-  private final StaticPage page = new StaticPage("unreachable.html", "The records cannot be reached; nothing is lost, try again");
+  private final StaticPage page = new StaticPage(HttpStatus.SERVICE_UNAVAILABLE, "The records cannot be reached",
+      "Nothing is lost. The database does not answer at this moment; it is started again by itself. Try again in a few seconds. What you sent just now was "
+          + "not kept: go back, it is still in the page. Sets logged on a phone wait there and are sent by themselves.");
 
   @Override
   protected boolean shouldNotFilterErrorDispatch() {
@@ -48,7 +50,7 @@ class Unreachable extends OncePerRequestFilter {
       LOG.warn("The database did not answer {} {}", request.getMethod(), request.getServletPath(), wrong);
       response.reset();
       response.setHeader("Retry-After", AGAIN_SECONDS);
-      page.write(request, response, HttpStatus.SERVICE_UNAVAILABLE);
+      page.write(request, response);
     }
   }
 }

@@ -3,19 +3,17 @@ package org.yarbel.web.once;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -23,6 +21,7 @@ import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.edge.Back;
+import org.yarbel.web.edge.Secrets;
 
 /**
  * Does a form once, however often it is sent: the second waits for the first and is sent where that was sent. What was refused
@@ -71,6 +70,12 @@ class OnceInterceptor implements HandlerInterceptor {
     return false;
   }
 
+  /** A page that stood open for a day is loaded again. */
+  @Scheduled(initialDelay = 3, fixedDelay = 30, timeUnit = TimeUnit.MINUTES)
+  void clear() {
+    jdbc.sql("delete from form_once where at < now() - interval '1 day'").update();
+  }
+
   private static Optional<Sent> sent(HttpServletRequest request, Object handler) {
     String key = HttpMethod.POST.matches(request.getMethod()) ? request.getParameter(FormKeys.FIELD) : null;
     boolean writes = handler instanceof HandlerMethod method && !method.hasMethodAnnotation(WritesNothing.class);
@@ -93,11 +98,7 @@ class OnceInterceptor implements HandlerInterceptor {
         all.append('\n').append(name).append('=').append(String.join("\0", values));
       }
     });
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(all.toString().getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return Secrets.fingerprint(all.toString());
   }
 
   private boolean taken(Sent sent) {

@@ -18,17 +18,12 @@ import org.yarbel.core.mass.MassUnit;
  * <p>{@link #exact}, {@link #below} and {@link #above} know every total. Planning ({@link #nearest},
  * {@link #nearestBelow}, {@link #between}) keeps to a ladder of them. Where kilogram and pound plates mix
  * on one bar there are totals every few grams, most with absurd plates: the ladder has the totals of the kit's own unit,
- * and a mixed one only where it lies {@value #MIXED_SPACING_GRAMS} g or more from every other, those with the fewest
+ * and a mixed one only where it lies {@value MixedLadder#SPACING_GRAMS} g or more from every other, those with the fewest
  * plates first; of stocks of very many sizes in odd steps only so many mixes are looked at, and {@link #leavesOut} says so.
  * Fractional plates are not rounded by; they are for loads somebody writes ({@link #written}). Immutable:
  * build it once for a kit and keep it. Sides over 520 kg are left out.
  */
 public final class Loadables {
-  private static final long MIXED_SPACING_GRAMS = 500;
-  /** So many pairs of sums are looked at where kilogram and pound plates mix; an ordinary gym has some 200,000. */
-  private static final int MOST_MIXES = 8_000_000;
-  private static final long MIXED_SPACING = MIXED_SPACING_GRAMS * 1_000_000_000L;
-
   private final Kit kit;
   private final boolean onBar;
   private final SideSums own;
@@ -41,30 +36,36 @@ public final class Loadables {
   private final int[] ownIndex;
   private final int[] otherIndex;
   private final List<PlaceKit.Stamp> stamps;
-  private boolean leavesOut;
+  private final boolean leavesOut;
   /** Found when first asked for, by whichever thread: every one finds the same. */
   private final AtomicReferenceArray<@Nullable Loading> loadings;
   private final AtomicReferenceArray<PlateSeries.Way @Nullable []> ways;
 
-  private Loadables(Kit kit, boolean onBar, SideSums own, SideSums other, boolean whole, long[] totals, int[] ownIndex,
-      int[] otherIndex) {
-    this(kit, onBar, own, other, whole, totals, ownIndex, otherIndex, List.of());
-  }
-
-  private Loadables(Kit kit, boolean onBar, SideSums own, SideSums other, boolean whole, long[] totals, int[] ownIndex,
-      int[] otherIndex, List<PlaceKit.Stamp> stamps) {
-    this.stamps = List.copyOf(stamps);
+  private Loadables(Kit kit, boolean onBar, SideSums own, SideSums other, Rungs rungs, List<PlaceKit.Stamp> stamps) {
     this.kit = kit;
     this.onBar = onBar;
     this.own = own;
     this.other = other;
-    this.whole = whole;
-    this.totals = totals;
-    this.ownIndex = ownIndex;
-    this.otherIndex = otherIndex;
+    this.whole = rungs.whole();
+    this.leavesOut = rungs.leavesOut();
+    this.totals = rungs.totals();
+    this.ownIndex = rungs.ownIndex();
+    this.otherIndex = rungs.otherIndex();
+    this.stamps = List.copyOf(stamps);
     this.loadings = new AtomicReferenceArray<>(totals.length);
     this.ways = new AtomicReferenceArray<>(totals.length);
   }
+
+  /**
+   * The ladder as it is searched.
+   *
+   * @param totals rising
+   * @param ownIndex the sum of own plates behind each
+   * @param otherIndex the sum of other plates behind each
+   * @param whole whether it has every total
+   * @param leavesOut whether it may lack some, since there were more mixes than are looked at
+   */
+  private record Rungs(long[] totals, int[] ownIndex, int[] otherIndex, boolean whole, boolean leavesOut) {}
 
   /** Searches all the totals of a kit. */
   public static Loadables of(Kit kit) {
@@ -83,14 +84,13 @@ public final class Loadables {
         totals[i] = empty + 2 * ownRound.sum(i);
         ownIndex[i] = rounded ? own.indexOf(ownRound.sum(i)) : i;
       }
-      return new Loadables(kit, true, own, other, !rounded && other.size() == 1, totals, ownIndex, new int[totals.length]);
+      return new Loadables(kit, true, own, other, new Rungs(totals, ownIndex, new int[totals.length], !rounded && other.size() == 1, false), List.of());
     }
-    Ladder ladder = mixedLadder(empty, ownRound, otherRound);
-    Loadables found = new Loadables(kit, true, own, other, false, ladder.mixes().stream().mapToLong(Mix::total).toArray(),
-        ladder.mixes().stream().mapToInt(mix -> own.indexOf(ownRound.sum(mix.own()))).toArray(),
-        ladder.mixes().stream().mapToInt(mix -> other.indexOf(otherRound.sum(mix.other()))).toArray());
-    found.leavesOut = ladder.leavesOut();
-    return found;
+    MixedLadder ladder = MixedLadder.of(ownRound, otherRound);
+    List<MixedLadder.Mix> mixes = ladder.mixes();
+    return new Loadables(kit, true, own, other, new Rungs(mixes.stream().mapToLong(mix -> empty + 2 * mix.side()).toArray(),
+        mixes.stream().mapToInt(mix -> own.indexOf(ownRound.sum(mix.own()))).toArray(),
+        mixes.stream().mapToInt(mix -> other.indexOf(otherRound.sum(mix.other()))).toArray(), false, ladder.leavesOut()), List.of());
   }
 
   private static List<PlateStock.Pairs> ofUnit(PlateStock stock, MassUnit unit, boolean own) {
@@ -118,93 +118,8 @@ public final class Loadables {
     long[] totals = masses.stream().mapToLong(Mass::nanograms).distinct().sorted().toArray();
     Mass nothing = Mass.ofNanograms(0, unit);
     SideSums none = SideSums.of(List.of());
-    return new Loadables(new Kit(nothing, nothing, new PlateStock(unit, List.of())), false, none, none, true, totals,
-        new int[totals.length], new int[totals.length], stamps);
-  }
-
-  /** A total of the ladder while it is made. */
-  private record Mix(int own, int other, long total) {}
-
-  /** The ladder, and whether mixes were left out. */
-  private record Ladder(List<Mix> mixes, boolean leavesOut) {}
-
-  /** The totals of the own plates, then mixed ones, those with the fewest plates first, where there is room. */
-  private static Ladder mixedLadder(long empty, SideSums own, SideSums other) {
-    List<Mix> kept = new ArrayList<>();
-    long most = Math.max(own.sum(own.size() - 1), other.sum(other.size() - 1));
-    Room room = new Room(2 * most);
-    for (int i = 0; i < own.size(); i++) {
-      room.take(2 * own.sum(i));
-      kept.add(new Mix(i, 0, empty + 2 * own.sum(i)));
-    }
-    List<List<Integer>> ownByCount = byCount(own);
-    List<List<Integer>> otherByCount = byCount(other);
-    int looked = 0;
-    for (int plates = 1; looked < MOST_MIXES && plates <= ownByCount.size() + otherByCount.size() - 2; plates++) {
-      for (int ofOther = 1; ofOther <= Math.min(plates, otherByCount.size() - 1); ofOther++) {
-        if (plates - ofOther < ownByCount.size()) {
-          for (int j : otherByCount.get(ofOther)) {
-            if (looked >= MOST_MIXES) {
-              break;
-            }
-            looked += ownByCount.get(plates - ofOther).size();
-            for (int i : ownByCount.get(plates - ofOther)) {
-              long both = own.sum(i) + other.sum(j);
-              if (both <= most && room.has(2 * both)) {
-                room.take(2 * both);
-                kept.add(new Mix(i, j, empty + 2 * both));
-              }
-            }
-          }
-        }
-      }
-    }
-    kept.sort(Comparator.comparingLong(Mix::total));
-    return new Ladder(kept, looked >= MOST_MIXES);
-  }
-
-  /** The sums by how many plates they take. */
-  private static List<List<Integer>> byCount(SideSums sums) {
-    List<List<Integer>> byCount = new ArrayList<>();
-    for (int i = 0; i < sums.size(); i++) {
-      while (byCount.size() <= sums.count(i)) {
-        byCount.add(new ArrayList<>());
-      }
-      byCount.get(sums.count(i)).add(i);
-    }
-    return byCount;
-  }
-
-  /** Where a total has no other within the spacing: cells of that width, each with its lowest and highest total. */
-  private static final class Room {
-    private final long[] lowest;
-    private final long[] highest;
-
-    Room(long most) {
-      int cells = Math.toIntExact(most / MIXED_SPACING) + 3;
-      lowest = new long[cells];
-      highest = new long[cells];
-      Arrays.fill(lowest, Long.MAX_VALUE);
-      Arrays.fill(highest, Long.MIN_VALUE);
-    }
-
-    boolean has(long total) {
-      int cell = cell(total);
-      return lowest[cell] == Long.MAX_VALUE
-          && (highest[cell - 1] == Long.MIN_VALUE || total - highest[cell - 1] >= MIXED_SPACING)
-          && (lowest[cell + 1] == Long.MAX_VALUE || lowest[cell + 1] - total >= MIXED_SPACING);
-    }
-
-    void take(long total) {
-      int cell = cell(total);
-      lowest[cell] = Math.min(lowest[cell], total);
-      highest[cell] = Math.max(highest[cell], total);
-    }
-
-    // one cell is free below the first
-    private static int cell(long total) {
-      return (int) (total / MIXED_SPACING) + 1;
-    }
+    return new Loadables(new Kit(nothing, nothing, new PlateStock(unit, List.of())), false, none, none,
+        new Rungs(totals, new int[totals.length], new int[totals.length], true, false), stamps);
   }
 
   public Kit kit() {

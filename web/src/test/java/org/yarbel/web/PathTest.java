@@ -50,11 +50,7 @@ class PathTest {
     browser.signIn("coach");
     for (String path : coachPaths) {
       assertFine(browser.desk().open(path), "desk " + path);
-      browser.phone().open(path);
-      if (path.contains("/card") || path.startsWith("/workbench") || path.contains("/ledger") || path.equals("/account")) {
-        // what a lifter sees on theirs; the rest is the same page in a narrow window
-        assertFine(browser, "phone " + path);
-      }
+      assertFine(browser.phone().open(path), "phone " + path);
       assertThat(browser.driver().executeScript("return document.documentElement.scrollWidth <= innerWidth + 1"))
           .as("fits a phone: " + path).isEqualTo(true);
     }

@@ -20,6 +20,7 @@ import org.yarbel.web.skyline.PlatePicture;
 /** Plates for a load or a series of loads, and the warm-up to one. */
 final class PlatesTool {
   private static final int MOST_LOADS = 30;
+  private static final String LEAVES_OUT = "These plates mix in very many ways: some loads that take many plates are left out of what is rounded to.";
 
   private PlatesTool() {}
 
@@ -33,7 +34,7 @@ final class PlatesTool {
       @Nullable Integer changes, @Nullable Integer reps) {}
 
   /** The plates of one load, or of several in a row. */
-  static @Nullable List<Row> plates(Typed typed, KitChoice choice) {
+  static @Nullable List<Row> plates(Typed typed, KitChoice choice, Map<String, String> said) {
     MassUnit unit = typed.unit("unit");
     List<Mass> targets = new ArrayList<>();
     for (String one : typed.text("loads").split("[\\s;/]+")) {
@@ -52,6 +53,9 @@ final class PlatesTool {
     Loadables loadables = targets.isEmpty() ? null : choice.loadables(typed);
     if (!typed.fine() || loadables == null) {
       return null;
+    }
+    if (loadables.leavesOut()) {
+      said.put("note", LEAVES_OUT);
     }
     return targets.size() == 1 ? one(targets.get(0), loadables, unit) : series(targets, loadables, unit);
   }
@@ -110,6 +114,8 @@ final class PlatesTool {
     WarmUpRamp ramp = WarmUpRamp.to(last.total(), loadables, choice.lift(typed).movement(), style);
     if (ramp.note() != null) {
       said.put("note", ramp.note());
+    } else if (loadables.leavesOut()) {
+      said.put("note", LEAVES_OUT);
     }
     List<Row> rows = new ArrayList<>();
     List<Mass> on = List.of();

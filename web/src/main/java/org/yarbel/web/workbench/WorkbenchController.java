@@ -51,7 +51,7 @@ class WorkbenchController {
     Object result = switch (key) {
       case "estimate" -> EstimateTool.of(typed);
       case "chart" -> ChartTool.of(typed);
-      case "plates" -> PlatesTool.plates(typed, choice);
+      case "plates" -> PlatesTool.plates(typed, choice, said);
       case "ramp" -> PlatesTool.ramp(typed, choice, said);
       case "bands" -> CurveTool.of(typed, choice);
       case "points" -> PointsTool.of(typed);

@@ -3,6 +3,7 @@ package org.yarbel.web.kitroom;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -42,6 +43,23 @@ class KitRoomTest {
   private static PlaceKit stored(TestApp app, long place) {
     return app.bean(CoreJson.class).read(app.jdbc().sql("select kit from place where id = :id").param("id", place).query(String.class).single(),
         PlaceKit.class);
+  }
+
+  @Test
+  void aKitOfVeryManyOddPlatesIsSearchedWithinABoundAndSaysSo(TestApp app) {
+    Client coach = coach(app);
+    long id = place(coach);
+    Map<String, String> odd = kit("mixing", "yes");
+    for (int i = 0; i < 16; i++) {
+      odd.putAll(Map.of("kg." + i + ".size", (3 + 2 * i) + ".0" + (1 + i % 9), "kg." + i + ".pairs", "20", "lb." + i + ".size", (5 + 3 * i) + ".0" + (1 + i % 7),
+          "lb." + i + ".pairs", "20"));
+    }
+    long began = System.nanoTime();
+    assertThat(coach.post("/kit/" + id, odd).statusCode()).isEqualTo(302);
+    assertThat(coach.get("/kit/" + id).body()).contains("These plates mix in very many ways");
+    assertThat(coach.get("/workbench/plates?unit=KG&place=" + id + "&loads=60+100&lift=squat").body()).contains("These plates mix in very many ways");
+    assertThat(coach.get("/workbench/ramp?unit=KG&place=" + id + "&top=140&lift=squat").body()).contains("140");
+    assertThat(Duration.ofNanos(System.nanoTime() - began)).as("over a minute for one of them, before").isLessThan(Duration.ofSeconds(30));
   }
 
   @Test

@@ -92,8 +92,12 @@ class Entrance {
 
   /** Counts a try; whether its password may be looked at. */
   private boolean reserve(HttpServletRequest request) {
-    String email = Objects.requireNonNullElse(request.getParameter("email"), "");
+    String email = wholeEmail(request);
     return limits.reserve(email, request.getRemoteAddr(), signIns.known(email, cookie(request, DEVICE)));
+  }
+
+  private static String wholeEmail(HttpServletRequest request) {
+    return Objects.requireNonNullElse(request.getParameter("email"), "");
   }
 
   void refuse(HttpServletRequest request, HttpServletResponse response, Refusal why) throws ServletException, IOException {
@@ -107,7 +111,12 @@ class Entrance {
   }
 
   void failed(HttpServletRequest request, HttpServletResponse response, AuthenticationException why) throws ServletException, IOException {
-    refuse(request, response, why instanceof Hashing.TooBusy ? Refusal.BUSY : Refusal.WRONG);
+    if (why instanceof Hashing.TooBusy) {
+      limits.notLookedAt(wholeEmail(request), request.getRemoteAddr());
+      refuse(request, response, Refusal.BUSY);
+    } else {
+      refuse(request, response, Refusal.WRONG);
+    }
   }
 
   void cameIn(HttpServletRequest request, HttpServletResponse response, Authentication authentication) throws IOException {

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Service;
  * Slows down guessing. A try is written down before the password is looked at and taken out when it was right, so that tries at
  * the same moment count each other. Refused is who tried an account from one address of the network ten times, or anything from
  * one address fifty times, within a quarter of an hour. An account that was tried sixty times an hour from anywhere is open only
- * to devices that have signed in to it before: a stranger can slow a stranger, not its owner. Counted in the database, by the
- * real clock.
+ * to devices that have signed in to it before: a stranger can slow a stranger, not its owner. Only tries whose password was looked
+ * at stay: knocking on neither prolongs the time nor fills the table. Counted in the database, by the real clock.
  */
 @Service
 class SignInLimits {
@@ -37,15 +37,25 @@ class SignInLimits {
    */
   boolean reserve(String email, String address, boolean known) {
     String key = Accounts.key(email);
-    jdbc.sql("insert into sign_in_try (email_key, address, known, at) values (:email, :address, :known, now())")
-        .param("email", key).param("address", address).param("known", known).update();
+    long id = jdbc.sql("insert into sign_in_try (email_key, address, known, at) values (:email, :address, :known, now()) returning id")
+        .param("email", key).param("address", address).param("known", known).query(Long.class).single();
     record Counted(int ofBoth, int ofAddress, int ofAccount) {}
     Counted lately = jdbc.sql("select count(*) filter (where email_key = :email and address = :address and at > :lately) as of_both, "
         + "count(*) filter (where address = :address and at > :lately) as of_address, count(*) filter (where email_key = :email and not known) as of_account "
         + "from sign_in_try where (email_key = :email or address = :address) and at > :since").param("email", key).param("address", address)
         .param("lately", since(WINDOW)).param("since", since(LONG_WINDOW)).query(Counted.class).single();
-    return lately.ofBoth() <= TRIES_OF_ACCOUNT_AND_ADDRESS && lately.ofAddress() <= TRIES_OF_ADDRESS
+    boolean among = lately.ofBoth() <= TRIES_OF_ACCOUNT_AND_ADDRESS && lately.ofAddress() <= TRIES_OF_ADDRESS
         && (known || lately.ofAccount() <= TRIES_OF_ACCOUNT);
+    if (!among) {
+      jdbc.sql("delete from sign_in_try where id = :id").param("id", id).update();
+    }
+    return among;
+  }
+
+  /** There was no time for the password: what was written down last of these two was no try. */
+  void notLookedAt(String email, String address) {
+    jdbc.sql("delete from sign_in_try where id = (select max(id) from sign_in_try where email_key = :email and address = :address)")
+        .param("email", Accounts.key(email)).param("address", address).update();
   }
 
   /** Takes out what is too old to count. */

@@ -3,6 +3,7 @@ package org.yarbel.web.edge;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.net.SocketTimeoutException;
+import java.nio.ByteBuffer;
 import java.time.Duration;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
@@ -17,6 +18,9 @@ import org.springframework.stereotype.Component;
 /**
  * Cuts every body at its limit while it is read, whatever length it told and however it comes, and every one that takes longer
  * than {@link #LONGEST} to come. It stands before anything reads, so that forms, files and JSON are held to it alike.
+ *
+ * <p>What nobody read, because it was refused, is let pass within the same time and a bound of its own: a browser that is still
+ * sending sees the page that says why instead of a broken line, and who never ends holds nobody.
  */
 @Component
 public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
@@ -29,9 +33,18 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
   private static final long OF_A_CALL = 256 * KIB;
   /** A log of 5,000 sets, written out with every field. */
   private static final long OF_A_LOG = 2 * KIB * KIB;
+  /** The most that is let pass of what nobody reads. */
+  private static final long LET_PASS = 64 * KIB * KIB;
+
+  private final Duration longest;
 
   BodyGuard() {
+    this(LONGEST);
+  }
+
+  BodyGuard(Duration longest) {
     super(true);
+    this.longest = longest;
   }
 
   @Override
@@ -55,11 +68,53 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
     org.apache.coyote.Request wire = request.getCoyoteRequest();
     InputBuffer body = wire.getInputBuffer();
     long most = most(request.getDecodedRequestURI());
-    wire.setInputBuffer(new Cut(body, most, wire.getContentLengthLong() > most, System.nanoTime() + LONGEST.toNanos()));
+    long until = System.nanoTime() + longest.toNanos();
+    wire.setInputBuffer(new Cut(body, most, wire.getContentLengthLong() > most, until));
     try {
       getNext().invoke(request, response);
     } finally {
       wire.setInputBuffer(body);
+      letPass(wire, until);
+    }
+  }
+
+  /** Reads away what is left. Where it cannot, the server breaks the line off: it swallows nothing by itself. */
+  private static void letPass(org.apache.coyote.Request wire, long until) {
+    if (wire.hasExpectation()) {
+      // whoever asks before sending has been answered
+      return;
+    }
+    Nowhere nowhere = new Nowhere();
+    try {
+      long passed = 0;
+      while (!wire.isFinished() && passed < LET_PASS && System.nanoTime() - until < 0) {
+        int bytes = wire.doRead(nowhere);
+        if (bytes < 0) {
+          return;
+        }
+        passed += bytes;
+      }
+    } catch (IOException gone) {
+      // whoever sent it has left, or is too slow
+    }
+  }
+
+  private static final class Nowhere implements ApplicationBufferHandler {
+    private ByteBuffer bytes = ByteBuffer.allocate(0);
+
+    @Override
+    public void setByteBuffer(ByteBuffer buffer) {
+      bytes = buffer;
+    }
+
+    @Override
+    public ByteBuffer getByteBuffer() {
+      return bytes;
+    }
+
+    @Override
+    public void expand(int size) {
+      // nothing is kept
     }
   }
 
@@ -84,7 +139,7 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
         throw new BodyTooLarge(most);
       }
       if (System.nanoTime() - until > 0) {
-        throw new SocketTimeoutException("The body took longer than " + LONGEST.toSeconds() + " s to come");
+        throw new SocketTimeoutException("The body took too long to come");
       }
       int bytes = body.doRead(handler);
       read += Math.max(bytes, 0);

@@ -3,6 +3,7 @@ package org.yarbel.web.account;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.URLEncoder;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.ZoneOffset;
@@ -16,7 +17,9 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.IntFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -26,6 +29,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
@@ -91,7 +95,7 @@ class DoorTest {
       signIn(app, from, " ".repeat(150 + i) + "blanks@tarnbrook.example", "wrong");
     }
     assertThat(signIn(app, from, " ".repeat(178) + "Blanks@tarnbrook.example", "wrong").status()).isEqualTo(429);
-    assertThat(tries(app, "blanks@tarnbrook.example")).isEqualTo(11);
+    assertThat(tries(app, "blanks@tarnbrook.example")).as("knocking on fills no table and prolongs nothing").isEqualTo(10);
   }
 
   @Test
@@ -140,8 +144,42 @@ class DoorTest {
     List<Integer> statuses = atOnce(80, i -> signIn(app, addresses.get(i), "burst" + i + "@tarnbrook.example", "wrong").status());
     looking.join();
     assertThat(statuses).allMatch(status -> status == 401 || status == 429).contains(401);
+    assertThat(app.jdbc().sql("select count(*) from sign_in_try where email_key like 'burst%@tarnbrook.example'").query(Long.class).single())
+        .as("tries whose password there was no time for are none").isEqualTo(statuses.stream().filter(status -> status == 401).count());
     assertThat(Duration.ofNanos(System.nanoTime() - began)).as("minutes, before").isLessThan(Duration.ofSeconds(60));
     Client.of(app, "coach").get("/");
+  }
+
+  @Test
+  void aFormWithAPasswordSaysWhenThereIsNoTimeForIt(TestApp app) throws Exception {
+    Client coach = Client.of(app, "coach");
+    PasswordEncoder passwords = app.bean(PasswordEncoder.class);
+    AtomicBoolean enough = new AtomicBoolean();
+    ExecutorService others = Executors.newFixedThreadPool(Hashing.AT_ONCE + Hashing.WAITING + 4);
+    for (int i = 0; i < Hashing.AT_ONCE + Hashing.WAITING + 4; i++) {
+      others.execute(() -> {
+        while (!enough.get()) {
+          try {
+            passwords.encode("somebody else's");
+          } catch (Hashing.TooBusy turnedAway) {
+            LockSupport.parkNanos(1_000_000);
+          }
+        }
+      });
+    }
+    try {
+      HttpResponse<String> answer = coach.post("/account", Map.of("current", "tarnbrook-demo", "password", "short"));
+      for (int tries = 0; tries < 9 && answer.statusCode() == 422; tries++) {
+        answer = coach.post("/account", Map.of("current", "tarnbrook-demo", "password", "short"));
+      }
+      assertThat(answer.statusCode()).isEqualTo(503);
+      assertThat(answer.headers().firstValue("Retry-After")).contains("5");
+      assertThat(answer.body()).contains("Too much at once").contains("what you typed is still in the page");
+    } finally {
+      enough.set(true);
+      others.shutdown();
+    }
+    assertThat(others.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
   }
 
   @Test

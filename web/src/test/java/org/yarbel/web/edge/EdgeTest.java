@@ -135,7 +135,7 @@ class EdgeTest {
   }
 
   @Test
-  void aBodyThatDripsIsCutAndOthersAreServedMeanwhile(TestApp app) throws Exception {
+  void whileBodiesDripOthersAreServed(TestApp app) throws Exception {
     int slow = 20;
     CountDownLatch through = new CountDownLatch(slow);
     for (int i = 0; i < slow; i++) {

@@ -7,12 +7,15 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Queue;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -56,6 +59,8 @@ class NodesTest {
     assertThat(first.post("/setup", Map.of("code", CODE, "club", "Two Nodes", "unit", "KG", "zone", "UTC", "name", "Coach", "email", "coach@nodes.example",
         "password", "granite lantern kayak")).statusCode()).isEqualTo(302);
     JdbcClient jdbc = nodes.jdbc();
+    jdbc.sql("insert into account (id, club_id, email, password_hash, role, name) select nextval('yarbel_id'), club_id, 'hand' || n || '@nodes.example', "
+        + "password_hash, role, 'Hand ' || n from account cross join generate_series(1, " + CLIENTS + ") n").update();
     int lifters = Math.max(30, SETS / SETS_OF_A_SESSION);
     jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select nextval('yarbel_id'), p.club_id, p.id, 'Lifter ' || n, "
         + "'KG', 'F', 1990, '', 0, 127 from place p cross join generate_series(1, " + lifters + ") n").update();
@@ -73,11 +78,15 @@ class NodesTest {
   }
 
   private static Client signedIn(String base) {
+    return signedIn(base, "coach");
+  }
+
+  private static Client signedIn(String base, String who) {
     for (int i = 0; i < 600; i++) {
       try {
         Client client = Client.at(base);
         client.get("/login");
-        int status = client.post("/login", Map.of("email", "coach@nodes.example", "password", "granite lantern kayak")).statusCode();
+        int status = client.post("/login", Map.of("email", who + "@nodes.example", "password", "granite lantern kayak")).statusCode();
         if (status == 302 && client.get("/lifts").statusCode() == 200) {
           return client;
         }
@@ -87,6 +96,20 @@ class NodesTest {
       LockSupport.parkNanos(200_000_000);
     }
     throw new IllegalStateException("Nobody can sign in at " + base);
+  }
+
+  /** One hand with a phone, which logs one session after the other. */
+  private static final class Phone {
+    private final String who;
+    private Client client;
+
+    Phone(String who) {
+      this.who = who;
+    }
+
+    void signIn() {
+      client = signedIn(nodes.proxied(), who);
+    }
   }
 
   /** A set to log, with the key it was given on the phone. */
@@ -106,16 +129,16 @@ class NodesTest {
   }
 
   /** Sends one as a phone does: again and again under the same key until it is acknowledged. */
-  private static int until(Client[] client, Entry entry) {
+  private static int until(Phone phone, Entry entry) {
     for (int tries = 1; tries < 2_000; tries++) {
       try {
-        HttpResponse<String> answer = client[0].post("/sessions/" + entry.session() + "/sets", entry.form());
+        HttpResponse<String> answer = phone.client.post("/sessions/" + entry.session() + "/sets", entry.form());
         int status = answer.statusCode();
         if (answer.headers().firstValue("Location").orElse("").contains("/card")) {
           return tries;
         }
         if (status == 403 || status == 302) {
-          client[0] = signedIn(nodes.proxied());
+          phone.signIn();
         }
         assertThat(status).as("neither taken nor to be tried again").isNotIn(400, 404, 409, 422);
       } catch (IllegalStateException away) {
@@ -130,18 +153,22 @@ class NodesTest {
   @Order(4)
   void everySetThatWasAcknowledgedIsThereOnceThroughEveryKill() throws Exception {
     List<Entry> all = entries();
-    AtomicInteger next = new AtomicInteger();
+    Queue<List<Entry>> sessions = new ConcurrentLinkedQueue<>(all.stream()
+        .collect(Collectors.groupingBy(Entry::session, LinkedHashMap::new, Collectors.toList())).values());
     AtomicInteger acknowledged = new AtomicInteger();
     AtomicInteger again = new AtomicInteger();
     ExecutorService clients = Executors.newFixedThreadPool(CLIENTS);
     long began = System.nanoTime();
     List<Future<?>> running = new ArrayList<>();
-    for (int c = 0; c < CLIENTS; c++) {
+    for (int c = 1; c <= CLIENTS; c++) {
+      Phone phone = new Phone("hand" + c);
       running.add(clients.submit(() -> {
-        Client[] client = {signedIn(nodes.proxied())};
-        for (int i = next.getAndIncrement(); i < all.size(); i = next.getAndIncrement()) {
-          again.addAndGet(until(client, all.get(i)) - 1);
-          acknowledged.incrementAndGet();
+        phone.signIn();
+        for (List<Entry> session = sessions.poll(); session != null; session = sessions.poll()) {
+          for (Entry entry : session) {
+            again.addAndGet(until(phone, entry) - 1);
+            acknowledged.incrementAndGet();
+          }
         }
       }));
     }

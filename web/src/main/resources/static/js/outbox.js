@@ -44,6 +44,9 @@ async function take(given) {
   const others = read(WAITING).filter((other) => other.account !== account || !entry.key || other.key !== entry.key);
   if (write(WAITING, [...others, entry])) {
     await send();
+    if (mine(WAITING).some((waiting) => waiting.id === entry.id)) {
+      emit("waits", { entry });
+    }
     return;
   }
   // nothing can be kept here: it goes out now, or stays in its form
@@ -123,15 +126,15 @@ async function through() {
       try {
         answer = await post(entry);
       } catch {
-        waits(entry, "No signal. ");
+        waits("No signal. ");
         return;
       }
       if (answer.status === 401) {
-        waits(entry, "", "Sign in to send.");
+        waits("", "Sign in to send.");
         return;
       }
       if (answer.status >= 500 || answer.status === 429 || answer.status === 403) {
-        waits(entry, "The records cannot be reached. ", "", Number(answer.headers?.get("Retry-After")));
+        waits("The records cannot be reached. ", "", Number(answer.headers?.get("Retry-After")));
         return;
       }
       const html = await answer.text();
@@ -147,10 +150,9 @@ async function through() {
 
 let state = "";
 let ask = "";
-function waits(entry, why, then = "", seconds = 0) {
+function waits(why, then = "", seconds = 0) {
   state = why;
   ask = then;
-  emit("waits", { entry });
   show();
   later(seconds);
 }

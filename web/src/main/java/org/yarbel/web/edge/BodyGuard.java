@@ -1,6 +1,7 @@
 package org.yarbel.web.edge;
 
 import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.SocketTimeoutException;
 import java.nio.ByteBuffer;
@@ -67,9 +68,18 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
   public void invoke(Request request, Response response) throws IOException, ServletException {
     org.apache.coyote.Request wire = request.getCoyoteRequest();
     InputBuffer body = wire.getInputBuffer();
+    long told;
+    try {
+      told = wire.getContentLengthLong();
+    } catch (IllegalArgumentException noLength) {
+      // two lengths, or one that is no number: nobody knows where the body ends
+      response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+      response.setHeader("Connection", "close");
+      return;
+    }
     long most = most(request.getDecodedRequestURI());
     long until = System.nanoTime() + longest.toNanos();
-    wire.setInputBuffer(new Cut(body, most, wire.getContentLengthLong() > most, until));
+    wire.setInputBuffer(new Cut(body, most, told > most, until));
     try {
       getNext().invoke(request, response);
     } finally {

@@ -90,6 +90,17 @@ class OutboxTest {
   }
 
   @Test
+  void everySetWithoutSignalBeginsItsRest(TestApp app, Browser browser) {
+    card(browser);
+    browser.offline(true);
+    log(browser, "185");
+    browser.awaitText("#rest-label", "back-off 1 of 2");
+    log(browser, "155");
+    browser.awaitText("#rest-label", "back-off 2 of 2");
+    browser.awaitText("#queue-note", "2 entries are kept on this phone");
+  }
+
+  @Test
   void aPageFromBeforeTheAnswerWritesNothingOver(TestApp app, Browser browser) {
     card(browser);
     String page = browser.driver().getPageSource();

@@ -13,6 +13,7 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import java.util.concurrent.locks.LockSupport;
 import org.apache.catalina.connector.Connector;
 import org.apache.catalina.core.StandardContext;
@@ -68,10 +69,11 @@ class BodyGuardTest {
     tomcat.destroy();
   }
 
-  private Socket asks(String path, long length) throws IOException {
+  private Socket asks(String path, String... headers) throws IOException {
     Socket socket = new Socket(InetAddress.getLoopbackAddress(), tomcat.getConnector().getLocalPort());
     socket.setSoTimeout(20_000);
-    socket.getOutputStream().write(("POST " + path + " HTTP/1.1\r\nHost: localhost\r\nContent-Length: " + length + "\r\n\r\n").getBytes(StandardCharsets.ISO_8859_1));
+    String head = "POST " + path + " HTTP/1.1\r\nHost: localhost\r\n" + String.join("\r\n", headers) + "\r\n\r\n";
+    socket.getOutputStream().write(head.getBytes(StandardCharsets.ISO_8859_1));
     return socket;
   }
 
@@ -94,7 +96,7 @@ class BodyGuardTest {
   @Test
   void aBodyThatDripsIsBrokenOffWhetherItIsReadOrNot() throws Exception {
     for (String path : new String[] {"/reads", "/refuses"}) {
-      try (Socket socket = asks(path, 500_000)) {
+      try (Socket socket = asks(path, "Content-Length: 500000")) {
         assertThat(drips(socket)).as(path).isBetween(TIME, Duration.ofSeconds(15));
       }
     }
@@ -103,7 +105,7 @@ class BodyGuardTest {
   @Test
   void whoSendsTooMuchAndIsRefusedIsToldWhyAfterSending() throws Exception {
     int length = 12_000_000;
-    try (Socket socket = asks("/refuses", length)) {
+    try (Socket socket = asks("/refuses", "Content-Length: " + length)) {
       OutputStream out = socket.getOutputStream();
       byte[] piece = new byte[60_000];
       for (int sent = 0; sent < length; sent += piece.length) {
@@ -113,6 +115,25 @@ class BodyGuardTest {
       assertThat(answer(socket)).startsWith("HTTP/1.1 403").endsWith("not for you");
       out.write("POST /reads HTTP/1.1\r\nHost: localhost\r\nContent-Length: 3\r\nConnection: close\r\n\r\nabc".getBytes(StandardCharsets.ISO_8859_1));
       assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.ISO_8859_1)).as("the line goes on").startsWith("HTTP/1.1 200").endsWith("3");
+    }
+  }
+
+  /** RFC 9112, section 6.3: differing or unreadable lengths are refused; with a transfer coding the length counts for nothing and the line is closed. */
+  @Test
+  void nothingIsSmuggledBehindALengthThatIsNone() throws Exception {
+    String hidden = "\r\n\r\nPOST /reads HTTP/1.1\r\nHost: localhost\r\nContent-Length: 0\r\n\r\n";
+    for (String lengths : List.of("Content-Length: 3\r\nContent-Length: 50", "Content-Length: three", "Content-Length: -1")) {
+      assertThat(allOf(asks("/reads", lengths), "abc" + hidden)).as(lengths).startsWith("HTTP/1.1 400").containsOnlyOnce("HTTP/1.1");
+    }
+    assertThat(allOf(asks("/reads", "Content-Length: 5", "Transfer-Encoding: chunked"), "0" + hidden)).as("two ways of saying where it ends")
+        .containsOnlyOnce("HTTP/1.1");
+  }
+
+  /** Sends the rest and reads until the server closes the line. */
+  private static String allOf(Socket socket, String rest) throws IOException {
+    try (socket) {
+      socket.getOutputStream().write(rest.getBytes(StandardCharsets.ISO_8859_1));
+      return new String(socket.getInputStream().readAllBytes(), StandardCharsets.ISO_8859_1);
     }
   }
 

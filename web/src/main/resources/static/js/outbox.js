@@ -42,6 +42,7 @@ const place = (entry) => entry.url + " " + entry.place;
 async function take(given) {
   const entry = { ...given, id: id(), account, visit };
   const others = read(WAITING).filter((other) => other.account !== account || !entry.key || other.key !== entry.key);
+  said = "";
   if (write(WAITING, [...others, entry])) {
     await send();
     if (mine(WAITING).some((waiting) => waiting.id === entry.id)) {
@@ -181,6 +182,7 @@ function reason(entry, status, html) {
 
 // ---- what is shown
 
+// What was said of the last press, until the next one.
 let said = "";
 function say(text) {
   said = text;
@@ -194,8 +196,9 @@ function show() {
   const waiting = mine(WAITING);
   const note = document.getElementById("queue-note");
   const count = waiting.length === 1 ? "1 entry is" : waiting.length + " entries are";
-  const text = waiting.length === 0 || state === "" && ask === "" ? said
+  const kept = waiting.length === 0 || state === "" && ask === "" ? ""
     : state + count + " kept on this phone and will be sent" + (ask ? ". " + ask : waiting.length === 1 ? " by itself." : " by themselves.");
+  const text = (said + " " + kept).trim();
   note.hidden = text === "";
   if (note.textContent !== text) {
     note.textContent = text;
@@ -243,16 +246,13 @@ function line(entry) {
 
 const out = document.querySelector("form.who");
 out?.addEventListener("submit", async (event) => {
-  const left = () => mine(WAITING).length + mine(REFUSED).length;
-  if (left() === 0) {
-    forget();
-    return;
-  }
   event.preventDefault();
-  await send();
+  const left = () => mine(WAITING).length + mine(REFUSED).length;
+  if (left() > 0) {
+    await send();
+  }
   if (left() === 0) {
-    forget();
-    HTMLFormElement.prototype.submit.call(out);
+    await signOut();
     return;
   }
   const question = document.getElementById("sign-out-question");
@@ -260,10 +260,14 @@ out?.addEventListener("submit", async (event) => {
     + " not written down yet. Signing out drops " + (left() === 1 ? "it." : "them.");
   question.hidden = false;
   box.hidden = false;
+  // on a phone the menu would stand before the question
+  out.closest("[popover]:popover-open")?.hidePopover();
   question.querySelector("button").focus();
 });
-// Only when the house knows it: a phone that merely looked signed out would be worse.
-document.getElementById("sign-out-anyway")?.addEventListener("click", async () => {
+document.getElementById("sign-out-anyway")?.addEventListener("click", signOut);
+
+// Drops what is on the phone only when the house knows it: a phone that merely looked signed out would be worse.
+async function signOut() {
   try {
     const answer = await fetch(out.action, { method: "POST", body: new URLSearchParams(new FormData(out)), redirect: "manual", credentials: "same-origin" });
     if (answer.ok || answer.type === "opaqueredirect") {
@@ -271,11 +275,12 @@ document.getElementById("sign-out-anyway")?.addEventListener("click", async () =
       location.href = "/login?out";
       return;
     }
+    say("This did not go through: you are still signed in, and nothing was dropped. Load the page again and try once more.");
   } catch {
-    // told below
+    say("No signal: you are still signed in, and nothing was dropped. Sign out again when there is signal.");
   }
-  say("No signal: you are still signed in, and nothing was dropped. Sign out again when there is signal.");
-});
+  out.closest("[popover]:popover-open")?.hidePopover();
+}
 document.getElementById("sign-out-stay")?.addEventListener("click", () => {
   document.getElementById("sign-out-question").hidden = true;
   show();

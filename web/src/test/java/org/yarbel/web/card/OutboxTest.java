@@ -202,23 +202,44 @@ class OutboxTest {
     log(browser, "900");
     browser.awaitText("#queue-note", "1 entry is kept");
     assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-outbox')")).contains("900").doesNotContain("_csrf");
-    signOut(browser);
+    asksToSignOut(browser);
     browser.press("#sign-out-anyway");
-    browser.awaitText("#queue-note", "No signal");
+    browser.awaitText("#queue-note", "you are still signed in, and nothing was dropped");
     browser.offline(false);
     browser.open("/me");
     browser.awaitText("#queue-refused", "900 × 1 @8");
-    signOut(browser);
+    asksToSignOut(browser);
     browser.press("#sign-out-stay");
     assertThat(browser.find("#sign-out-question").isDisplayed()).isFalse();
-    signOut(browser);
+    asksToSignOut(browser);
     browser.press("#sign-out-anyway");
     browser.awaitText("h1", "Sign in");
     assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-refused')")).isNull();
   }
 
+  @Test
+  void withoutSignalNobodyIsSignedOutAndTheCardStays(TestApp app, Browser browser) {
+    card(browser);
+    browser.offline(true);
+    signOut(browser);
+    browser.awaitText("#queue-note", "No signal: you are still signed in, and nothing was dropped");
+    browser.open("/sessions/" + session + "/card");
+    browser.awaitText("#kept-note", "No signal");
+    browser.offline(false);
+    browser.open("/me");
+    signOut(browser);
+    browser.awaitText("h1", "Sign in");
+    assertThat((Boolean) browser.driver().executeAsyncScript("const done = arguments[0]; caches.match('/sessions/" + session + "/card').then((kept) => done(Boolean(kept)))"))
+        .as("the card is gone from the phone").isFalse();
+  }
+
   private static void signOut(Browser browser) {
-    browser.driver().executeScript("document.querySelector('form.who').requestSubmit()");
+    browser.press(".menu-open");
+    browser.press("form.who button");
+  }
+
+  private static void asksToSignOut(Browser browser) {
+    signOut(browser);
     browser.awaitText("#sign-out-question", "One entry on this phone is not written down yet. Signing out drops it.");
   }
 

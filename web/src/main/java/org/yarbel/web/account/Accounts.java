@@ -41,7 +41,17 @@ public class Accounts {
 
   /** The accounts of an address, the oldest first: one a club, and no more than a few are asked for their password. */
   public List<SignedIn> of(String email) {
-    return jdbc.sql(SELECT + "where email = :email and not disabled order by id limit " + MOST_CLUBS).param("email", key(email)).query(ROW).list();
+    return of(email, false);
+  }
+
+  /** Those of an address whose sign-in is switched off. */
+  List<SignedIn> switchedOff(String email) {
+    return of(email, true);
+  }
+
+  private List<SignedIn> of(String email, boolean disabled) {
+    return jdbc.sql(SELECT + "where email = :email and disabled = :disabled order by id limit " + MOST_CLUBS).param("email", key(email))
+        .param("disabled", disabled).query(ROW).list();
   }
 
   /** An account of a club, for work that goes on in the background; empty when it is gone or disabled. */

@@ -17,6 +17,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseCookie;
+import org.springframework.security.authentication.DisabledException;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -64,6 +65,7 @@ class Entrance {
   /** Why somebody does not come in. */
   enum Refusal {
     WRONG(HttpStatus.UNAUTHORIZED, "The e-mail and the password do not belong together. Check both and try again."),
+    SWITCHED_OFF(HttpStatus.UNAUTHORIZED, "This sign-in is switched off. Ask your coach to let you in again."),
     TOO_OFTEN(HttpStatus.TOO_MANY_REQUESTS, "Too many attempts failed. Wait a quarter of an hour, then try again."),
     BUSY(HttpStatus.TOO_MANY_REQUESTS, "Too many people sign in at this moment. Wait a few seconds, then try again.");
 
@@ -101,9 +103,10 @@ class Entrance {
   }
 
   void refuse(HttpServletRequest request, HttpServletResponse response, Refusal why) throws ServletException, IOException {
-    log.note(why == Refusal.WRONG ? Event.SIGN_IN_REFUSED : Event.LIMIT_MET, "sign-in as " + typedEmail(request));
+    boolean limit = why.status() == HttpStatus.TOO_MANY_REQUESTS;
+    log.note(limit ? Event.LIMIT_MET : Event.SIGN_IN_REFUSED, "sign-in as " + typedEmail(request));
     response.setStatus(why.status().value());
-    if (why != Refusal.WRONG) {
+    if (limit) {
       response.setHeader(HttpHeaders.RETRY_AFTER, why == Refusal.BUSY ? "5" : Long.toString(SignInLimits.WINDOW.toSeconds()));
     }
     request.setAttribute(WHY, why);
@@ -115,7 +118,7 @@ class Entrance {
       limits.notLookedAt(wholeEmail(request), request.getRemoteAddr());
       refuse(request, response, Refusal.BUSY);
     } else {
-      refuse(request, response, Refusal.WRONG);
+      refuse(request, response, why instanceof DisabledException ? Refusal.SWITCHED_OFF : Refusal.WRONG);
     }
   }
 

@@ -2,8 +2,10 @@ package org.yarbel.web.account;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.authentication.DisabledException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -27,6 +29,10 @@ class SignInProvider implements AuthenticationProvider {
     return UsernamePasswordAuthenticationToken.class.isAssignableFrom(authentication);
   }
 
+  private Optional<SignedIn> whose(String password, List<SignedIn> candidates) {
+    return candidates.stream().filter(one -> passwords.matches(password, one.getPassword())).findFirst();
+  }
+
   @Override
   public Authentication authenticate(Authentication tried) {
     String password = String.valueOf(tried.getCredentials());
@@ -34,13 +40,14 @@ class SignInProvider implements AuthenticationProvider {
       throw new BadCredentialsException("No password is so long");
     }
     List<SignedIn> candidates = accounts.of(tried.getName());
-    if (candidates.isEmpty()) {
+    List<SignedIn> off = accounts.switchedOff(tried.getName());
+    if (candidates.isEmpty() && off.isEmpty()) {
       // as long as it takes where there is an account
       passwords.matches(password, nobodys);
       throw new BadCredentialsException("No such account");
     }
-    SignedIn who = candidates.stream().filter(one -> passwords.matches(password, one.getPassword())).findFirst()
-        .orElseThrow(() -> new BadCredentialsException("Not the password"));
+    SignedIn who = whose(password, candidates).orElseThrow(() -> whose(password, off).isPresent()
+        ? new DisabledException("Switched off") : new BadCredentialsException("Not the password"));
     who.eraseCredentials();
     UsernamePasswordAuthenticationToken signedIn = UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities());
     signedIn.setDetails(tried.getDetails());

@@ -278,7 +278,11 @@ class DoorTest {
     someone.coach().get(someone.at(""));
     someone.coach().post(someone.at("/account/disabled"), Map.of("disabled", "true"));
     assertThat(someone.coach().get(someone.at("")).body()).contains("Switched off:").contains("Let them sign in again");
-    assertThat(signIn(app, from, "switched@tarnbrook.example", "granite lantern kayak").status()).isEqualTo(401);
+    Raw.Answer right = signIn(app, from, "switched@tarnbrook.example", "granite lantern kayak");
+    assertThat(right.status()).isEqualTo(401);
+    assertThat(right.body()).contains("This sign-in is switched off. Ask your coach");
+    assertThat(signIn(app, from, "switched@tarnbrook.example", "granite lantern canoe").body()).as("only who has the password is told")
+        .contains("do not belong together").doesNotContain("switched off");
     assertThat(app.jdbc().sql("select count(*) from sign_in s join account a on a.id = s.account_id where a.email = 'switched@tarnbrook.example'")
         .query(Integer.class).single()).isZero();
     someone.coach().post(someone.at("/account/disabled"), Map.of("disabled", "false"));

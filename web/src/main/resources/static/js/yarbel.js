@@ -26,16 +26,14 @@ document.body.addEventListener("htmx:afterRequest", (event) => {
     say(last + " What you typed is still here; load the page again to see what stands.");
   }
 });
-document.body.addEventListener("htmx:responseError", (event) => {
-  const status = event.detail.xhr.status;
-  if (status === 503 || status === 507) {
-    say(status === 503 ? "The records cannot be reached at this moment: nothing is lost, and nothing was saved just now. What you typed is still here; try again in a few seconds."
-      : "There is no room on the disk: nothing was saved. What you typed is still here.");
-    return;
-  }
-  say(status === 403 ? "Sign in again in another tab, then repeat this: what you typed is still here."
-    : "That did not work, and nothing was saved. What you typed is still here; try again.");
-});
+const WRONG = {
+  403: "Sign in again in another tab, then repeat this: what you typed is still here.",
+  404: "This is not there any more: somebody took it out meanwhile. What you typed is still here; load the page again to see what stands.",
+  503: "The records cannot be reached at this moment: nothing is lost, and nothing was saved just now. What you typed is still here; try again in a few seconds.",
+  507: "There is no room on the disk: nothing was saved. What you typed is still here.",
+};
+document.body.addEventListener("htmx:responseError", (event) =>
+  say(WRONG[event.detail.xhr.status] ?? "That did not work, and nothing was saved. What you typed is still here; try again."));
 
 function say(text) {
   let note = document.getElementById("page-note");

@@ -51,6 +51,7 @@ class Screenshots {
     browser.signIn("maren").phone().open("/me");
     picture(browser, "my-training");
     browser.open("/sessions/" + session + "/card");
+    browser.awaitText(".card-head", "card 1");
     picture(browser, "card");
     browser.press(".panel:not([hidden]) .ramp summary");
     picture(browser, "card-warm-up");
@@ -64,7 +65,7 @@ class Screenshots {
     browser.signIn("tamsin").phone().open("/sessions/" + singles + "/card");
     browser.driver().executeScript("const panel = document.querySelector('.panel:has(.clock)').dataset.panelId; document.querySelector(`.overview a[data-panel='${panel}']`).click()");
     browser.driver().executeScript("document.querySelector('.panel:not([hidden]) .ramp summary')?.click()");
-    browser.driver().executeScript("document.querySelector('.panel:not([hidden]) .clock .btn-go')?.click()");
+    browser.press(browser.await(".clock .btn-go"));
     picture(browser, "card-clock");
   }
 

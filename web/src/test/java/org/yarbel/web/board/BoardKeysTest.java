@@ -87,6 +87,20 @@ class BoardKeysTest {
   }
 
   @Test
+  void whatIsTypedIntoALineSomebodyTookOutStaysAndIsTold(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Nerys Colt", Map.of("squat", "200"));
+    lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
+    long slot = lifter.slot(MONDAY, "squat");
+    browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
+    lifter.post("/slots/" + slot + "/remove", Map.of("version", "" + lifter.version(slot)));
+    browser.find(".slot[data-slot] .work[name=work]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "3x5 75%", Keys.ENTER);
+    browser.awaitText("#page-note", "somebody took it out meanwhile");
+    assertThat(browser.find(".slot[data-slot] .work[name=work]").getAttribute("value")).isEqualTo("3x5 75%");
+    // that the line is gone is an answer of 404, which the browser writes down
+    browser.complaints();
+  }
+
+  @Test
   void rowsPastedIntoALineGoToTheTable(TestApp app, Browser browser) {
     Someone lifter = Someone.called(app, "Jasper Thorn", Map.of("squat", "200"));
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");

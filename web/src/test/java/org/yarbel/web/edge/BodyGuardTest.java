@@ -41,6 +41,8 @@ class BodyGuardTest {
     connector.setProperty("maxSwallowSize", "0");
     tomcat.setConnector(connector);
     StandardContext context = (StandardContext) tomcat.addContext("", folder.toString());
+    context.setClearReferencesRmiTargets(false);
+    context.setClearReferencesThreadLocals(false);
     page(context, "/reads", new HttpServlet() {
       @Override
       protected void service(HttpServletRequest request, HttpServletResponse response) throws IOException {

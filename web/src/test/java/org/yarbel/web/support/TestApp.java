@@ -15,7 +15,7 @@ import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import org.yarbel.web.YarbelApplication;
 
 /**
- * Starts the real application with the demo club once for all tests, on a Monday in March, and hands it to them.
+ * Starts the real application with the demo club once for all tests of a process, on a Monday in March, and hands it to them.
  *
  * <p>Plain {@code SpringApplication.run}: Spring's own test extension needs JUnit 6. Nothing is mocked.
  */

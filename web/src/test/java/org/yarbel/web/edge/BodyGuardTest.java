@@ -61,8 +61,7 @@ class BodyGuardTest {
   }
 
   private static void page(StandardContext context, String path, HttpServlet servlet) {
-    Tomcat.addServlet(context, path, servlet);
-    context.addServletMappingDecoded(path, path);
+    Tomcat.addServlet(context, path, servlet).addMapping(path);
   }
 
   @AfterEach

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -196,6 +197,14 @@ record CardView(
   record Wanted(@Nullable String panel, @Nullable String after, @Nullable Filled refused) {
     /** Of a card that is simply opened. */
     static final Wanted NEXT = new Wanted(null, null, null);
+
+    private static final Pattern PANEL = Pattern.compile("\\d{1,19}(-\\d{1,10}){2}");
+
+    Wanted {
+      // both come out of addresses, and go into the next one: what can be no panel is none
+      panel = panel != null && PANEL.matcher(panel).matches() ? panel : null;
+      after = after != null && PANEL.matcher(after).matches() ? after : null;
+    }
   }
 
   static CardView of(CardService.Card card, Wanted wanted) {

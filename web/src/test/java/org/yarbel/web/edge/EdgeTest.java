@@ -95,6 +95,15 @@ class EdgeTest {
     assertThat(Back.to(wanted)).isEqualTo(wanted);
   }
 
+  @ParameterizedTest
+  @ValueSource(strings = {"a\r\nSet-Cookie: x=y", "${7*7}", "{slot}", "{}", "%0d%0aSet-Cookie:x"})
+  void nothingOfAnAddressGoesIntoTheNextOneUnseen(String set, TestApp app) {
+    String card = "/sessions/" + app.session("Maren", TestApp.TODAY);
+    HttpResponse<String> answer = Client.of(app, "coach").post(card + "/issue", Map.of("set", set));
+    assertThat(answer.statusCode()).isEqualTo(302);
+    assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith(card + "/card");
+  }
+
   @Test
   void everyAnswerSaysWhatBrowsersMayDoWithIt(TestApp app) {
     for (String path : List.of("/login", "/api/v1/chart?curve=house", "/api/v1/nothing", "/css/yarbel.css", "/nowhere", "/health")) {

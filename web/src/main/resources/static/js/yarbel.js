@@ -91,6 +91,13 @@ document.body.addEventListener("focusout", (event) => {
   }
 });
 
+// A new word takes the place of the last one.
+document.body.addEventListener("htmx:afterSwap", () => {
+  if (document.querySelector("#board > .said")) {
+    document.querySelector(".week-bar .said")?.remove();
+  }
+});
+
 // A line that is saved is drawn anew: what stands open stays open, and what is being typed in it meanwhile is not lost.
 let meanwhile = null;
 document.body.addEventListener("htmx:beforeSwap", (event) => {

@@ -13,7 +13,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -108,8 +107,7 @@ class GridController {
   }
 
   @GetMapping("/lifters/{id}/sheet")
-  String sheet(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @ModelAttribute("said") @Nullable String said,
-      Model model) {
+  String sheet(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, Model model) {
     show(model, board.lifter(id), Programs.monday(of == null ? clock.today() : of), "", List.of(), false);
     return "board/sheet";
   }

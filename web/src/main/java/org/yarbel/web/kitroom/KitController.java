@@ -3,14 +3,12 @@ package org.yarbel.web.kitroom;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -41,8 +39,7 @@ class KitController {
   }
 
   @GetMapping("/kit/{id}")
-  String page(@PathVariable long id, @ModelAttribute("said") @Nullable String said, @ModelAttribute("undo") @Nullable String undo,
-      Model model) {
+  String page(@PathVariable long id, Model model) {
     model.addAllAttributes(shown(KitView.of(room.place(id), places)));
     return "kitroom/page";
   }

@@ -99,10 +99,10 @@ class LifterController {
   }
 
   @GetMapping("/lifters/{id}")
-  String page(@PathVariable long id, @ModelAttribute("said") @Nullable String said, @AuthenticationPrincipal SignedIn who,
-      Model model) {
+  String page(@PathVariable long id, @AuthenticationPrincipal SignedIn who, Model model) {
+    String said = model.getAttribute("said") instanceof String word ? word : null;
     LifterView.Undo undo = model.getAttribute("undo") instanceof LifterView.Undo put ? put : null;
-    model.addAllAttributes(shown(stored(id, who).saying(said == null || said.isEmpty() ? null : said, undo)));
+    model.addAllAttributes(shown(stored(id, who).saying(said, undo)));
     return "lifter/page";
   }
 

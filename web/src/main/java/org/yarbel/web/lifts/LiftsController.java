@@ -14,7 +14,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -52,8 +51,7 @@ class LiftsController {
       String muscles, String contest, boolean own, boolean retired) {}
 
   @GetMapping("/lifts")
-  String page(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String edit,
-      @ModelAttribute("said") @Nullable String said, Model model) {
+  String page(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String edit, Model model) {
     Map<String, String> fields = edit.isEmpty() ? Map.of() : fields(own(edit));
     model.addAllAttributes(shown(find, new Typed(fields), edit));
     return "lifts/page";

@@ -127,6 +127,7 @@ class LifterTest {
 
   @ParameterizedTest
   @CsvSource(delimiter = '|', quoteCharacter = '"', value = {
+    "place | ../../etc/passwd | Choose one of the club&#39;s places.",
     "birthYear | 2025 | The birth year must be a whole number from 1916 to 2021 but was 2025.",
     "birthYear | 19x4 | The birth year must be a whole number from 1916 to 2021 but was 19x4.",
     "height | 17 | The height in cm must be a number from 50 to 260 but was 17.",

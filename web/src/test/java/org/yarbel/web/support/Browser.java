@@ -12,6 +12,7 @@ import java.util.Map;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -127,9 +128,12 @@ public final class Browser {
     new Actions(driver).moveToElement(element).click().perform();
   }
 
-  /** The same with what is to be seen of a kind first. */
+  /** The same with what is to be seen of a kind first; again when the page drew it anew before it was pressed. */
   public void press(String css) {
-    press(await(css));
+    waiting().ignoring(StaleElementReferenceException.class).until(d -> {
+      press(await(css));
+      return true;
+    });
   }
 
   /** Drags from the middle of one element to another, some pixels below its top: pressed, moved in steps, let go. */
@@ -173,13 +177,13 @@ public final class Browser {
 
   /** Waits until something is there to see. */
   public WebElement await(String css) {
-    return waiting().until(d -> all(css).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+    return waiting().ignoring(StaleElementReferenceException.class).until(d -> all(css).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
   }
 
   /** Waits until an element says something. */
   public void awaitText(String css, String text) {
     waiting().withMessage(() -> css + " says '" + (all(css).isEmpty() ? "nothing" : text(css)) + "', not '" + text + "'")
-        .ignoring(org.openqa.selenium.StaleElementReferenceException.class)
+        .ignoring(StaleElementReferenceException.class)
         .until(d -> all(css).stream().anyMatch(e -> e.getText().contains(text)));
   }
 

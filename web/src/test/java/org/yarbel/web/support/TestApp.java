@@ -89,6 +89,11 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
     return jdbc().sql("select id from lifter where name like :name || '%'").param("name", name).query(Long.class).single();
   }
 
+  /** The id of the demo's first place, as an address or a form names it. */
+  public String hall() {
+    return jdbc().sql("select min(p.id) from place p join demo_week d on d.club_id = p.club_id").query(String.class).single();
+  }
+
   /** The id of a lifter's session on a day. */
   public long session(String name, LocalDate day) {
     return jdbc().sql("select id from training_session where lifter_id = :lifter and day = :day")

@@ -80,7 +80,7 @@ class WorkbenchTest {
 
   @Test
   void usesTheKitOfAPlaceAndTheBarOfTheLift(TestApp app) {
-    String hall = app.jdbc().sql("select min(p.id) from place p join demo_week d on d.club_id = p.club_id").query(String.class).single();
+    String hall = app.hall();
     assertThat(get("plates?loads=58&unit=kg&place=" + hall + "&lift=safety-bar-squat").body()).as("a bar of 28 kg").contains("15 a side");
     assertThat(get("plates?loads=120&unit=kg&place=" + hall + "&lift=stone-load").body()).as("stones of 115 and 130").contains("<b>115 kg</b>", "<b>130 kg</b>");
     assertThat(get("plates?loads=100&unit=kg&place=" + hall + "&lift=plank").body()).contains("has nothing to load a plank with");

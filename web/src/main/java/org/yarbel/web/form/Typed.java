@@ -23,6 +23,7 @@ public final class Typed {
   private static final Mass LEAST_BODY = Mass.of("20", MassUnit.KG);
   private static final Mass MOST_BODY = Mass.of("300", MassUnit.KG);
   private static final String SURE = "sure.";
+  private static final int MOST_SAID = 20;
 
   private final Map<String, String> fields;
   private final Map<String, String> errors = new LinkedHashMap<>();
@@ -130,7 +131,7 @@ public final class Typed {
       return null;
     }
     if (text.matches("[-−–]\\s*\\d.*")) {
-      wrong(field, "A mass cannot be negative: " + text + ".");
+      wrong(field, "A mass cannot be negative: " + said(text) + ".");
       return null;
     }
     if (!text.matches("\\d{1,6}(\\.\\d{1,3})?")) {
@@ -152,7 +153,7 @@ public final class Typed {
       return null;
     }
     if (!text.matches("\\d{1,6}") || Integer.parseInt(text) < least || Integer.parseInt(text) > most) {
-      wrong(field, what + " must be a whole number from " + least + " to " + most + " but was " + text + ".");
+      wrong(field, what + " must be a whole number from " + least + " to " + most + " but was " + said(text) + ".");
       return null;
     }
     return Integer.valueOf(text);
@@ -165,10 +166,15 @@ public final class Typed {
       return null;
     }
     if (!text.matches("\\d{1,6}(\\.\\d{1,4})?") || Double.parseDouble(text) < least || Double.parseDouble(text) > most) {
-      wrong(field, what + " must be a number from " + plain(least) + " to " + plain(most) + " but was " + text + ".");
+      wrong(field, what + " must be a number from " + plain(least) + " to " + plain(most) + " but was " + said(text) + ".");
       return null;
     }
     return Double.valueOf(text);
+  }
+
+  /** What was typed, as a sentence repeats it: the field beside it has it whole. */
+  private static String said(String text) {
+    return text.codePointCount(0, text.length()) <= MOST_SAID ? text : text.substring(0, text.offsetByCodePoints(0, MOST_SAID)) + "…";
   }
 
   private static String plain(double value) {

@@ -17,6 +17,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.edit.Arranging;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
 

@@ -22,6 +22,8 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.edit.PlanService;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.once.WritesNothing;
 import org.yarbel.web.plan.Details;
@@ -32,12 +34,14 @@ import org.yarbel.web.plan.Slot;
 class BoardController {
   private final BoardService board;
   private final PlanService plan;
+  private final Undo undo;
   private final Lifts lifts;
   private final BoardAnswers answers;
 
-  BoardController(BoardService board, PlanService plan, Lifts lifts, BoardAnswers answers) {
+  BoardController(BoardService board, PlanService plan, Undo undo, Lifts lifts, BoardAnswers answers) {
     this.board = board;
     this.plan = plan;
+    this.undo = undo;
     this.lifts = lifts;
     this.answers = answers;
   }
@@ -91,7 +95,8 @@ class BoardController {
     if (line.wrong()) {
       return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
-    PlanService.Outcome outcome = plan.add(board.lifter(id), day, form.slotKind(), lift(form).orElseThrow(), form.typed(), who);
+    PlanService.Outcome outcome = plan.add(board.lifter(id), day,
+        PlanService.Typed.of(form.slotKind(), lift(form).orElseThrow(), form.typed()), who);
     if (outcome instanceof PlanService.Outcome.Full) {
       return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
           Map.of("typed", form, "typedLine", line, "said", "Not added: a session has at most 40 lines."));
@@ -112,8 +117,8 @@ class BoardController {
       return answers.row(typed.refused(board.slot(stored), why), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
-      PlanService.Outcome outcome = plan.write(id, form.version() == null ? -1 : form.version(), form.slotKind(),
-          lift(form).orElseThrow(), form.typed(), checked.details().get(), who);
+      PlanService.Outcome outcome = plan.write(id, form.version() == null ? -1 : form.version(),
+          new PlanService.Typed(form.slotKind(), lift(form).orElseThrow(), form.typed(), checked.details().get()), who);
       if (outcome instanceof PlanService.Outcome.Done done) {
         return answers.row(board.slot(done.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
@@ -159,10 +164,9 @@ class BoardController {
   }
 
   @PostMapping("/changes/{id}/undo")
-  String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of,
-      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    long lifterId = plan.lifterOf(id);
-    flash.addFlashAttribute("said", plan.undo(id, who));
+  String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, RedirectAttributes flash) {
+    long lifterId = undo.lifterOf(id);
+    flash.addFlashAttribute("said", undo.change(id));
     return "redirect:/lifters/" + lifterId + "/week" + (of == null ? "" : "?of=" + of);
   }
 
@@ -178,11 +182,11 @@ class BoardController {
   /** Moves a day to another place; the empty choice is the usual one. */
   @PostMapping("/lifters/{id}/days/{day}/place")
   ModelAndView place(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(defaultValue = "") String place,
-      HtmxRequest htmx, HttpServletResponse response) {
+      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     BoardView.DayView shown = board.day(id, day);
     Long chosen = shown.places().stream().filter(p -> Long.toString(p.id()).equals(place) && !p.usual())
         .map(BoardView.PlaceView::id).findFirst().orElse(null);
-    plan.moveTo(board.lifter(id), day, chosen);
+    plan.moveTo(board.lifter(id), day, chosen, who);
     return answers.day(id, day, htmx, response, HttpStatus.OK, Map.of());
   }
 }

@@ -19,10 +19,12 @@ import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.Groups;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.ComplaintRepository;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -34,7 +36,6 @@ import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.Lifted;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.LineLoads;
@@ -65,16 +66,16 @@ class BoardService {
   private final Issuing issuing;
   private final WeekWatch watch;
   private final Programs programs;
-  private final History history;
+  private final Undo undo;
   private final ClubClock clock;
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, Programs programs, History history,
+      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, Programs programs, Undo undo,
           ClubClock clock) {
     this.watch = watch;
     this.programs = programs;
-    this.history = history;
+    this.undo = undo;
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
@@ -110,7 +111,7 @@ class BoardService {
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
         BoardView.numbers(known, lifter, today), hurts.stream().map(Complaint::words).toList(),
         BoardView.week(from),
-        from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, history.of(lifterId));
+        from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, undo.of(lifterId));
   }
 
   /** How far the methods have written where that is not as far as a week to come; null where it is. */

@@ -12,12 +12,13 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.core.track.MaxTracker;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
 
@@ -28,12 +29,12 @@ import org.yarbel.web.plan.TrainingSession;
  * @param pains what hurts or holds back, to have in sight while writing
  */
 record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, List<String> pains, String week,
-    String monday, String before, String after, List<DayView> days, WeekPanel panel, History.Steps history) {
+    String monday, String before, String after, List<DayView> days, WeekPanel panel, Undo.Steps history) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
 
   /** What is drawn anew after a change: the sums and findings of the week. */
-  record Panel(WeekPanel panel, List<DayView> days, History.Steps history, long lifterId, String monday) {}
+  record Panel(WeekPanel panel, List<DayView> days, Undo.Steps history, long lifterId, String monday) {}
 
   /** A main lift's number in the head of the board. */
   record NumberView(String lift, String number, @Nullable String sd, String basis) {}

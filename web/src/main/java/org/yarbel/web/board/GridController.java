@@ -23,6 +23,8 @@ import org.yarbel.core.mass.Count;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.edit.Batches;
+import org.yarbel.web.edit.PlanService;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.program.Programs;
@@ -73,7 +75,7 @@ class GridController {
       return answer(cell(slot, lift, typed).saying("Not saved yet.", work, typed.problems()), HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
-      PlanService.Outcome outcome = plan.write(id, version, slot.kind(), lift, work, null, who);
+      PlanService.Outcome outcome = plan.write(id, version, PlanService.Typed.of(slot.kind(), lift, work), who);
       if (outcome instanceof PlanService.Outcome.Done || outcome instanceof PlanService.Outcome.Same) {
         return answer(cell(board.stored(id), lift, typed).saying("Saved.", board.stored(id).work(), List.of()), HttpStatus.OK);
       }

@@ -15,6 +15,11 @@ import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Turns;
+import org.yarbel.web.edit.Batches;
+import org.yarbel.web.edit.NewLine;
+import org.yarbel.web.edit.PlanService;
+import org.yarbel.web.journal.Sessions;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
@@ -22,7 +27,6 @@ import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
-import org.yarbel.web.program.Days;
 
 /** Groups of lifters, and lines written into the weeks of all of them, each with their own loads. */
 @Service
@@ -35,22 +39,22 @@ public class GroupBoards {
   private final LifterRepository lifters;
   private final PlanService plan;
   private final Batches batches;
-  private final Days days;
-  private final History history;
+  private final Sessions sessions;
+  private final Undo undo;
   private final LifterContexts contexts;
   private final Turns turns;
 
   GroupBoards(LifterGroupRepository groups, LifterGroupMemberRepository members, LifterRepository lifters, PlanService plan,
-      Batches batches, Days days, History history, LifterContexts contexts, Turns turns) {
+      Batches batches, Sessions sessions, Undo undo, LifterContexts contexts, Turns turns) {
     this.turns = turns;
-    this.history = history;
+    this.undo = undo;
     this.contexts = contexts;
     this.groups = groups;
     this.members = members;
     this.lifters = lifters;
     this.plan = plan;
     this.batches = batches;
-    this.days = days;
+    this.sessions = sessions;
   }
 
   /** A group with who is in it. */
@@ -126,10 +130,10 @@ public class GroupBoards {
       if (wrong.isPresent()) {
         left.add(lifter.name() + ": " + wrong.get());
       } else {
-        batches.add(lifter, List.of(new Batches.NewLine(day, kind, lift.key(), work, Details.NONE, null)), who).change().ifPresent(changes::add);
+        batches.add(lifter, List.of(NewLine.of(day, kind, lift.key(), work)), who).change().ifPresent(changes::add);
       }
     }
-    history.together(changes, groupId);
+    undo.together(changes, groupId);
     return new Written("Written for " + changes.size() + " of " + all.size() + ", each with their own loads." + left(left), changes);
   }
 
@@ -152,14 +156,14 @@ public class GroupBoards {
     turns.ofLifters(all.stream().map(Lifter::id).toList());
     Map<Long, LifterContext> byLifter = contexts.of(all, Map.of());
     for (Lifter lifter : all) {
-      for (Slot slot : days.week(lifter.id(), day, day).getOrDefault(day, List.of())) {
+      for (Slot slot : sessions.days(lifter.id(), day, day).getOrDefault(day, List.of())) {
         if (slot.lift().equals(lift) && slot.work().equals(was)) {
           Optional<String> wrong = wrong(byLifter.get(lifter.id()), named, work, slot.details());
           if (wrong.isPresent()) {
             left.add(lifter.name() + ": " + wrong.get());
             continue;
           }
-          PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), slot.kind(), named, work, null, who);
+          PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), PlanService.Typed.of(slot.kind(), named, work), who);
           if (outcome instanceof PlanService.Outcome.Done done) {
             changes.add(done.changeId());
           }
@@ -167,7 +171,7 @@ public class GroupBoards {
         }
       }
     }
-    history.together(changes, groupId);
+    undo.together(changes, groupId);
     return new Written("Changed for " + changes.size() + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay.") + left(left), changes);
   }
 }

@@ -26,6 +26,7 @@ import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.program.Programs;
@@ -39,12 +40,12 @@ class GroupController {
   private final GridService grids;
   private final LifterRepository lifters;
   private final Lifts lifts;
-  private final History history;
+  private final Undo undo;
   private final ClubClock clock;
 
-  GroupController(GroupBoards groups, GridService grids, LifterRepository lifters, Lifts lifts, History history,
+  GroupController(GroupBoards groups, GridService grids, LifterRepository lifters, Lifts lifts, Undo undo,
       ClubClock clock) {
-    this.history = history;
+    this.undo = undo;
     this.groups = groups;
     this.grids = grids;
     this.lifters = lifters;
@@ -102,7 +103,7 @@ class GroupController {
     model.addAttribute("kinds", SlotKind.values());
     model.addAttribute("lifts", lifts.offered());
     model.addAttribute("typed", typed);
-    model.addAttribute("steps", history.ofGroup(id));
+    model.addAttribute("steps", undo.ofGroup(id));
   }
 
   /** Writes a line for everybody of the group, or changes one that stands the same for several. */
@@ -134,15 +135,15 @@ class GroupController {
 
   /** Takes back what was written last for the group, and before it, and so on. */
   @PostMapping("/groups/{id}/undo")
-  String undo(@PathVariable long id, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    flash.addFlashAttribute("said", history.undoOfGroup(groups.group(id).id(), who));
+  String undo(@PathVariable long id, @RequestParam LocalDate of, @RequestParam(defaultValue = "1") int steps, RedirectAttributes flash) {
+    flash.addFlashAttribute("said", undo.undoOfGroup(groups.group(id).id(), steps));
     return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
   }
 
   /** Does again what was taken back. */
   @PostMapping("/groups/{id}/redo")
   String redo(@PathVariable long id, @RequestParam LocalDate of, RedirectAttributes flash) {
-    flash.addFlashAttribute("said", history.redoOfGroup(groups.group(id).id()));
+    flash.addFlashAttribute("said", undo.redoOfGroup(groups.group(id).id()));
     return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
   }
 

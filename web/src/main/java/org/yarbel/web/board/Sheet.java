@@ -14,8 +14,8 @@ import org.yarbel.core.mass.Count;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.web.edit.NewLine;
 import org.yarbel.web.form.DayReader;
-import org.yarbel.web.plan.Details;
 
 /** A week as a table with tabs between its columns, as spreadsheets copy and paste it. */
 final class Sheet {
@@ -28,7 +28,7 @@ final class Sheet {
   private Sheet() {}
 
   /** What rows come to; either has something in it. */
-  record Read(List<Batches.NewLine> lines, List<String> problems) {}
+  record Read(List<NewLine> lines, List<String> problems) {}
 
   /** The week as a table. */
   static String write(BoardView week) {
@@ -53,7 +53,7 @@ final class Sheet {
 
   /** Reads rows; each that cannot be read is a problem with its number. */
   static Read read(String text, LocalDate monday, Catalogue lifts) {
-    List<Batches.NewLine> lines = new ArrayList<>();
+    List<NewLine> lines = new ArrayList<>();
     List<String> problems = new ArrayList<>();
     String[] rows = text.split("\r?\n");
     for (int i = 0; i < rows.length && problems.size() < MOST_PROBLEMS; i++) {
@@ -77,7 +77,7 @@ final class Sheet {
     return new Read(lines, problems);
   }
 
-  private static void row(int number, List<String> cells, LocalDate monday, Catalogue lifts, List<Batches.NewLine> lines, List<String> problems) {
+  private static void row(int number, List<String> cells, LocalDate monday, Catalogue lifts, List<NewLine> lines, List<String> problems) {
     Optional<LocalDate> day = day(cells.get(0), monday);
     Optional<SlotKind> kind = Arrays.stream(SlotKind.values()).filter(k -> k.word().equalsIgnoreCase(cells.get(1))).findFirst();
     Optional<Lift> lift = lifts.named(cells.get(2));
@@ -90,7 +90,7 @@ final class Sheet {
       problems.add("Row " + number + ": " + lifts.unknown(cells.get(2)));
     } else {
       try {
-        lines.add(new Batches.NewLine(day.get(), kind.get(), lift.get().key(), WorkLine.parse(cells.get(3)).line().toString(), Details.NONE, null));
+        lines.add(NewLine.of(day.get(), kind.get(), lift.get().key(), WorkLine.parse(cells.get(3)).line().toString()));
       } catch (NotationException wrong) {
         problems.add("Row " + number + ", work '" + cells.get(3) + "': " + wrong.problems().get(0).message());
       }

@@ -3,9 +3,7 @@ package org.yarbel.web.board;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -26,35 +24,37 @@ import org.yarbel.core.watch.Checks;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.edit.Batches;
+import org.yarbel.web.edit.PlanService;
+import org.yarbel.web.journal.Sessions;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
-import org.yarbel.web.program.Days;
 import org.yarbel.web.watch.WeekWatch;
 
 /** What is done with whole weeks on the board: sums and findings, undo and redo, copying, moving, filling down, silencing. */
 @Controller
 class WeekController {
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
   /** So far from today a line may be moved or copied. */
   private static final int MOST_YEARS = 2;
 
   private final BoardService board;
   private final PlanService plan;
   private final Batches batches;
-  private final History history;
+  private final Undo undo;
   private final WeekWatch watch;
   private final BoardAnswers answers;
   private final Lifts lifts;
   private final ClubClock clock;
 
-  WeekController(BoardService board, PlanService plan, Batches batches, History history, WeekWatch watch, BoardAnswers answers, Lifts lifts,
+  WeekController(BoardService board, PlanService plan, Batches batches, Undo undo, WeekWatch watch, BoardAnswers answers, Lifts lifts,
       ClubClock clock) {
     this.clock = clock;
     this.board = board;
     this.plan = plan;
     this.batches = batches;
-    this.history = history;
+    this.undo = undo;
     this.watch = watch;
     this.answers = answers;
     this.lifts = lifts;
@@ -68,15 +68,15 @@ class WeekController {
   }
 
   @PostMapping("/lifters/{id}/week/undo")
-  String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @AuthenticationPrincipal SignedIn who,
+  String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @RequestParam(defaultValue = "1") int steps,
       RedirectAttributes flash) {
-    flash.addFlashAttribute("said", history.undo(board.lifter(id).id(), who));
+    flash.addFlashAttribute("said", undo.undo(board.lifter(id).id(), steps));
     return week(id, of);
   }
 
   @PostMapping("/lifters/{id}/week/redo")
   String redo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, RedirectAttributes flash) {
-    flash.addFlashAttribute("said", history.redo(board.lifter(id).id()));
+    flash.addFlashAttribute("said", undo.redo(board.lifter(id).id()));
     return week(id, of);
   }
 
@@ -99,7 +99,8 @@ class WeekController {
     LocalDate day = board.dayOf(slot);
     long lifterId = board.lifterOf(slot).id();
     Lift lift = lifts.catalogue().ofKey(slot.lift()).orElseThrow(NotFound::new);
-    PlanService.Outcome outcome = plan.write(id, slot.version(), slot.kind(), lift, slot.work(), slot.details().withWord(true), who);
+    PlanService.Outcome outcome = plan.write(id, slot.version(),
+        new PlanService.Typed(slot.kind(), lift, slot.work(), slot.details().withWord(true)), who);
     return outcome instanceof PlanService.Outcome.Done done
         ? answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", "It opens on the card: " + lift.name() + " " + slot.work()))
         : answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
@@ -121,7 +122,7 @@ class WeekController {
       return answers.day(lifterId, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("said",
           "It stays: that text cannot be worked out for this lifter any more."));
     }
-    PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), slot.kind(), lift, work, null, who);
+    PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), PlanService.Typed.of(slot.kind(), lift, work), who);
     if (outcome instanceof PlanService.Outcome.Done done) {
       return answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", said + lift.name() + " " + work));
     }
@@ -142,7 +143,7 @@ class WeekController {
   String moveAll(@PathVariable long id, @RequestParam List<Long> lines, @RequestParam LocalDate to, @RequestParam(required = false) @Nullable LocalDate of,
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = board.lifter(id);
-    if (lines.size() > Days.MOST_LINES) {
+    if (lines.size() > Sessions.MOST_LINES) {
       throw new NotFound();
     }
     List<Slot> all = lines.stream().map(board::stored).toList();
@@ -207,7 +208,7 @@ class WeekController {
   /** Takes out the lines of a day that are not begun. */
   @PostMapping("/lifters/{id}/days/{day}/clear")
   String clear(@PathVariable long id, @PathVariable LocalDate day, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    flash.addFlashAttribute("said", batches.clear(board.lifter(id), day, who) + " " + DAY.format(day));
+    flash.addFlashAttribute("said", batches.clear(board.lifter(id), day, who));
     return week(id, day);
   }
 

@@ -29,10 +29,10 @@ import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SetOrder;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
 

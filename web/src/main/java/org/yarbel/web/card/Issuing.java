@@ -15,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.journal.PlanListener;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -32,7 +33,7 @@ import org.yarbel.web.plan.TrainingSession;
  * logged stay as they were.
  */
 @Service
-public class Issuing {
+public class Issuing implements PlanListener {
   private final CardIssueRepository issues;
   private final SlotRepository slots;
   private final LoggedSetRepository sets;
@@ -73,15 +74,15 @@ public class Issuing {
   }
 
   /** Issues the next number of the cards of these sessions that were issued before. */
+  @Override
   @Transactional
   public void plansChanged(Collection<TrainingSession> sessions, Lifter lifter) {
     Set<Long> issued = sessions.isEmpty() ? Set.of() : new HashSet<>(issues.issued(sessions.stream().map(TrainingSession::id).toList()));
     sessions.stream().filter(session -> issued.contains(session.id())).forEach(session -> planChanged(session, lifter));
   }
 
-  /** Issues the next number when the card was issued before; lines with sets logged stay as they were issued. */
-  @Transactional
-  public void planChanged(TrainingSession session, Lifter lifter) {
+  /** Lines with sets logged stay as they were issued. */
+  private void planChanged(TrainingSession session, Lifter lifter) {
     newest(session.id()).ifPresent(old -> {
       Set<Long> begun = sets.ofSession(session.id()).stream().map(LoggedSetRow::slotId).collect(Collectors.toSet());
       Map<Long, CardDocument.CardSlot> kept = old.slots().stream()

@@ -2,6 +2,8 @@ package org.yarbel.web.club;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
@@ -13,7 +15,10 @@ public class Change extends ClubRow {
   private long accountId;
   @Column(name = "at") private Instant changedAt = Instant.EPOCH;
   private @Nullable Long lifterId;
-  private String subject = "";
+
+  @Enumerated(EnumType.STRING)
+  private Subject subject = Subject.PLAN;
+
   private long subjectId;
   private @Nullable String before;
   private @Nullable String after;
@@ -26,7 +31,17 @@ public class Change extends ClubRow {
 
   protected Change() {}
 
-  private Change(String subject, long subjectId, @Nullable Long lifterId, long accountId, Instant at,
+  /** What is changed; for each kind one {@link Undoing} takes changes back. */
+  public enum Subject {
+    /** Days of a lifter's plan. */
+    PLAN,
+    /** What a place owns. */
+    PLACE,
+    /** Something of the plan, in a form of before; kept as a record. */
+    OLD
+  }
+
+  private Change(Subject subject, long subjectId, @Nullable Long lifterId, long accountId, Instant at,
       @Nullable String before, @Nullable String after) {
     this.subject = subject;
     this.subjectId = subjectId;
@@ -37,25 +52,14 @@ public class Change extends ClubRow {
     this.after = after;
   }
 
-  /** A change to a line of a lifter's plan. */
-  public static Change ofSlot(long accountId, Instant at, long lifterId, long slotId, @Nullable String before,
-      @Nullable String after) {
-    return new Change("slot", slotId, lifterId, accountId, at, before, after);
-  }
-
-  /** A change to how the lines of a session stand together. */
-  public static Change ofSession(long accountId, Instant at, long lifterId, long sessionId, String before, String after) {
-    return new Change("session", sessionId, lifterId, accountId, at, before, after);
-  }
-
-  /** A change to several days of a lifter's plan at once. */
-  public static Change ofDays(long accountId, Instant at, long lifterId, String before, String after) {
-    return new Change("days", lifterId, lifterId, accountId, at, before, after);
+  /** A change to days of a lifter's plan. */
+  public static Change ofPlan(long accountId, Instant at, long lifterId, String before, String after) {
+    return new Change(Subject.PLAN, lifterId, lifterId, accountId, at, before, after);
   }
 
   /** A change to what a place owns. */
   public static Change ofPlace(long accountId, Instant at, long placeId, String before, String after) {
-    return new Change("place", placeId, null, accountId, at, before, after);
+    return new Change(Subject.PLACE, placeId, null, accountId, at, before, after);
   }
 
   /** The most characters of its words. */
@@ -94,7 +98,7 @@ public class Change extends ClubRow {
     return lifterId == null ? 0 : lifterId;
   }
 
-  public String subject() {
+  public Subject subject() {
     return subject;
   }
 

@@ -1,14 +1,15 @@
 package org.yarbel.web.club;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 /** Changes of the club. */
 public interface ChangeRepository extends JpaRepository<Change, Long> {
-  Optional<Change> findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc(String subject, long subjectId);
+  Optional<Change> findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc(Change.Subject subject, long subjectId);
 
   /** The newest change of a group that stands. */
   Optional<Change> findFirstByGroupIdAndUndoneFalseOrderByIdDesc(Long groupId);
@@ -19,9 +20,27 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   /** What was made as one. */
   List<Change> findByBatchOrderById(UUID batch);
 
+  /** What the changes of a group did that stand, the newest first; those made as one once, with their number. */
+  @Query("select coalesce(max(c.words), '') as words, count(c) as changes from Change c where c.groupId = :groupId and c.undone = false "
+      + "group by c.batch order by max(c.id) desc")
+  List<Level> levelsOfGroup(Long groupId, Limit most);
+
   /** The newest change of a lifter's plan that stands. */
-  Optional<Change> findFirstByLifterIdAndSubjectInAndUndoneFalseOrderByIdDesc(Long lifterId, Collection<String> subjects);
+  Optional<Change> findFirstByLifterIdAndSubjectAndUndoneFalseOrderByIdDesc(Long lifterId, Change.Subject subject);
 
   /** Of the changes of a lifter's plan made after another the one undone last. */
-  Optional<Change> findFirstByLifterIdAndSubjectInAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long lifterId, Collection<String> subjects, long id);
+  Optional<Change> findFirstByLifterIdAndSubjectAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long lifterId, Change.Subject subject, long id);
+
+  /** What the changes of a lifter's plan did that stand, the newest first. */
+  @Query("select coalesce(c.words, '') as words, 1L as changes from Change c where c.lifterId = :lifterId and c.subject = :subject and c.undone = false "
+      + "order by c.id desc")
+  List<Level> levels(Long lifterId, Change.Subject subject, Limit most);
+
+  /** What one step back takes back. */
+  interface Level {
+    String getWords();
+
+    /** How many changes were made as one. */
+    long getChanges();
+  }
 }

@@ -17,12 +17,13 @@ import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.club.Undoing;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.problem.NotFound;
 
 /** Writes down what places own, and takes it back. */
 @Service
-class KitRoom {
+class KitRoom implements Undoing {
   private static final int MOST_PLACES = 50;
 
   private final Places places;
@@ -99,17 +100,43 @@ class KitRoom {
    */
   @Transactional
   public String undo(long placeId, long changeId) {
-    Change change = changes.findById(changeId).filter(c -> c.subject().equals("place") && c.subjectId() == placeId)
-        .orElseThrow(NotFound::new);
-    Optional<Change> newest = changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc("place", placeId);
+    return undo(changes.findById(changeId).filter(c -> c.subject() == subject() && c.subjectId() == placeId).orElseThrow(NotFound::new)).sentence();
+  }
+
+  @Override
+  public Change.Subject subject() {
+    return Change.Subject.PLACE;
+  }
+
+  @Override
+  @Transactional
+  public Outcome undo(Change change) {
+    Optional<Change> newest = changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc(subject(), change.subjectId());
     String before = change.before();
-    if (change.undone() || before == null || newest.isEmpty() || newest.get().id() != changeId) {
-      return "Not undone: the kit was changed again since. Undo the later change first.";
+    if (change.undone() || before == null || newest.isEmpty() || newest.get().id() != change.id()) {
+      return Outcome.refused("Not undone: the kit was changed again since. Undo the later change first.");
     }
     change.undo();
-    Said said = json.read(before, Said.class);
+    put(change.subjectId(), before);
+    return Outcome.done("The kit is back as it was.");
+  }
+
+  @Override
+  @Transactional
+  public Outcome redo(Change change) {
+    Place place = places.one(change.subjectId());
+    String after = change.after();
+    if (!change.undone() || after == null || !json.write(new Said(place.name(), places.kit(place))).equals(change.before())) {
+      return Outcome.refused("Not done again: the kit was changed since.");
+    }
+    change.redo();
+    put(change.subjectId(), after);
+    return Outcome.done("The change to the kit is done again.");
+  }
+
+  private void put(long placeId, String document) {
+    Said said = json.read(document, Said.class);
     places.write(placeId, said.name(), said.kit());
-    return "The kit is back as it was.";
   }
 
   Place place(@Nullable Long placeId) {

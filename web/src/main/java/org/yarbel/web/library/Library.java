@@ -19,13 +19,14 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.SignedIn;
-import org.yarbel.web.board.Batches;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.edit.Batches;
+import org.yarbel.web.edit.NewLine;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
@@ -116,7 +117,7 @@ public class Library {
 
   /** The part in which a group is done a second time; null where it is not. */
   private static @Nullable SlotKind again(int number, List<Slot> lines) {
-    return lines.stream().filter(slot -> Objects.equals(slot.groupNo(), number)).map(slot -> Batches.again(slot, lines)).filter(Objects::nonNull).findFirst()
+    return lines.stream().filter(slot -> Objects.equals(slot.groupNo(), number)).map(slot -> NewLine.again(slot, lines)).filter(Objects::nonNull).findFirst()
         .orElse(null);
   }
 
@@ -153,7 +154,7 @@ public class Library {
   Batches.Written use(Template template, Lifter lifter, LocalDate from, boolean replace, SignedIn who) {
     TemplateDocument document = format.stored(template.document());
     LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-    List<Batches.NewLine> lines = new ArrayList<>();
+    List<NewLine> lines = new ArrayList<>();
     for (int week = 0; week < document.weeks().size(); week++) {
       for (TemplateDocument.Day day : document.weeks().get(week).days()) {
         LocalDate on = template.scope() == Template.Scope.SESSION ? from : monday.plusWeeks(week).plusDays(day.day() - 1L);
@@ -161,7 +162,7 @@ public class Library {
             .collect(Collectors.toMap(TemplateDocument.GroupOf::number, group -> group));
         day.lines().forEach(line -> {
           TemplateDocument.GroupOf group = line.group() == null ? null : groups.get(line.group());
-          lines.add(new Batches.NewLine(on, line.kind(), line.lift(), line.work(),
+          lines.add(new NewLine(on, line.kind(), line.lift(), line.work(),
               new Details(Boolean.TRUE.equals(line.optional()), null, null, null, null, line.reason(), line.cues(), line.mind(), null),
               group == null ? null : group.group(), group == null ? null : group.secondTime()));
         });

@@ -37,6 +37,7 @@ import org.yarbel.core.notation.ParsedLine;
 import org.yarbel.core.notation.Problem;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.Groups;
 import org.yarbel.web.club.Places;
 
 /**

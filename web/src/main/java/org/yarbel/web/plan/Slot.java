@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.club.ClubRow;
@@ -16,6 +17,7 @@ import org.yarbel.web.club.ClubRow;
 public class Slot extends ClubRow {
   private static final String BETWEEN = " | ";
 
+  private UUID ref = UUID.randomUUID();
   private long sessionId;
   private int position;
 
@@ -47,9 +49,16 @@ public class Slot extends ClubRow {
     write(kind, lift, work, Details.NONE);
   }
 
+  /** A line that was there before and is known by the same ref. */
+  public static Slot back(UUID ref, long sessionId, SlotKind kind, String lift, String work) {
+    Slot slot = new Slot(sessionId, 0, kind, lift, work);
+    slot.ref = ref;
+    return slot;
+  }
+
   /** A line that does another one a second time, in a group of its own. */
-  public static Slot again(Slot first, int position, SlotKind kind, int groupNo) {
-    Slot slot = new Slot(first.sessionId, position, kind, first.lift, first.work);
+  public static Slot again(UUID ref, Slot first, SlotKind kind, int groupNo) {
+    Slot slot = back(ref, first.sessionId, kind, first.lift, first.work);
     slot.details = first.details;
     slot.linkOf = first.id();
     slot.groupNo = groupNo;
@@ -61,6 +70,11 @@ public class Slot extends ClubRow {
     boolean same = lift.equals(first.lift) && work.equals(first.work) && details.equals(first.details);
     write(kind, first.lift, first.work, first.details);
     return !same;
+  }
+
+  /** What the line is known by, in records and outside of the database; one that is put back has the same. */
+  public UUID ref() {
+    return ref;
   }
 
   public long sessionId() {

@@ -1,9 +1,11 @@
 package org.yarbel.web.plan;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.plan.Groups;
 import org.yarbel.web.club.ClubRow;
 
 /** One lifter's training of one day; its work stands in {@link Slot}s. */
@@ -12,7 +14,10 @@ public class TrainingSession extends ClubRow {
   private long lifterId;
   private LocalDate day = LocalDate.EPOCH;
   private @Nullable Long placeId;
-  private String groups = "[]";
+
+  @Convert(converter = GroupsColumn.class)
+  private Groups groups = Groups.NONE;
+
   @Version private int version;
 
   protected TrainingSession() {}
@@ -32,12 +37,12 @@ public class TrainingSession extends ClubRow {
 
   /** The groups its lines are done in. */
   public Groups groups() {
-    return Groups.of(groups);
+    return groups;
   }
 
   /** Arranges its lines in these groups. */
   public void arrange(Groups newGroups) {
-    this.groups = newGroups.text();
+    this.groups = newGroups;
   }
 
   /** Where it is not the place the lifter trains in first; else null. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.yarbel.web.journal.Sessions;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
@@ -45,7 +46,7 @@ final class OpenDays {
   }
 
   boolean full(TrainingSession session) {
-    return lines(session.id()).size() >= Days.MOST_LINES;
+    return lines(session.id()).size() >= Sessions.MOST_LINES;
   }
 
   /** Puts a line into a session where its kind belongs: main work before assistance. */

@@ -29,9 +29,11 @@ import org.yarbel.core.plan.progress.Exposure;
 import org.yarbel.core.plan.progress.Occasions;
 import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.account.SignedIn;
-import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Turns;
+import org.yarbel.web.journal.Edit;
+import org.yarbel.web.journal.PlanWriter;
+import org.yarbel.web.journal.Scope;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -71,14 +73,13 @@ public class Programs {
   private final LiftNumbersRepository numbers;
   private final LifterRepository lifters;
   private final LifterContexts contexts;
-  private final Issuing issuing;
-  private final Days days;
+  private final PlanWriter writer;
   private final ClubClock clock;
   private final Turns turns;
 
   Programs(ProgressionRepository progressions, DeloadWeekRepository deloads, SlotRepository slots, TrainingSessionRepository sessions,
       LoggedSetRepository log, LeftSetsRepository left,
-      LiftNumbersRepository numbers, LifterRepository lifters, LifterContexts contexts, Issuing issuing, Days days, ClubClock clock, Turns turns) {
+      LiftNumbersRepository numbers, LifterRepository lifters, LifterContexts contexts, PlanWriter writer, ClubClock clock, Turns turns) {
     this.turns = turns;
     this.progressions = progressions;
     this.deloads = deloads;
@@ -89,8 +90,7 @@ public class Programs {
     this.numbers = numbers;
     this.lifters = lifters;
     this.contexts = contexts;
-    this.issuing = issuing;
-    this.days = days;
+    this.writer = writer;
     this.clock = clock;
   }
 
@@ -100,7 +100,7 @@ public class Programs {
    * @param first what is set otherwise before they are written, and undone with them
    */
   @Transactional
-  public Optional<Long> write(Lifter lifter, SignedIn who, Days.Edit first) {
+  public Optional<Long> write(Lifter lifter, SignedIn who, Edit first) {
     return write(lifter, clock.today(), who, first);
   }
 
@@ -112,13 +112,13 @@ public class Programs {
 
   /** The same with something set otherwise before, on days up to one. */
   @Transactional
-  public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Days.Edit first) {
+  public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Edit first) {
     turns.ofLifter(lifter.id());
     LocalDate today = clock.today();
     LocalDate monday = monday(today);
     int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, monday(to)) + 1), MOST_AHEAD);
     LocalDate end = later(later(monday.plusWeeks(weeks), to), writtenTo(progressions.findByLifterIdOrderById(lifter.id())).orElse(today)).plusWeeks(1);
-    return days.change(lifter, today.datesUntil(end).toList(), who, () -> {
+    return writer.change(lifter, Scope.days(today.datesUntil(end).toList()).withMethods(), who, () -> {
       first.apply();
       rewrite(lifter, contexts.of(lifter, null), today, weeks);
     });
@@ -190,9 +190,7 @@ public class Programs {
    */
   @Transactional
   public void write(Lifter lifter, LifterContext context, LocalDate from, int weeks) {
-    Set<Long> changed = rewrite(lifter, context, from, weeks);
-    slots.flush();
-    issuing.plansChanged(sessions.findAllById(changed), lifter);
+    writer.follow(lifter, () -> rewrite(lifter, context, from, weeks));
   }
 
   /** Writes, and tells in which sessions something is new: only their cards are issued anew. */
@@ -280,11 +278,11 @@ public class Programs {
 
   /** A line a coach takes out is not written again; called before it goes. */
   @Transactional
-  public void takenOut(Slot slot, boolean out) {
+  public void takenOut(Slot slot) {
     Slot.Origin origin = slot.origin();
     if (origin != null) {
       progressions.findById(origin.progressionId()).ifPresent(progression -> {
-        progression.leaveOut(origin.exposure(), origin.line(), out);
+        progression.leaveOut(origin.exposure(), origin.line());
         progressions.save(progression);
       });
     }

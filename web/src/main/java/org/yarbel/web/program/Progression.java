@@ -6,19 +6,19 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.progress.Method;
-import org.yarbel.core.plan.progress.Occasions;
 import org.yarbel.core.plan.progress.Occasions.Turn;
+import org.yarbel.core.plan.progress.Occasions;
 import org.yarbel.web.club.ClubRow;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -172,14 +172,15 @@ public class Progression extends ClubRow {
     return new HashSet<>(List.of(JSON.readValue(leftOut, String[].class)));
   }
 
-  /** Takes a line out of what it writes, or puts it back. */
-  public void leaveOut(int exposure, int line, boolean out) {
-    List<String> all = new ArrayList<>(leftOut());
-    String key = exposure + "." + line;
-    all.remove(key);
-    if (out) {
-      all.add(key);
-    }
-    this.leftOut = JSON.writeValueAsString(all);
+  /** Takes a line out of what it writes. */
+  public void leaveOut(int exposure, int line) {
+    Set<String> all = new TreeSet<>(leftOut());
+    all.add(exposure + "." + line);
+    leaveOut(all);
+  }
+
+  /** Writes everything but these lines, as {@code exposure.line}. */
+  public void leaveOut(Set<String> lines) {
+    this.leftOut = JSON.writeValueAsString(lines);
   }
 }

@@ -14,8 +14,8 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.progress.Exposure;
-import org.yarbel.web.plan.Groups;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
 

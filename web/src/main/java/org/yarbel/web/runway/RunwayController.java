@@ -47,13 +47,13 @@ import org.yarbel.core.plan.cycle.TaperShape;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.board.GroupBoards;
-import org.yarbel.web.board.PlanService;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.job.Jobs;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.lifter.NumbersChanged;
@@ -73,14 +73,14 @@ class RunwayController {
   private final Contests contests;
   private final LifterRepository lifters;
   private final GroupBoards groups;
-  private final PlanService changes;
+  private final Undo undo;
   private final Jobs jobs;
   private final Lifts lifts;
   private final ApplicationEventPublisher events;
   private final ClubClock clock;
 
   RunwayController(Runways runways, RunwayService service, Goals goals, LongPlans plans, Contests contests, LifterRepository lifters, GroupBoards groups,
-      PlanService changes, Jobs jobs, Lifts lifts, ApplicationEventPublisher events, ClubClock clock) {
+      Undo undo, Jobs jobs, Lifts lifts, ApplicationEventPublisher events, ClubClock clock) {
     this.events = events;
     this.runways = runways;
     this.service = service;
@@ -89,7 +89,7 @@ class RunwayController {
     this.contests = contests;
     this.lifters = lifters;
     this.groups = groups;
-    this.changes = changes;
+    this.undo = undo;
     this.jobs = jobs;
     this.lifts = lifts;
     this.clock = clock;
@@ -313,10 +313,10 @@ class RunwayController {
 
   @PostMapping("/lifters/{id}/runway/undo")
   String undo(@PathVariable long id, @RequestParam long change, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    if (changes.lifterOf(change) != id) {
+    if (undo.lifterOf(change) != id) {
       throw new NotFound();
     }
-    flash.addFlashAttribute("said", changes.undo(change, who));
+    flash.addFlashAttribute("said", undo.change(change));
     return back(id);
   }
 

@@ -28,13 +28,13 @@ import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
+import org.yarbel.web.journal.Sessions;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
-import org.yarbel.web.program.Days;
 import org.yarbel.web.program.LongPlans;
 
 /** What a coach does with the long plan of a lifter. */
@@ -44,18 +44,18 @@ public class Runways {
   private final Contests contests;
   private final LiftNumbersRepository numbers;
   private final LoggedSetRepository log;
-  private final Days days;
+  private final Sessions sessions;
   private final Lifts lifts;
   private final ClubClock clock;
   private final Turns turns;
 
-  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Days days, Lifts lifts, ClubClock clock, Turns turns) {
+  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Sessions sessions, Lifts lifts, ClubClock clock, Turns turns) {
     this.turns = turns;
     this.plans = plans;
     this.contests = contests;
     this.numbers = numbers;
     this.log = log;
-    this.days = days;
+    this.sessions = sessions;
     this.lifts = lifts;
     this.clock = clock;
   }
@@ -260,8 +260,8 @@ public class Runways {
     plan.blocks().forEach(block -> block.uses().forEach(use -> catalogue.ofKey(use.lift()).map(catalogue::family).ifPresent(families::add)));
     LocalDate from = plan.startsOn().isAfter(clock.today()) ? plan.startsOn() : clock.today();
     List<InTheWay.Line> lines = new ArrayList<>();
-    days.week(lifter.id(), from, plan.end().minusDays(1)).forEach((day, all) -> {
-      Set<Long> begun = days.begun(all.stream().map(Slot::id).toList());
+    sessions.days(lifter.id(), from, plan.end().minusDays(1)).forEach((day, all) -> {
+      Set<Long> begun = sessions.begun(all.stream().map(Slot::id).toList());
       all.stream().filter(slot -> slot.origin() == null && slot.linkOf() == null && !begun.contains(slot.id()) && slot.kind().mainWork()
           && catalogue.ofKey(slot.lift()).map(catalogue::family).filter(families::contains).isPresent())
           .forEach(slot -> lines.add(new InTheWay.Line(slot.id(), day, slot.lift(), slot.work())));

@@ -37,6 +37,9 @@ import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Turns;
+import org.yarbel.web.journal.PlanWriter;
+import org.yarbel.web.journal.Scope;
+import org.yarbel.web.journal.Sessions;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -47,7 +50,6 @@ import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
-import org.yarbel.web.program.Days;
 import org.yarbel.web.program.LongPlans;
 
 /** Weeks of a lifter out as a workbook, and what was changed in it back in. */
@@ -63,12 +65,13 @@ public class Workbooks {
   private final LiftNumbersRepository numbers;
   private final LifterContexts contexts;
   private final LongPlans plans;
-  private final Days days;
+  private final Sessions days;
+  private final PlanWriter writer;
   private final ClubClock clock;
   private final Turns turns;
   private final TransactionTemplate transaction;
 
-  Workbooks(TrainingSessionRepository sessions, SlotRepository slots, LiftNumbersRepository numbers, LifterContexts contexts, LongPlans plans, Days days,
+  Workbooks(TrainingSessionRepository sessions, SlotRepository slots, LiftNumbersRepository numbers, LifterContexts contexts, LongPlans plans, Sessions days, PlanWriter writer,
       ClubClock clock, Turns turns, TransactionTemplate transaction) {
     this.turns = turns;
     this.transaction = transaction;
@@ -78,6 +81,7 @@ public class Workbooks {
     this.contexts = contexts;
     this.plans = plans;
     this.days = days;
+    this.writer = writer;
     this.clock = clock;
   }
 
@@ -190,7 +194,7 @@ public class Workbooks {
       numbers.save(own);
     });
     Set<LocalDate> concerned = lines.values().stream().map(Changed::day).collect(Collectors.toSet());
-    Optional<Long> change = lines.isEmpty() ? Optional.empty() : days.change(lifter, concerned, who, () -> lines.forEach((slot, changed) -> {
+    Optional<Long> change = lines.isEmpty() ? Optional.empty() : writer.change(lifter, Scope.days(concerned), who, () -> lines.forEach((slot, changed) -> {
       slot.write(slot.kind(), slot.lift(), changed.work(), slot.details());
       slots.save(slot);
     }));

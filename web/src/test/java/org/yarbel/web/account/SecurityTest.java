@@ -16,9 +16,9 @@ import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.board.PlanService;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.edit.PlanService;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.TrainingSessionRepository;
@@ -43,7 +43,7 @@ class SecurityTest {
         Lifter lifter = app.bean(LifterRepository.class)
             .save(new Lifter("Nobody Here", MassUnit.KG, app.bean(Places.class).all().get(0).id()));
         SignedIn who = app.bean(Accounts.class).of("owner@elsewhere.example").get(0);
-        app.bean(PlanService.class).add(lifter, TestApp.TODAY, SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg", who);
+        app.bean(PlanService.class).add(lifter, TestApp.TODAY, PlanService.Typed.of(SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg"), who);
         long session = app.bean(TrainingSessionRepository.class).findByLifterIdAndDay(lifter.id(), TestApp.TODAY).orElseThrow().id();
         return new Other(clubId, lifter.id(), session);
       });

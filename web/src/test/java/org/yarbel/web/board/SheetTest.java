@@ -9,6 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.web.edit.NewLine;
 
 class SheetTest {
   private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
@@ -21,9 +22,9 @@ class SheetTest {
   void readsDaysByNameAndDate() {
     Sheet.Read read = read("Day\\tPart\\tLift\\tWork\\nwed\\tMain\\tFront squat\\t3x5 @8\\n\\n2026-03-20\\tcool-down\\tbike\\t1x10\\tmore\\n");
     assertThat(read.problems()).isEmpty();
-    assertThat(read.lines()).extracting(Batches.NewLine::day).containsExactly(MONDAY.plusDays(2), LocalDate.of(2026, 3, 20));
-    assertThat(read.lines()).extracting(Batches.NewLine::kind).containsExactly(SlotKind.MAIN, SlotKind.COOL_DOWN);
-    assertThat(read.lines()).extracting(Batches.NewLine::lift).containsExactly("front-squat", "bike");
+    assertThat(read.lines()).extracting(NewLine::day).containsExactly(MONDAY.plusDays(2), LocalDate.of(2026, 3, 20));
+    assertThat(read.lines()).extracting(NewLine::kind).containsExactly(SlotKind.MAIN, SlotKind.COOL_DOWN);
+    assertThat(read.lines()).extracting(NewLine::lift).containsExactly("front-squat", "bike");
   }
 
   @ParameterizedTest

@@ -10,6 +10,8 @@ import org.yarbel.core.lift.Gear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.plan.Groups;
+import org.yarbel.web.club.CoreJson;
 
 class DetailsTest {
   private static Details wearing(String gear, Long fromKilograms) {
@@ -42,7 +44,8 @@ class DetailsTest {
   void theGroupsOfASessionAreReadBackAsTheyWereStored() {
     Group superset = new Group(Group.Kind.SUPERSET, 3, 30, 90, null);
     Groups groups = new Groups(List.of()).with(new Groups.Numbered(1, superset, null)).with(new Groups.Numbered(2, superset, 1));
-    assertThat(Groups.of(groups.text())).isEqualTo(groups);
+    GroupsColumn column = new GroupsColumn(new CoreJson());
+    assertThat(column.convertToEntityAttribute(column.convertToDatabaseColumn(groups))).isEqualTo(groups);
     assertThat(groups.free()).isEqualTo(3);
     assertThat(new Groups(List.of()).free()).isEqualTo(1);
     assertThat(groups.group(null)).isNull();

@@ -20,7 +20,7 @@ import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Proposal;
 import org.yarbel.core.plan.cycle.Use;
 import org.yarbel.core.plan.progress.Method;
-import org.yarbel.web.board.PlanService;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
 
@@ -69,7 +69,7 @@ class LongPlansTest {
   }
 
   private String undo(long change) {
-    return someone.within(() -> someone.app().bean(PlanService.class).undo(change, someone.who()));
+    return someone.within(() -> someone.app().bean(Undo.class).change(change));
   }
 
   @Test

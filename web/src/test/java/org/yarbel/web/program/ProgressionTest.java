@@ -44,11 +44,11 @@ class ProgressionTest {
   @Test
   void remembersWhatWasTakenOut() {
     Progression progression = on(Method.LADDER, Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
-    progression.leaveOut(3, 0, true);
-    progression.leaveOut(3, 1, true);
-    progression.leaveOut(3, 0, true);
+    progression.leaveOut(3, 0);
+    progression.leaveOut(3, 1);
+    progression.leaveOut(3, 0);
     assertThat(progression.leftOut()).containsExactlyInAnyOrder("3.0", "3.1");
-    progression.leaveOut(3, 0, false);
+    progression.leaveOut(Set.of("3.1"));
     assertThat(progression.leftOut()).containsExactly("3.1");
   }
 

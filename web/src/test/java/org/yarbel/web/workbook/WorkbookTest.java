@@ -23,7 +23,7 @@ import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.yarbel.web.board.PlanService;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
@@ -98,7 +98,7 @@ class WorkbookTest {
     assertThat(taken.edits()).containsExactly("Week 1!C4: Squat on 4 Mar 2026, 1x1 @8; 4x4 -15% → 1x1 @9; 3x4 -12%",
         "Week 1!G6: Bench press on 4 Mar 2026, 5x5 75% → 5x5 102.5kg");
     assertThat(someone.on(WEDNESDAY)).containsExactly("squat 1x1 @9; 3x4 -12%", "bench 5x5 102.5kg", "row 4x8");
-    someone.within(() -> app.bean(PlanService.class).undo(taken.change().orElseThrow(), someone.who()));
+    someone.within(() -> app.bean(Undo.class).change(taken.change().orElseThrow()));
     assertThat(someone.on(WEDNESDAY)).containsExactly("squat 1x1 @8; 4x4 -15%", "bench 5x5 75%", "row 4x8");
   }
 

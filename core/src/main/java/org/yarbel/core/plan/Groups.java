@@ -1,19 +1,19 @@
-package org.yarbel.web.plan;
+package org.yarbel.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.yarbel.core.plan.Group;
-import tools.jackson.databind.json.JsonMapper;
 
-/** The groups of one session, by their numbers. */
+/** The groups of one session, by their numbers, such as '1: a superset of three rounds; 2: the same a second time'. */
 public record Groups(List<Numbered> all) {
-  private static final JsonMapper JSON = new JsonMapper();
+  /** No groups: each line by itself. */
+  public static final Groups NONE = new Groups(List.of());
 
   /**
    * A group.
    *
+   * @param number in its session, from 1
    * @param again the number of the group it does a second time; null for one of its own
    */
   public record Numbered(int number, Group group, @Nullable Integer again) {}
@@ -22,16 +22,7 @@ public record Groups(List<Numbered> all) {
     all = List.copyOf(all);
   }
 
-  /** Reads what {@link #text()} writes. */
-  public static Groups of(String text) {
-    return new Groups(List.of(JSON.readValue(text, Numbered[].class)));
-  }
-
-  /** As it is stored. */
-  public String text() {
-    return JSON.writeValueAsString(all);
-  }
-
+  /** The group of a number; empty for none, and for null. */
   public Optional<Numbered> numbered(@Nullable Integer number) {
     return all.stream().filter(group -> number != null && group.number() == number).findFirst();
   }
@@ -40,6 +31,11 @@ public record Groups(List<Numbered> all) {
   public @Nullable Group group(@Nullable Integer number) {
     return numbered(number).map(found -> found.again() == null ? found.group()
         : numbered(found.again()).map(Numbered::group).orElse(found.group())).orElse(null);
+  }
+
+  /** Whether a group is done a second time. */
+  public boolean twice(int number) {
+    return all.stream().anyMatch(group -> group.again() != null && group.again() == number);
   }
 
   /** A number no group has. */
@@ -56,6 +52,6 @@ public record Groups(List<Numbered> all) {
 
   /** The same without a group and without what does it again. */
   public Groups without(int number) {
-    return new Groups(all.stream().filter(g -> g.number() != number && !Integer.valueOf(number).equals(g.again())).toList());
+    return new Groups(all.stream().filter(g -> g.number() != number && (g.again() == null || g.again() != number)).toList());
   }
 }

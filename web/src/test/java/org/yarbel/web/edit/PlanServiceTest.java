@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -12,8 +12,9 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.SignedIn;
-import org.yarbel.web.board.PlanService.Outcome;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.edit.PlanService.Outcome;
+import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Slot;
@@ -28,11 +29,15 @@ class PlanServiceTest {
   /** What a test does as the demo's coach, with a day nobody else plans. */
   private record Coach(TestApp app, PlanService plan, SignedIn who, Lifter lifter, LocalDate day) {
     Outcome.Done add(String work) {
-      return (Outcome.Done) plan.add(lifter, day, SlotKind.MAIN, SQUAT, work, who);
+      return (Outcome.Done) plan.add(lifter, day, PlanService.Typed.of(SlotKind.MAIN, SQUAT, work), who);
     }
 
     Outcome write(Slot slot, int version, String work) {
-      return plan.write(slot.id(), version, SlotKind.MAIN, SQUAT, work, null, who);
+      return plan.write(slot.id(), version, PlanService.Typed.of(SlotKind.MAIN, SQUAT, work), who);
+    }
+
+    String undo(Outcome.Done done) {
+      return app.bean(Undo.class).change(done.changeId());
     }
 
     String work(Slot slot) {
@@ -54,10 +59,10 @@ class PlanServiceTest {
       Slot slot = coach.add("5x5 60kg").slot();
       Outcome.Done first = (Outcome.Done) coach.write(slot, 0, "5x5 65kg");
       Outcome.Done second = (Outcome.Done) coach.write(slot, 1, "5x5 70kg");
-      assertThat(coach.plan().undo(first.changeId(), coach.who())).isEqualTo("That line was changed again since: undo the later change first.");
+      assertThat(coach.undo(first)).isEqualTo("That line was changed again since: undo the later change first.");
       assertThat(coach.work(slot)).isEqualTo("5x5 70kg");
-      assertThat(coach.plan().undo(second.changeId(), coach.who())).isEqualTo("The line is back as it was: 5x5 65kg");
-      assertThat(coach.plan().undo(first.changeId(), coach.who())).isEqualTo("The line is back as it was: 5x5 60kg");
+      assertThat(coach.undo(second)).isEqualTo("The line is back as it was: 5x5 65kg");
+      assertThat(coach.undo(first)).isEqualTo("The line is back as it was: 5x5 60kg");
       return coach.work(slot);
     });
   }
@@ -66,7 +71,7 @@ class PlanServiceTest {
   void undoesALineThatWasAdded(TestApp app) {
     as(app, 1, coach -> {
       Outcome.Done added = coach.add("3x3 80kg");
-      assertThat(coach.plan().undo(added.changeId(), coach.who())).isEqualTo("The line is out again.");
+      assertThat(coach.undo(added)).isEqualTo("The line is out again.");
       assertThat(coach.work(added.slot())).isEqualTo("gone");
       return true;
     });
@@ -88,7 +93,7 @@ class PlanServiceTest {
       for (int i = 0; i < 40; i++) {
         coach.add("1x1 50kg");
       }
-      assertThat(coach.plan().add(coach.lifter(), coach.day(), SlotKind.MAIN, SQUAT, "1x1 50kg", coach.who()))
+      assertThat(coach.plan().add(coach.lifter(), coach.day(), PlanService.Typed.of(SlotKind.MAIN, SQUAT, "1x1 50kg"), coach.who()))
           .isInstanceOf(Outcome.Full.class);
       return true;
     });
@@ -99,6 +104,6 @@ class PlanServiceTest {
     Slot slot = as(app, 4, coach -> coach.add("3x3 80kg").slot());
     SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     assertThatThrownBy(() -> app.bean(CurrentClub.class).within(-1L, () ->
-        app.bean(PlanService.class).write(slot.id(), 0, SlotKind.MAIN, SQUAT, "1x1 100kg", null, who))).isInstanceOf(NotFound.class);
+        app.bean(PlanService.class).write(slot.id(), 0, PlanService.Typed.of(SlotKind.MAIN, SQUAT, "1x1 100kg"), who))).isInstanceOf(NotFound.class);
   }
 }

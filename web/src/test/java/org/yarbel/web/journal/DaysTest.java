@@ -1,4 +1,4 @@
-package org.yarbel.web.program;
+package org.yarbel.web.journal;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -13,9 +13,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.board.Batches;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
+import org.yarbel.web.edit.Batches;
+import org.yarbel.web.edit.NewLine;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
@@ -25,29 +26,30 @@ class DaysTest {
   private static final LocalDate MONDAY = TestApp.TODAY;
   private static final Group SUPERSET = new Group(Group.Kind.SUPERSET, null, 0, 90, null);
 
-  private static Batches.NewLine line(LocalDate day, String lift, String work, Group group) {
-    return new Batches.NewLine(day, SlotKind.MAIN, lift, work, Details.NONE, group);
+  private static NewLine line(LocalDate day, String lift, String work, Group group) {
+    return new NewLine(day, SlotKind.MAIN, lift, work, Details.NONE, group);
   }
 
   private static Change newest(Someone lifter) {
     return lifter.within(() -> lifter.app().bean(ChangeRepository.class)
-        .findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc(Days.SUBJECT, lifter.id()).orElseThrow());
+        .findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc(Change.Subject.PLAN, lifter.id()).orElseThrow());
   }
 
-  private static int write(Someone lifter, List<Batches.NewLine> lines, boolean replace) {
+  private static int write(Someone lifter, List<NewLine> lines, boolean replace) {
     Batches batches = lifter.app().bean(Batches.class);
     return lifter.within(() -> (replace ? batches.replace(lifter.lifter(), lines, lifter.who()) : batches.add(lifter.lifter(), lines, lifter.who())).lines());
   }
 
   private static String undo(Someone lifter, Change change) {
-    return lifter.within(() -> lifter.app().bean(Days.class).undo(lifter.app().bean(ChangeRepository.class).findById(change.id()).orElseThrow()));
+    return lifter.within(() -> lifter.app().bean(Undo.class).change(change.id()));
   }
 
   @Test
   void whatChangesNothingLeavesNoRecord(TestApp app) {
     Someone lifter = Someone.called(app, "Albin Starke", Map.of("squat", "150"));
-    Days days = app.bean(Days.class);
-    assertThat(lifter.<Optional<Long>>within(() -> days.change(lifter.lifter(), Set.of(MONDAY), lifter.who(), () -> days.session(lifter.lifter(), MONDAY)))).isEmpty();
+    PlanWriter writer = app.bean(PlanWriter.class);
+    Sessions sessions = app.bean(Sessions.class);
+    assertThat(lifter.<Optional<Long>>within(() -> writer.change(lifter.lifter(), Scope.days(Set.of(MONDAY)), lifter.who(), () -> sessions.session(lifter.lifter(), MONDAY)))).isEmpty();
     assertThat(lifter.post(lifter.at("/week/undo"), Map.of()).body()).contains("There is nothing to undo.");
   }
 
@@ -145,7 +147,7 @@ class DaysTest {
   @Test
   void aDayHasAtMostFortyLines(TestApp app) {
     Someone lifter = Someone.called(app, "Evander Moss", Map.of());
-    List<Batches.NewLine> many = IntStream.range(0, 45).mapToObj(i -> line(MONDAY, "row", (i + 1) + "x8", null)).toList();
+    List<NewLine> many = IntStream.range(0, 45).mapToObj(i -> line(MONDAY, "row", (i + 1) + "x8", null)).toList();
     assertThat(write(lifter, many, false)).isEqualTo(40);
     assertThat(lifter.on(MONDAY)).hasSize(40);
     assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "row") + "/to", Map.of("to", "" + MONDAY, "copy", "1")).body()).contains("has 40 lines already");

@@ -1,0 +1,10 @@
+/**
+ * What a coach does to a lifter's plan: {@link org.yarbel.web.edit.PlanService} writes single lines, {@link
+ * org.yarbel.web.edit.Arranging} how the lines of a session stand together, {@link org.yarbel.web.edit.Batches} many at once.
+ * Each hands its change to {@link org.yarbel.web.journal.PlanWriter}, and the screens call them: the board, the grid, groups,
+ * the library. It may use journal, plan, program, lifter and club.
+ */
+@NullMarked
+package org.yarbel.web.edit;
+
+import org.jspecify.annotations.NullMarked;

@@ -7,3 +7,7 @@ create unique index slot_ref on slot (club_id, ref);
 -- changes of the plan have one form; those kept in the forms before it stay as a record, and are undone no more
 update change set subject = case subject when 'place' then 'PLACE' else 'OLD' end;
 alter table change add check (subject in ('PLAN', 'PLACE', 'OLD'));
+
+-- who is signed in is kept in another form: everybody signs in once more
+delete from spring_session;
+delete from sign_in;

@@ -1,9 +1,9 @@
 package org.yarbel.web;
 
-import static org.assertj.core.api.Assertions.assertThat;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -28,7 +28,7 @@ class ArchitectureTest {
 
   @ArchTest
   static final ArchRule screensDoNotDependOnEachOtherInACircle = slices()
-      .matching("org.yarbel.web.(floor|lifter|plan|board|card|log|ledger|skyline|api|problem|program|watch|library|demo|contest|job|runway|calendar|workbook)..")
+      .matching("org.yarbel.web.(*)..")
       .should().beFreeOfCycles();
 
   @ArchTest

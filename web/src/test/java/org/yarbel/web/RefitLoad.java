@@ -12,13 +12,13 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.web.account.Accounts;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.job.Jobs;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
+import org.yarbel.web.who.SignedIn;
 
 /**
  * How long it takes until the plans of 500 lifters are refitted whose contest moved: they get a plan each by copying, then the

@@ -1,7 +1,7 @@
 package org.yarbel.core.notation;
 
-import java.util.Objects;
 import java.math.BigDecimal;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 

@@ -2,6 +2,7 @@ package org.yarbel.core.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -13,7 +14,6 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.WorkLine;
-import java.util.List;
 
 class DefaultRestTest {
   private static final Mass MAX = Mass.of("200", MassUnit.KG);

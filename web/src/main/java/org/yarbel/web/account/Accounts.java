@@ -9,9 +9,11 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.Role;
+import org.yarbel.web.who.SignedIn;
 
 /** The accounts. Sign-in happens before any club is known, so this speaks SQL and names the club itself. */
 @Service

@@ -25,11 +25,12 @@ import org.springframework.security.web.servlet.util.matcher.PathPatternRequestM
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.WebUtils;
-import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.edge.Address;
 import org.yarbel.web.edge.Back;
 import org.yarbel.web.edge.Secrets;
+import org.yarbel.web.who.SignedIn;
 
 /**
  * What happens at the door: a try is counted before its password is looked at; one that was right begins a sign-in, remembers

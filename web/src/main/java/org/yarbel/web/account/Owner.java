@@ -9,6 +9,7 @@ import org.yarbel.web.club.Club;
 import org.yarbel.web.club.ClubRepository;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.who.Role;
 
 /** Makes a club with its first place and its owner's account, all or nothing. */
 @Service

@@ -17,11 +17,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.club.Club;
 import org.yarbel.web.club.ClubRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** One's own account: another password, and where one is signed in. A lifter's first password was chosen by the coach. */
 @Controller

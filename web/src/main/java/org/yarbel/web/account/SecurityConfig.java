@@ -23,9 +23,11 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
-import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.edge.Address;
+import org.yarbel.web.who.Role;
+import org.yarbel.web.who.SignedIn;
 
 /** Who may ask what, and what browsers may do with our pages. */
 @Configuration

@@ -20,8 +20,8 @@ import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.YarbelProperties;
-import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.audit.SecurityLog;
 
 /** The first visit: makes the club and its owner's account, for whoever has the code the launcher printed. */
 @Controller

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.yarbel.web.YarbelProperties;
+import org.yarbel.web.who.SignedIn;
 
 /** The sign-in page. Spring Security takes what is sent from it. */
 @Controller

@@ -10,6 +10,7 @@ import org.springframework.security.authentication.UsernamePasswordAuthenticatio
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import org.yarbel.web.who.SignedIn;
 
 /** Looks at a password. One address may have an account in several clubs: the first that the password belongs to is taken. */
 @Component

@@ -16,6 +16,8 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.web.edge.Secrets;
+import org.yarbel.web.who.Role;
+import org.yarbel.web.who.SignedIn;
 
 /**
  * Who is signed in where. A session names the row of its sign-in, and every request asks whether that row and the account

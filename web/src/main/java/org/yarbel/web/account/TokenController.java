@@ -6,6 +6,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.yarbel.web.who.SignedIn;
 
 /** Tells a page that was kept on a phone the token in force and whose sign-in it is, before it sends what waits. */
 @RestController

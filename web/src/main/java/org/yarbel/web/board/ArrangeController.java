@@ -16,21 +16,22 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.edit.Arranging;
+import org.yarbel.web.edit.PlanReader;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.who.SignedIn;
 
 /** The order of a session's lines and their groups. Every answer is the day, with what was done and a way back. */
 @Controller
 class ArrangeController {
   private final Arranging arranging;
-  private final BoardService board;
+  private final PlanReader plans;
   private final BoardAnswers answers;
 
-  ArrangeController(Arranging arranging, BoardService board, BoardAnswers answers) {
+  ArrangeController(Arranging arranging, PlanReader plans, BoardAnswers answers) {
     this.arranging = arranging;
-    this.board = board;
+    this.plans = plans;
     this.answers = answers;
   }
 
@@ -73,18 +74,18 @@ class ArrangeController {
   @PostMapping("/slots/{id}/move")
   ModelAndView move(@PathVariable long id, @RequestParam(defaultValue = "0") int by, @RequestParam(required = false) @Nullable Long before,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    Slot slot = board.stored(id);
+    Slot slot = plans.stored(id);
     return day(slot, before == null ? arranging.move(id, by, who) : arranging.moveBefore(id, before, who), htmx, response);
   }
 
   @PostMapping("/slots/{id}/join")
   ModelAndView join(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    return day(board.stored(id), arranging.join(id, who), htmx, response);
+    return day(plans.stored(id), arranging.join(id, who), htmx, response);
   }
 
   @PostMapping("/slots/{id}/leave")
   ModelAndView leave(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    return day(board.stored(id), arranging.leave(id, who), htmx, response);
+    return day(plans.stored(id), arranging.leave(id, who), htmx, response);
   }
 
   @PostMapping("/sessions/{id}/groups/{number}")

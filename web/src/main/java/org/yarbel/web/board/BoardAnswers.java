@@ -55,7 +55,7 @@ class BoardAnswers {
     ModelAndView answer = htmx.isHtmxRequest()
         ? new ModelAndView("board/day :: slot", Map.of("slot", slot))
         : new ModelAndView("board/page",
-            Map.of("board", board.week(slot.lifterId(), board.dayOf(board.stored(slot.id()))), "typedSlot", slot));
+            Map.of("board", board.week(slot.lifterId(), LocalDate.parse(slot.date())), "typedSlot", slot));
     answer.addAllObjects(choices());
     answer.setStatus(status);
     return answer;

@@ -20,26 +20,33 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.edit.PlanReader;
 import org.yarbel.web.edit.PlanService;
 import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.line.LineView;
+import org.yarbel.web.line.Previews;
 import org.yarbel.web.once.WritesNothing;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Slot;
+import org.yarbel.web.who.SignedIn;
 
 /** The Week board: its page, and the pieces of it that htmx asks for. Both come from the same templates. */
 @Controller
 class BoardController {
   private final BoardService board;
+  private final PlanReader plans;
+  private final Previews previews;
   private final PlanService plan;
   private final Undo undo;
   private final Lifts lifts;
   private final BoardAnswers answers;
 
-  BoardController(BoardService board, PlanService plan, Undo undo, Lifts lifts, BoardAnswers answers) {
+  BoardController(BoardService board, PlanReader plans, Previews previews, PlanService plan, Undo undo, Lifts lifts, BoardAnswers answers) {
     this.board = board;
+    this.plans = plans;
+    this.previews = previews;
     this.plan = plan;
     this.undo = undo;
     this.lifts = lifts;
@@ -95,7 +102,7 @@ class BoardController {
     if (line.wrong()) {
       return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
-    PlanService.Outcome outcome = plan.add(board.lifter(id), day,
+    PlanService.Outcome outcome = plan.add(plans.lifter(id), day,
         PlanService.Typed.of(form.slotKind(), lift(form).orElseThrow(), form.typed()), who);
     if (outcome instanceof PlanService.Outcome.Full) {
       return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
@@ -107,11 +114,11 @@ class BoardController {
   @PostMapping("/slots/{id}")
   ModelAndView write(@PathVariable long id, @ModelAttribute LineForm form, @ModelAttribute DetailsForm beside,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    Slot stored = board.stored(id);
-    Lifter lifter = board.lifterOf(stored);
+    Slot stored = plans.stored(id);
+    Lifter lifter = plans.lifterOf(stored);
     DetailsForm.Checked checked = beside.present() ? beside.check(lifter.unit())
         : new DetailsForm.Checked(Optional.of(stored.details()), Map.of());
-    Typed typed = new Typed(form, beside, line(lifter.id(), board.dayOf(stored), id, form, checked.details().orElse(null)), checked.errors());
+    Typed typed = new Typed(form, beside, line(lifter.id(), plans.dayOf(stored), id, form, checked.details().orElse(null)), checked.errors());
     if (typed.line().wrong() || checked.details().isEmpty()) {
       String why = typed.line().wrong() ? "Not saved yet: the line cannot be read." : "Not saved yet: see below.";
       return answers.row(typed.refused(board.slot(stored), why), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
@@ -133,7 +140,7 @@ class BoardController {
     } catch (OptimisticLockingFailureException meanwhile) {
       // answered below like any other change meanwhile
     }
-    BoardView.SlotView now = board.slot(board.stored(id));
+    BoardView.SlotView now = board.slot(plans.stored(id));
     return answers.row(typed.refused(now, "Not saved: meanwhile this line was changed to " + now.stored()
         + ". Yours is still in the field; save again to replace it."), htmx, response, HttpStatus.CONFLICT);
   }
@@ -148,9 +155,9 @@ class BoardController {
   @PostMapping("/slots/{id}/remove")
   ModelAndView remove(@PathVariable long id, @RequestParam(defaultValue = "-1") int version,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
-    Slot slot = board.stored(id);
-    LocalDate day = board.dayOf(slot);
-    long lifterId = board.lifterOf(slot).id();
+    Slot slot = plans.stored(id);
+    LocalDate day = plans.dayOf(slot);
+    long lifterId = plans.lifterOf(slot).id();
     PlanService.Outcome outcome = plan.remove(id, version, who);
     if (outcome instanceof PlanService.Outcome.Done done) {
       return answers.day(lifterId, day, htmx, response, HttpStatus.OK,
@@ -175,7 +182,7 @@ class BoardController {
   }
 
   private LineView line(long lifterId, @Nullable LocalDate day, @Nullable Long slot, LineForm form, @Nullable Details beside) {
-    return lift(form).map(lift -> board.line(lifterId, day, slot, lift, form.typed(), beside))
+    return lift(form).map(lift -> previews.line(new Previews.Place(lifterId, day, slot), lift, form.typed(), beside))
         .orElseGet(() -> LineView.ofNoLift(lifts.catalogue().unknown(form.typedLift())));
   }
 
@@ -186,7 +193,7 @@ class BoardController {
     BoardView.DayView shown = board.day(id, day);
     Long chosen = shown.places().stream().filter(p -> Long.toString(p.id()).equals(place) && !p.usual())
         .map(BoardView.PlaceView::id).findFirst().orElse(null);
-    plan.moveTo(board.lifter(id), day, chosen, who);
+    plan.moveTo(plans.lifter(id), day, chosen, who);
     return answers.day(id, day, htmx, response, HttpStatus.OK, Map.of());
   }
 }

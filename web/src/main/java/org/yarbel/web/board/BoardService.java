@@ -33,9 +33,9 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterPlace;
 import org.yarbel.web.lifter.LifterPlaceRepository;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.line.LineView;
 import org.yarbel.web.log.Lifted;
 import org.yarbel.web.log.LoggedSetRepository;
-import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.LineLoads;
@@ -43,6 +43,7 @@ import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.plan.Weeks;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
@@ -89,7 +90,7 @@ class BoardService {
     this.clock = clock;
   }
 
-  Lifter lifter(long lifterId) {
+  private Lifter lifter(long lifterId) {
     return lifters.findById(lifterId).orElseThrow(NotFound::new);
   }
 
@@ -110,7 +111,7 @@ class BoardService {
     List<BoardView.DayView> days = days(lifter, loaded, today, quiet, seen.week().deload());
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
         BoardView.numbers(known, lifter, today), hurts.stream().map(Complaint::words).toList(),
-        BoardView.week(from),
+        Weeks.label(from),
         from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, undo.of(lifterId));
   }
 
@@ -235,42 +236,6 @@ class BoardService {
   BoardView.SlotView slot(Slot slot) {
     TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
     return day(session.lifterId(), session.day()).slots().stream().filter(view -> view.id() == slot.id()).findFirst().orElseThrow(NotFound::new);
-  }
-
-  Slot stored(long slotId) {
-    return slots.findById(slotId).orElseThrow(NotFound::new);
-  }
-
-  @Transactional(readOnly = true)
-  Lifter lifterOf(Slot slot) {
-    TrainingSession session = sessions.findById(slot.sessionId()).orElseThrow(NotFound::new);
-    return lifter(session.lifterId());
-  }
-
-  @Transactional(readOnly = true)
-  LocalDate dayOf(Slot slot) {
-    return sessions.findById(slot.sessionId()).orElseThrow(NotFound::new).day();
-  }
-
-  /**
-   * What a line comes to for a lifter, without storing it.
-   *
-   * @param slotId the stored line it would replace; null for a new one at the end
-   * @param details what is said beside the work; null for what is stored, or for nothing
-   */
-  @Transactional(readOnly = true)
-  LineView line(long lifterId, @Nullable LocalDate day, @Nullable Long slotId, Lift lift, String work, @Nullable Details details) {
-    TrainingSession session = day == null ? null : sessions.findByLifterIdAndDay(lifterId, day).orElse(null);
-    LifterContext context = contexts.of(lifter(lifterId), session == null ? null : session.placeId());
-    if (session == null) {
-      return LineView.of(context, lift, work);
-    }
-    List<Slot> all = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
-    Slot replaced = all.stream().filter(slot -> slotId != null && slot.id() == slotId).findFirst().orElse(null);
-    List<Slot> before = replaced == null ? all : all.subList(0, all.indexOf(replaced));
-    Details beside = details != null ? details : replaced == null ? Details.NONE : replaced.details();
-    return LineView.of(context, lift, work, context.after(before, session.groups(), lift, work, beside,
-        replaced == null ? null : replaced.groupNo(), replaced == null || !replaced.lift().equals(lift.key()) ? null : replaced.trainingNg()));
   }
 
   /** The places a day can be trained in; none when there is only one. */

@@ -18,6 +18,7 @@ import org.yarbel.core.track.MaxTracker;
 import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.line.LineView;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
@@ -171,9 +172,4 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     return new DayView(lifterId, date.toString(), NAME.format(date), DAY.format(date), date.equals(today),
         session == null ? null : session.id(), logged, slots, session == null ? null : session.placeId(), places);
   }
-
-  static String week(LocalDate from) {
-    return DAY.format(from) + " – " + DAY.format(from.plusDays(6)) + " " + from.plusDays(6).getYear();
-  }
-
 }

@@ -1,7 +1,8 @@
 /**
- * The Week board: writing the week, resolved and read out while typing. {@link org.yarbel.web.board.PlanService} makes
- * every change to a line, {@code Arranging} every change to how the lines of a session stand together, so that each keeps
- * what stood before and can be undone. {@link org.yarbel.web.board.LineView} is a line as it is shown beside its field.
+ * The Week board: writing a lifter's week, resolved and read out while typing. {@link org.yarbel.web.board.BoardService} puts
+ * together what the page shows; what is written goes through {@code edit} and is taken back through {@code journal}. Only
+ * coaches; every lifter, session and line is one of the club of who asks. It may use edit, journal, line, watch, program, card,
+ * plan and lifter.
  */
 @NullMarked
 package org.yarbel.web.board;

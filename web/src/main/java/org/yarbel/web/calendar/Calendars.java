@@ -23,7 +23,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.cycle.Macrocycle;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.club.Turns;
@@ -40,6 +39,7 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
+import org.yarbel.web.who.SignedIn;
 
 /** The calendar of a lifter, and the private addresses it is asked by. */
 @Service

@@ -24,11 +24,11 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.yarbel.core.card.EntryDoubt;
 import org.yarbel.core.card.LoggedSet;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LineLogged;
+import org.yarbel.web.who.SignedIn;
 
 /** The Card's page and the entries made on it. */
 @Controller

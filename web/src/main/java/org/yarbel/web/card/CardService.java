@@ -36,7 +36,6 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.WorkLine;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
@@ -52,6 +51,7 @@ import org.yarbel.web.log.Tracking;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** Opens cards and writes down what was lifted from them. */
 @Service

@@ -9,7 +9,7 @@ import org.springframework.boot.hibernate.autoconfigure.HibernatePropertiesCusto
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
-import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.who.SignedIn;
 
 /** The club every query is bound to: that of who is signed in, or the one a background job was started for. */
 @Component

@@ -7,8 +7,8 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.edge.DiskWatch;
+import org.yarbel.web.who.SignedIn;
 
 /** What stands around every page: the club, who is signed in, and what they may open. */
 @ControllerAdvice(annotations = Controller.class)

@@ -14,7 +14,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.plan.Arrangement;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.journal.PlanWriter;
 import org.yarbel.web.journal.Scope;
@@ -25,6 +24,7 @@ import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** Changes how the lines of a session stand together, as {@link Arrangement} says; what is begun stays in its group. */
 @Service

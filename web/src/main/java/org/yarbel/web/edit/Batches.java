@@ -19,7 +19,6 @@ import org.yarbel.core.plan.Arrangement;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.journal.PlanWriter;
 import org.yarbel.web.journal.Scope;
@@ -32,6 +31,7 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.Programs;
+import org.yarbel.web.who.SignedIn;
 
 /** Copies, moves, fills down and writes many lines at once; every batch is one change that can be undone. */
 @Service

@@ -11,7 +11,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.journal.Edit;
 import org.yarbel.web.journal.PlanWriter;
@@ -26,6 +25,7 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.Programs;
+import org.yarbel.web.who.SignedIn;
 
 /** Writes single lines of a plan. Every change touches only what lies ahead, and can be undone. */
 @Service

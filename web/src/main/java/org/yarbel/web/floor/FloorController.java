@@ -8,9 +8,9 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.runway.Waiting;
+import org.yarbel.web.who.SignedIn;
 
 /** The Floor for coaches; for a lifter, what they train next. */
 @Controller

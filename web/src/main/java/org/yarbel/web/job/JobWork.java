@@ -1,6 +1,6 @@
 package org.yarbel.web.job;
 
-import org.yarbel.web.account.SignedIn;
+import org.yarbel.web.who.SignedIn;
 
 /** A kind of long work: what is done for one lifter. */
 public interface JobWork {

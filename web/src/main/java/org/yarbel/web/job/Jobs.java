@@ -25,10 +25,10 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.web.account.Accounts;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.edge.Transient;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /**
  * Starts long work and does it in the background. Each lifter is a row that is marked done in the transaction that does it, so

@@ -9,7 +9,6 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
@@ -19,6 +18,7 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.who.SignedIn;
 
 /** Writes plans: every change of one goes through here, whoever makes it, and is kept so that it can be undone and done again. */
 @Service

@@ -15,10 +15,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Equipment;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.form.Typed;
+import org.yarbel.web.who.SignedIn;
 
 /** The Kit room. */
 @Controller

@@ -9,7 +9,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Change;
 import org.yarbel.web.club.ChangeRepository;
 import org.yarbel.web.club.ClubClock;
@@ -20,6 +19,7 @@ import org.yarbel.web.club.Places;
 import org.yarbel.web.club.Undoing;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** Writes down what places own, and takes it back. */
 @Service

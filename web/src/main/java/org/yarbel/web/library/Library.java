@@ -21,7 +21,6 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.edit.Batches;
 import org.yarbel.web.edit.NewLine;
@@ -32,6 +31,7 @@ import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** Keeps days, weeks and blocks of a lifter as templates, and writes templates into the days of others. */
 @Service

@@ -33,16 +33,16 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.audit.SecurityLog;
-import org.yarbel.web.board.GroupBoards;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.edit.Batches;
+import org.yarbel.web.group.GroupBoards;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** The library's page: keep, use, export, import. */
 @Controller

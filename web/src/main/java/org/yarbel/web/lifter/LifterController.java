@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
@@ -26,13 +25,13 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.PasswordRules;
-import org.yarbel.web.account.Role;
 import org.yarbel.web.account.SignInDetails;
-import org.yarbel.web.account.SignedIn;
-import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.form.Typed;
+import org.yarbel.web.who.Role;
+import org.yarbel.web.who.SignedIn;
 
 /** The Lifter's page. */
 @Controller

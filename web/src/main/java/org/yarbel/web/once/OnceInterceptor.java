@@ -19,9 +19,9 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.edge.Back;
 import org.yarbel.web.edge.Secrets;
+import org.yarbel.web.who.SignedIn;
 
 /**
  * Does a form once, however often it is sent: the second waits for the first and is sent where that was sent. What was refused

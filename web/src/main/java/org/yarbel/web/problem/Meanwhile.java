@@ -1,24 +1,9 @@
 package org.yarbel.web.problem;
 
 import java.util.Optional;
-import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.stereotype.Component;
-import org.yarbel.web.club.CurrentClub;
 
 /** What somebody else of the club did last, for whoever lost against them. */
-@Component
-class Meanwhile {
-  private final JdbcClient jdbc;
-  private final CurrentClub club;
-
-  Meanwhile(JdbcClient jdbc, CurrentClub club) {
-    this.jdbc = jdbc;
-    this.club = club;
-  }
-
+public interface Meanwhile {
   /** In words, with who did it; empty where nothing is on record. */
-  Optional<String> words() {
-    return jdbc.sql("select c.words || ' (' || a.name || ')' from change c join account a on a.club_id = c.club_id and a.id = c.account_id "
-        + "where c.club_id = :club and c.words is not null order by c.id desc limit 1").param("club", club.id()).query(String.class).optional();
-  }
+  Optional<String> words();
 }

@@ -16,7 +16,6 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.core.plan.progress.Occasions.Turn;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.club.Turns;
@@ -24,6 +23,7 @@ import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.who.SignedIn;
 
 /**
  * Keeps the long plans. Each lift of a block is written by a method of its own that runs from the block's first Monday to its

@@ -37,7 +37,6 @@ import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.core.plan.progress.Parameter;
 import org.yarbel.core.plan.progress.Settings;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
@@ -47,6 +46,7 @@ import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** A lifter's methods and easy weeks, and the pages that tell each method in plain words. */
 @Controller

@@ -28,7 +28,6 @@ import org.yarbel.core.plan.progress.Done;
 import org.yarbel.core.plan.progress.Exposure;
 import org.yarbel.core.plan.progress.Occasions;
 import org.yarbel.core.plan.progress.Settings;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.journal.Edit;
@@ -48,6 +47,7 @@ import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /**
  * Lets the methods of a lifter write the days ahead. What a coach edited, took out or moved stays; what is begun or behind is

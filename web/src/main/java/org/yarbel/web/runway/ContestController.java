@@ -28,7 +28,6 @@ import org.yarbel.core.lift.Gear;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.cycle.Changed;
 import org.yarbel.core.plan.cycle.Meets;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.contest.Contest;
@@ -41,6 +40,7 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
+import org.yarbel.web.who.SignedIn;
 
 /** The club's contests: the list, a contest with who goes, and the plans that have to follow when it moves. */
 @Controller

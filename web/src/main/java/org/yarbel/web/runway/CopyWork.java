@@ -2,11 +2,11 @@ package org.yarbel.web.runway;
 
 import org.springframework.stereotype.Component;
 import org.yarbel.core.plan.cycle.Macrocycle;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.job.JobWork;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
+import org.yarbel.web.who.SignedIn;
 
 /** Gives the plan of one lifter to others; the document is the id of whose plan it is. */
 @Component

@@ -3,11 +3,11 @@ package org.yarbel.web.runway;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.job.JobWork;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** Refits the plans of many lifters after their contest moved. */
 @Component

@@ -45,13 +45,12 @@ import org.yarbel.core.plan.cycle.Purpose;
 import org.yarbel.core.plan.cycle.Refit;
 import org.yarbel.core.plan.cycle.TaperShape;
 import org.yarbel.core.plan.progress.Method;
-import org.yarbel.web.account.SignedIn;
-import org.yarbel.web.board.GroupBoards;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.form.Typed;
+import org.yarbel.web.group.GroupBoards;
 import org.yarbel.web.job.Jobs;
 import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
@@ -59,6 +58,7 @@ import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.lifter.NumbersChanged;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
+import org.yarbel.web.who.SignedIn;
 
 /** The Runway: its page, and the forms on it. */
 @Controller

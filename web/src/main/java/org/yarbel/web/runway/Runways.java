@@ -22,7 +22,6 @@ import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Meets;
 import org.yarbel.core.plan.cycle.Proposal;
 import org.yarbel.core.plan.cycle.Refit;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Turns;
@@ -36,6 +35,7 @@ import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
+import org.yarbel.web.who.SignedIn;
 
 /** What a coach does with the long plan of a lifter. */
 @Service

@@ -17,9 +17,9 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.CountedLine;
-import org.yarbel.core.plan.Recovery;
 import org.yarbel.core.plan.Recovery.Modifier;
 import org.yarbel.core.plan.Recovery.Quality;
+import org.yarbel.core.plan.Recovery;
 import org.yarbel.core.watch.WatchedWeek;
 import org.yarbel.web.lifter.Lifter;
 

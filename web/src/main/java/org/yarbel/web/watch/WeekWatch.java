@@ -44,7 +44,6 @@ import org.yarbel.core.watch.Checks;
 import org.yarbel.core.watch.Finding;
 import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.core.watch.WatchedWeek;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -59,6 +58,7 @@ import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.program.ProgressionRepository;
+import org.yarbel.web.who.SignedIn;
 
 /** Looks at a lifter's week with the core's checks, from what is planned and, of days behind, was trained. */
 @Service

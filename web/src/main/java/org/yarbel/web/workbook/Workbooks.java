@@ -34,7 +34,6 @@ import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.cycle.GoalCourse;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Written;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.journal.PlanWriter;
@@ -51,6 +50,7 @@ import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.program.LongPlans;
+import org.yarbel.web.who.SignedIn;
 
 /** Weeks of a lifter out as a workbook, and what was changed in it back in. */
 @Service

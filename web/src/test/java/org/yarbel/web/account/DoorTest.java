@@ -37,6 +37,7 @@ import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Raw;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
+import org.yarbel.web.who.Role;
 
 /** The door, pushed at as hard as a small machine can: every burst is bounded in number and time. */
 @ExtendWith(TestApp.class)

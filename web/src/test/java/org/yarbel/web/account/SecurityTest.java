@@ -25,6 +25,8 @@ import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Raw;
 import org.yarbel.web.support.TestApp;
+import org.yarbel.web.who.Role;
+import org.yarbel.web.who.SignedIn;
 
 @ExtendWith(TestApp.class)
 class SecurityTest {

@@ -8,10 +8,10 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.account.Accounts;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
+import org.yarbel.web.who.SignedIn;
 
 @ExtendWith(TestApp.class)
 class CardViewTest {

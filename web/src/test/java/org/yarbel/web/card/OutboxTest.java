@@ -15,11 +15,11 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.yarbel.web.account.Accounts;
-import org.yarbel.web.account.Role;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
+import org.yarbel.web.who.Role;
 
 /** What a lifter writes down reaches the log, once, and what does not is not hidden from them. */
 @ExtendWith(TestApp.class)

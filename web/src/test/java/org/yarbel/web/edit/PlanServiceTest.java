@@ -11,7 +11,6 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.Accounts;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.edit.PlanService.Outcome;
 import org.yarbel.web.journal.Undo;
@@ -21,6 +20,7 @@ import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.support.TestApp;
+import org.yarbel.web.who.SignedIn;
 
 @ExtendWith(TestApp.class)
 class PlanServiceTest {

@@ -21,7 +21,6 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.account.Owner;
-import org.yarbel.web.account.Role;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -29,6 +28,7 @@ import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.lifter.LifterService;
+import org.yarbel.web.who.Role;
 
 /**
  * A club of its own with something in every table: two lifters, their weeks, a group, a contest, a template, a method, a check

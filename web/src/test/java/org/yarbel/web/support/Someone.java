@@ -19,7 +19,6 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.account.Accounts;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
@@ -34,6 +33,7 @@ import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.who.SignedIn;
 
 /** A lifter of the demo's club for one test alone, with the demo's coach beside them. */
 public record Someone(TestApp app, long id, Client coach, SignedIn who) {

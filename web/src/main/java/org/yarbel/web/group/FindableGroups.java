@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.group;
 
 import java.util.List;
 import org.springframework.core.annotation.Order;

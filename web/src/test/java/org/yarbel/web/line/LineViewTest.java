@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.line;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

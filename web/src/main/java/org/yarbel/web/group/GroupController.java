@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.group;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
@@ -23,13 +23,15 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
+import org.yarbel.web.grid.GridService;
 import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.plan.Weeks;
 import org.yarbel.web.program.Programs;
+import org.yarbel.web.who.SignedIn;
 
 /** Groups of lifters and the week board laid over one: a column a lifter, each with their own loads. */
 @Controller
@@ -60,7 +62,7 @@ class GroupController {
   String page(@RequestParam(required = false) @Nullable Long edit, Model model) {
     Set<Long> ticked = edit == null ? Set.of() : groups.lifters(edit).stream().map(Lifter::id).collect(Collectors.toSet());
     show(model, edit, edit == null ? "" : groups.group(edit).name(), ticked, null);
-    return "board/groups";
+    return "group/all";
   }
 
   private void show(Model model, @Nullable Long edit, String name, Set<Long> ticked, @Nullable String error) {
@@ -80,7 +82,7 @@ class GroupController {
     if (wrong.isPresent()) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       show(model, edit, name, ticked, wrong.get());
-      return "board/groups";
+      return "group/all";
     }
     flash.addFlashAttribute("said", "Kept.");
     return "redirect:/groups";
@@ -89,7 +91,7 @@ class GroupController {
   @GetMapping("/groups/{id}/week")
   String week(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, Model model) {
     show(model, id, Programs.monday(of == null ? clock.today() : of), Map.of());
-    return "board/group";
+    return "group/page";
   }
 
   private void show(Model model, long id, LocalDate monday, Map<String, String> typed) {
@@ -97,7 +99,7 @@ class GroupController {
     model.addAttribute("groupId", id);
     model.addAttribute("grid", grids.group(groups.lifters(id), monday));
     model.addAttribute("of", monday.toString());
-    model.addAttribute("week", BoardView.week(monday));
+    model.addAttribute("week", Weeks.label(monday));
     model.addAttribute("before", monday.minusWeeks(1).toString());
     model.addAttribute("after", monday.plusWeeks(1).toString());
     model.addAttribute("kinds", SlotKind.values());
@@ -130,7 +132,7 @@ class GroupController {
     }
     response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
     show(model, id, monday, all);
-    return "board/group";
+    return "group/page";
   }
 
   /** Takes back what was written last for the group, and before it, and so on. */

@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.group;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -13,7 +13,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.web.account.SignedIn;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.edit.Batches;
 import org.yarbel.web.edit.NewLine;
@@ -27,6 +26,7 @@ import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
 
 /** Groups of lifters, and lines written into the weeks of all of them, each with their own loads. */
 @Service

@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.group;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Version;

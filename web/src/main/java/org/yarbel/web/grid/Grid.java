@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.grid;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.web.line.LineView;
 import org.yarbel.web.plan.Slot;
 
 /**
@@ -21,7 +22,7 @@ import org.yarbel.web.plan.Slot;
  * @param heads of the columns
  * @param days in order, those with any line
  */
-record Grid(List<Head> heads, List<DayRows> days) {
+public record Grid(List<Head> heads, List<DayRows> days) {
   /**
    * A column.
    *

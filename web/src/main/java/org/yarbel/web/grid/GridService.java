@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.grid;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -22,6 +22,7 @@ import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.line.LineView;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
@@ -60,8 +61,7 @@ public class GridService {
     Map<LocalDate, String> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday, end).stream()
         .collect(Collectors.toMap(w -> w.monday(), w -> "deload, " + w.kind().word()));
     Map<Integer, List<CountedLine>> counted = new HashMap<>();
-    List<Grid.Placed> placed = placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, end), Map.of(lifter.id(),
-        contexts.of(lifter, null)),
+    List<Grid.Placed> placed = placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, end), List.of(lifter),
         session -> (int) ChronoUnit.WEEKS.between(monday, session.day()), counted);
     List<Grid.Head> heads = new ArrayList<>();
     for (int week = 0; week < count; week++) {
@@ -78,14 +78,14 @@ public class GridService {
 
   /** One week of several lifters, a column each. */
   @Transactional(readOnly = true)
-  Grid group(List<Lifter> lifters, LocalDate monday) {
+  public Grid group(List<Lifter> lifters, LocalDate monday) {
     List<Long> ids = lifters.stream().map(Lifter::id).toList();
     Map<Long, String> easy = deloads.findByLifterIdInAndMonday(ids, monday).stream().collect(Collectors.toMap(w -> w.lifterId(),
         w -> "deload, " + w.kind().word()));
     Map<Integer, List<CountedLine>> counted = new HashMap<>();
     List<TrainingSession> all = new ArrayList<>(sessions.findByLifterIdInAndDayBetween(ids, monday, monday.plusDays(6)));
     all.sort(Comparator.comparing(TrainingSession::day).thenComparing(session -> ids.indexOf(session.lifterId())));
-    List<Grid.Placed> placed = placed(all, contexts.of(lifters, Map.of()), session -> ids.indexOf(session.lifterId()), counted);
+    List<Grid.Placed> placed = placed(all, lifters, session -> ids.indexOf(session.lifterId()), counted);
     List<Grid.Head> heads = new ArrayList<>();
     for (Lifter lifter : lifters) {
       List<String> lines = new ArrayList<>();
@@ -98,6 +98,12 @@ public class GridService {
     return Grid.of(heads, placed);
   }
 
+  /** The lines of one week of a lifter, in order. */
+  @Transactional(readOnly = true)
+  List<Grid.Placed> week(Lifter lifter, LocalDate monday) {
+    return placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, monday.plusDays(6)), List.of(lifter), session -> 0, new HashMap<>());
+  }
+
   private static String sums(List<CountedLine> lines) {
     WeekTotals totals = WeekTotals.of(lines);
     return totals.hardSets() == 0 ? "nothing written" : totals.hardSets() + " hard sets, " + Math.round(10 * totals.tonnes()) / 10.0 + " t";
@@ -107,8 +113,10 @@ public class GridService {
     int of(TrainingSession session);
   }
 
-  private List<Grid.Placed> placed(List<TrainingSession> all, Map<Long, LifterContext> known, Column column, Map<Integer,
-      List<CountedLine>> counted) {
+  private List<Grid.Placed> placed(List<TrainingSession> all, List<Lifter> lifters, Column column, Map<Integer, List<CountedLine>> counted) {
+    Map<Long, LifterContext> known = contexts.of(lifters, Map.of());
+    Map<List<Long>, LifterContext> elsewhere = new HashMap<>();
+    Map<Long, Lifter> byId = lifters.stream().collect(Collectors.toMap(Lifter::id, lifter -> lifter));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
     Map<Long, CardDocument.Line> issued = issuing.issuedLines(ids);
@@ -116,7 +124,9 @@ public class GridService {
     Set<Long> begun = slotIds.isEmpty() ? Set.of() : new HashSet<>(log.begun(slotIds));
     List<Grid.Placed> placed = new ArrayList<>();
     for (TrainingSession session : all) {
-      LifterContext context = known.get(session.lifterId());
+      Long placeId = session.placeId();
+      LifterContext context = placeId == null ? known.get(session.lifterId())
+          : elsewhere.computeIfAbsent(List.of(session.lifterId(), placeId), key -> contexts.of(byId.get(session.lifterId()), placeId));
       Map<Long, ResolvedLine> resolved = new HashMap<>();
       LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, Map.of(), resolved).forEach((slot, view) -> {
         Lift lift = context.lift(slot.lift());

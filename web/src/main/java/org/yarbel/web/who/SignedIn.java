@@ -1,4 +1,4 @@
-package org.yarbel.web.account;
+package org.yarbel.web.who;
 
 import java.util.Collection;
 import java.util.List;
@@ -20,7 +20,7 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
   private final @Nullable Long lifterId;
   private @Nullable String passwordHash;
 
-  SignedIn(long accountId, long clubId, String email, String name, Role role, @Nullable Long lifterId,
+  public SignedIn(long accountId, long clubId, String email, String name, Role role, @Nullable Long lifterId,
       @Nullable String passwordHash) {
     this.accountId = accountId;
     this.clubId = clubId;

@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.line;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -59,7 +59,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
    * @param done what is logged of each line, by slot
    * @param resolved takes the lines that could be worked out, by slot, as they are asked
    */
-  static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued,
+  public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued,
       Map<Long, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
     Map<Long, LifterContext.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
         : context.session(slots, groups);
@@ -82,7 +82,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   /** The same without the cautions that were silenced about a lift. */
-  LineView without(Set<String> quiet, String lift) {
+  public LineView without(Set<String> quiet, String lift) {
     List<Minded> left = cautions.stream().filter(caution -> !quiet.contains(caution.code() + "/" + lift)).toList();
     return left.size() == cautions.size() ? this : new LineView(loads, words, skyline, left, marks, problems, next);
   }
@@ -92,7 +92,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
     return of(context, lift, work, context.work(lift, work, Details.NONE, 1, null));
   }
 
-  static LineView of(LifterContext context, Lift lift, String work, LifterContext.Worked worked) {
+  public static LineView of(LifterContext context, Lift lift, String work, LifterContext.Worked worked) {
     if (worked.line() != null) {
       return of(worked.line(), context.drawnAgainst(lift), List.of());
     }
@@ -101,7 +101,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   /** A line whose lift nobody knows. */
-  static LineView ofNoLift(String problem) {
+  public static LineView ofNoLift(String problem) {
     return new LineView(List.of(), "", null, List.of(), List.of(), List.of(problem), List.of());
   }
 
@@ -111,7 +111,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   /** The same with what could come next at the caret. */
-  LineView typing(String work, int caret) {
+  public LineView typing(String work, int caret) {
     int at = Math.min(Math.max(caret, 0), work.length());
     boolean inFigure = at > 0 && !Character.isLetter(work.charAt(at - 1)) && !Character.isWhitespace(work.charAt(at - 1))
         && work.charAt(at - 1) != ';';

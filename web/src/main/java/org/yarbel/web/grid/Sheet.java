@@ -1,4 +1,4 @@
-package org.yarbel.web.board;
+package org.yarbel.web.grid;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -31,11 +31,10 @@ final class Sheet {
   record Read(List<NewLine> lines, List<String> problems) {}
 
   /** The week as a table. */
-  static String write(BoardView week) {
+  static String write(List<Grid.Placed> week) {
     StringBuilder table = new StringBuilder(HEAD).append('\n');
-    week.days().forEach(day -> day.slots().stream().filter(slot -> !slot.again()).forEach(slot -> table.append(day.date()).append('\t')
-        .append(SlotKind.valueOf(slot.kind()).word()).append('\t').append(cell(slot.lift())).append('\t').append(cell(slot.stored())).append('\t')
-        .append(String.join(" · ", slot.line().loads())).append('\n')));
+    week.stream().filter(line -> line.slot().linkOf() == null).forEach(line -> table.append(line.day()).append('\t').append(line.slot().kind().word())
+        .append('\t').append(cell(line.cell().lift())).append('\t').append(cell(line.slot().work())).append('\t').append(line.cell().loads()).append('\n'));
     return table.toString();
   }
 
@@ -45,9 +44,9 @@ final class Sheet {
   }
 
   /** Tells whether the week was changed since it was shown. */
-  static String stamp(BoardView week) {
+  static String stamp(List<Grid.Placed> week) {
     StringBuilder all = new StringBuilder();
-    week.days().forEach(day -> day.slots().forEach(slot -> all.append(slot.id()).append(':').append(slot.version()).append(' ')));
+    week.forEach(line -> all.append(line.slot().id()).append(':').append(line.slot().version()).append(' '));
     return Integer.toHexString(all.toString().hashCode());
   }
 

@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * A warm-up written by hand, such as '20x10 60x5 100x3 kg'. Its steps stand as they are; when the top load moves, those
@@ -25,16 +26,16 @@ public record HandRamp(List<Step> steps) {
   public HandRamp {
     steps = List.copyOf(steps);
     if (steps.isEmpty() || steps.size() > MOST_STEPS) {
-      throw new IllegalArgumentException("A warm-up must have 1 to 12 steps but had " + steps.size());
+      throw new Refused("A warm-up must have 1 to 12 steps but had " + steps.size());
     }
     for (int i = 0; i < steps.size(); i++) {
       Step step = steps.get(i);
       if (step.reps() < 1 || step.reps() > 100 || step.load().isZero()) {
-        throw new IllegalArgumentException("A warm-up step must have a load and 1 to 100 reps but was "
+        throw new Refused("A warm-up step must have a load and 1 to 100 reps but was "
             + step.load().number() + "x" + step.reps());
       }
       if (i > 0 && step.load().compareTo(steps.get(i - 1).load()) <= 0) {
-        throw new IllegalArgumentException("The warm-up must rise, but " + step.load().number() + " follows "
+        throw new Refused("The warm-up must rise, but " + step.load().number() + " follows "
             + steps.get(i - 1).load().number());
       }
     }
@@ -43,7 +44,7 @@ public record HandRamp(List<Step> steps) {
   /**
    * Reads steps with blanks or commas between them, and a unit at the end if it is not the lifter's.
    *
-   * @throws IllegalArgumentException with a sentence that says what would be right
+   * @throws Refused with a sentence that says what would be right
    */
   public static HandRamp parse(String typed, MassUnit unit) {
     String text = typed.strip().toLowerCase(Locale.ROOT);
@@ -57,7 +58,7 @@ public record HandRamp(List<Step> steps) {
       at = step.end();
     }
     if (steps.isEmpty() || !rest.substring(at).isBlank()) {
-      throw new IllegalArgumentException("A warm-up is written load x reps, such as 20x10 60x5 100x3, but '"
+      throw new Refused("A warm-up is written load x reps, such as 20x10 60x5 100x3, but '"
           + rest.substring(Math.min(at, rest.length())).strip() + "' is not");
     }
     return new HandRamp(steps);

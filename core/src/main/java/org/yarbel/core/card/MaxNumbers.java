@@ -2,6 +2,7 @@ package org.yarbel.core.card;
 
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.notation.Basis;
 
 /**
@@ -38,7 +39,7 @@ public record MaxNumbers(
    */
   public static Mass trainingFrom(Mass estimated, double share) {
     if (!(share >= LEAST_TRAINING_SHARE && share <= MOST_TRAINING_SHARE)) {
-      throw new IllegalArgumentException("The training max must be from 50 to 95 % of the estimated max but was "
+      throw new Refused("The training max must be from 50 to 95 % of the estimated max but was "
           + Math.round(100 * share) + " %");
     }
     return estimated.scaled(share);

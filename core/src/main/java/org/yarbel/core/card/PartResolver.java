@@ -165,7 +165,7 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
       boolean plus = atLeast && set == work.sets();
       Role role = open ? Role.OPEN : plus ? Role.PLUS : backOff ? Role.BACKOFF : Role.STRAIGHT;
       boolean capped = part.option(Option.Cap.class).isPresent();
-      String end = (open || plus) && !capped ? "form" : stop;
+      String end = (open || plus) && !capped ? ResolvedSet.STOPS_BY_FORM : stop;
       Asked base = asked(role, reps.least(), null);
       add(set, new Asked(role, reps.least(), reps.most(), base.rpe(), base.rpeTo(), end, null, null), finder.target(middle));
     }

@@ -3,6 +3,7 @@ package org.yarbel.core.card;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * How a lifter likes to warm up: jumps that shrink, or even ones, and in how many steps at most.
@@ -25,10 +26,10 @@ public record RampStyle(@Nullable Mass jump, @Nullable Integer most) {
 
   public RampStyle {
     if (jump != null && jump.isZero()) {
-      throw new IllegalArgumentException("The jump of a ramp must be over 0");
+      throw new Refused("The jump of a ramp must be over 0");
     }
     if (most != null && (most < LEAST_LIMIT || most > MOST_LIMIT)) {
-      throw new IllegalArgumentException("The steps of a ramp must be limited to 2 to 8 but were " + most);
+      throw new Refused("The steps of a ramp must be limited to 2 to 8 but were " + most);
     }
   }
 

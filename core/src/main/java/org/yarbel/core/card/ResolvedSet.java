@@ -51,6 +51,9 @@ public record ResolvedSet(
     @Nullable Ends ends,
     @Nullable Clock clock,
     @Nullable Distance distance) {
+  /** Where an open set without a cap stops: where its form breaks. */
+  public static final String STOPS_BY_FORM = "form";
+
   /** What is moved at the bottom and at the top. */
   public record Ends(Mass bottom, Mass top) {}
 
@@ -85,6 +88,15 @@ public record ResolvedSet(
       case CLUSTER, DENSITY, NEGATIVE, HOLD, CARRY, TIMED, WARM -> false;
       default -> true;
     };
+  }
+
+  /**
+   * Whether it went on until nothing was left, by what it was rated: an open set without a cap that was rated 10. A set that
+   * was to stop at an RPE, or at a drop of speed, ended there.
+   */
+  public boolean toFailure(@Nullable Rpe rated) {
+    boolean open = role == Role.OPEN || role == Role.PLUS;
+    return open && STOPS_BY_FORM.equals(stop) && Rpe.MAX.equals(rated);
   }
 
   /** A name for the set within its line: {@code 2.1}. */

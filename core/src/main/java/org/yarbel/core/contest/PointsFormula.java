@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * The published formulas that compare totals over body masses. Figures from memory.
@@ -62,7 +63,7 @@ public enum PointsFormula {
    * The points of a total.
    *
    * @param gear matters to {@link #IPFGL} only, as does the event
-   * @throws IllegalArgumentException for a body mass that the formula is not made for
+   * @throws Refused for a body mass that the formula is not made for
    */
   public double points(Sex sex, Mass bodyMass, Mass total, Gear gear, Event event) {
     double x = kilograms(bodyMass);
@@ -75,7 +76,7 @@ public enum PointsFormula {
         double[] abc = goodLift(sex, gear, event);
         double denominator = abc[0] - abc[1] * Math.exp(-abc[2] * x);
         if (denominator <= 0) {
-          throw new IllegalArgumentException("The formula is not made for a body mass of " + bodyMass.text());
+          throw new Refused("The formula is not made for a body mass of " + bodyMass.text());
         }
         yield 100 * kilograms / denominator;
       }
@@ -86,7 +87,7 @@ public enum PointsFormula {
     double least = sex == Sex.MALE ? 40 : 26.5;
     double most = sex == Sex.MALE ? 201.9 : 154.5;
     if (x < least || x > most) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The body mass must be from " + least + " to " + most + " kg for the Wilks formula but was " + x);
     }
     return x;

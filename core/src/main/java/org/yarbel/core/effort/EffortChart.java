@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.Refused;
 
 /**
  * The chart of loads by reps and RPE: percent(reps, RPE) = curve(reps + 10 − RPE).
@@ -21,7 +22,7 @@ public record EffortChart(RepMaxCurve curve, double stretch) {
 
   public EffortChart {
     if (!(stretch > 0)) {
-      throw new IllegalArgumentException("The stretch of a chart must be over 0 but was " + stretch);
+      throw new Refused("The stretch of a chart must be over 0 but was " + stretch);
     }
   }
 
@@ -64,10 +65,10 @@ public record EffortChart(RepMaxCurve curve, double stretch) {
   /**
    * The one-rep max that a set speaks for: load / percent(reps, RPE).
    *
-   * @throws IllegalArgumentException for more than 15 reps to failure
+   * @throws Refused for more than 15 reps to failure
    */
   public Mass oneRepMax(Mass load, double reps, double rpe) {
     return load.scaled(1 / fraction(reps, rpe).orElseThrow(
-        () -> new IllegalArgumentException("More than 15 reps to failure say too little about a max")));
+        () -> new Refused("More than 15 reps to failure say too little about a max")));
   }
 }

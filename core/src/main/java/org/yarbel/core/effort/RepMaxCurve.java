@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import org.yarbel.core.mass.Refused;
 
 /**
  * The published curves that say what share of the one-rep max can be lifted for a number of reps to failure.
@@ -67,7 +68,7 @@ public enum RepMaxCurve {
    */
   public double fraction(double repsToFailure) {
     if (!(repsToFailure >= 1 && repsToFailure <= MAX_REPS_TO_FAILURE)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The reps to failure must be from 1 to 15 inclusive but were " + repsToFailure);
     }
     if (repsToFailure < 2) {

@@ -2,6 +2,7 @@ package org.yarbel.core.effort;
 
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Decimal;
+import org.yarbel.core.mass.Refused;
 
 /**
  * A rating of perceived exertion of one set such as '8.5': 10 less the reps left in reserve.
@@ -17,7 +18,7 @@ public record Rpe(int halves) implements Comparable<Rpe> {
 
   public Rpe {
     if (halves < 12 || halves > 20) {
-      throw new IllegalArgumentException("RPE must be from 6 to 10 inclusive but was " + text(halves));
+      throw new Refused("RPE must be from 6 to 10 inclusive but was " + text(halves));
     }
   }
 
@@ -25,7 +26,7 @@ public record Rpe(int halves) implements Comparable<Rpe> {
   public static Rpe of(double value) {
     double halves = value * 2;
     if (halves != Math.rint(halves)) {
-      throw new IllegalArgumentException("RPE is given in halves, such as 8 or 8.5, but was " + value);
+      throw new Refused("RPE is given in halves, such as 8 or 8.5, but was " + value);
     }
     return new Rpe((int) halves);
   }

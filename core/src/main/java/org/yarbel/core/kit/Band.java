@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * One elastic band with the pull measured at stated lengths, such as 'light, 12 kg at 60 cm, 26 kg at 100 cm'.
@@ -35,30 +36,30 @@ public record Band(String name, String make, @Nullable LocalDate since, List<Pul
   public record Pull(int centimetres, Mass mass) {
     public Pull {
       if (centimetres < 5 || centimetres > 400) {
-        throw new IllegalArgumentException("The length of a band must be from 5 to 400 cm but was " + centimetres);
+        throw new Refused("The length of a band must be from 5 to 400 cm but was " + centimetres);
       }
       if (mass.compareTo(Mass.of("200", MassUnit.KG)) > 0) {
-        throw new IllegalArgumentException("A band pulls at most 200 kg but " + mass.text() + " was given");
+        throw new Refused("A band pulls at most 200 kg but " + mass.text() + " was given");
       }
     }
   }
 
   public Band {
     if (name.isBlank() || name.length() > 60 || make.length() > 60) {
-      throw new IllegalArgumentException("The name of a band must have 1 to 60 characters, its make at most 60");
+      throw new Refused("The name of a band must have 1 to 60 characters, its make at most 60");
     }
     pulls = pulls.stream().sorted(Comparator.comparingInt(Pull::centimetres)).toList();
     if (pulls.size() < 2) {
-      throw new IllegalArgumentException("Measure a band at two lengths at least");
+      throw new Refused("Measure a band at two lengths at least");
     }
     for (int i = 1; i < pulls.size(); i++) {
       Pull shorter = pulls.get(i - 1);
       Pull longer = pulls.get(i);
       if (shorter.centimetres() == longer.centimetres()) {
-        throw new IllegalArgumentException("The length " + longer.centimetres() + " cm was given twice");
+        throw new Refused("The length " + longer.centimetres() + " cm was given twice");
       }
       if (longer.mass().compareTo(shorter.mass()) < 0) {
-        throw new IllegalArgumentException("A band pulls harder the further it is stretched, but from "
+        throw new Refused("A band pulls harder the further it is stretched, but from "
             + shorter.centimetres() + " to " + longer.centimetres() + " cm the pull falls from " + shorter.mass().text()
             + " to " + longer.mass().text());
       }
@@ -68,14 +69,14 @@ public record Band(String name, String make, @Nullable LocalDate since, List<Pul
   /**
    * Reads pulls as they are typed: {@code 40:0 60:12 100:26.5}, each length in cm with its pull.
    *
-   * @throws IllegalArgumentException with a sentence about the first that cannot be
+   * @throws Refused with a sentence about the first that cannot be
    */
   public static List<Pull> pulls(String text, MassUnit unit) {
     List<Pull> pulls = new ArrayList<>();
     for (String one : text.strip().split("[\\s;]+")) {
       String pull = one.replace(',', '.');
       if (!pull.matches("\\d{1,3}:\\d{1,3}(\\.\\d{1,2})?")) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "Write each length in cm with its pull, such as 60:12 100:26; '" + one + "' is not that");
       }
       int at = pull.indexOf(':');
@@ -92,13 +93,13 @@ public record Band(String name, String make, @Nullable LocalDate since, List<Pul
   /**
    * The pull at a length.
    *
-   * @throws IllegalArgumentException outside of the measured lengths
+   * @throws Refused outside of the measured lengths
    */
   public Mass pullAt(double centimetres) {
     Pull first = pulls.get(0);
     Pull last = pulls.get(pulls.size() - 1);
     if (centimetres < first.centimetres() || centimetres > last.centimetres()) {
-      throw new IllegalArgumentException("The band " + name + " was measured from " + first.centimetres() + " to "
+      throw new Refused("The band " + name + " was measured from " + first.centimetres() + " to "
           + last.centimetres() + " cm, not at " + Math.round(centimetres) + " cm: measure it there");
     }
     int i = 1;

@@ -3,6 +3,7 @@ package org.yarbel.core.kit;
 import java.util.List;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * A bar of a place, such as 'Safety-squat bar, 30 kg'.
@@ -17,10 +18,10 @@ public record Bar(String name, Mass mass, List<String> lifts, boolean pinsAllowe
 
   public Bar {
     if (name.isBlank() || name.length() > 60) {
-      throw new IllegalArgumentException("The name of a bar must have 1 to 60 characters");
+      throw new Refused("The name of a bar must have 1 to 60 characters");
     }
     if (mass.isZero() || mass.compareTo(MOST) > 0) {
-      throw new IllegalArgumentException("The bar must be over 0 and at most 200 kg but was " + mass.text());
+      throw new Refused("The bar must be over 0 and at most 200 kg but was " + mass.text());
     }
     lifts = List.copyOf(lifts);
   }

@@ -2,6 +2,7 @@ package org.yarbel.core.kit;
 
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * A pair of dumbbells, such as 'stamped 20 kg, truly 22.5 kg'. The stamp may leave out the handle.
@@ -15,10 +16,10 @@ public record Dumbbell(Mass stamped, Mass trueMass, boolean loadable) {
 
   public Dumbbell {
     if (stamped.compareTo(MOST) > 0 || trueMass.compareTo(MOST) > 0) {
-      throw new IllegalArgumentException("A dumbbell must be at most 200 kg");
+      throw new Refused("A dumbbell must be at most 200 kg");
     }
     if (trueMass.isZero()) {
-      throw new IllegalArgumentException("The true mass of a dumbbell must be over 0");
+      throw new Refused("The true mass of a dumbbell must be over 0");
     }
   }
 }

@@ -3,6 +3,7 @@ package org.yarbel.core.kit;
 import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * An implement of strongman, such as 'Log, 60 kg empty, takes plates' or 'Stone, 120 kg'.
@@ -16,16 +17,16 @@ public record Implement(Equipment kind, String name, Mass empty, boolean plateLo
 
   public Implement {
     if (!kind.implement()) {
-      throw new IllegalArgumentException("A " + kind.word() + " is no implement of strongman");
+      throw new Refused("A " + kind.word() + " is no implement of strongman");
     }
     if (name.isBlank() || name.length() > 60) {
-      throw new IllegalArgumentException("The name of an implement must have 1 to 60 characters");
+      throw new Refused("The name of an implement must have 1 to 60 characters");
     }
     if (empty.isZero() || empty.compareTo(MOST) > 0) {
-      throw new IllegalArgumentException("An implement must be over 0 and at most 1000 kg but was " + empty.text());
+      throw new Refused("An implement must be over 0 and at most 1000 kg but was " + empty.text());
     }
     if (plateLoaded && empty.compareTo(Mass.of("500", MassUnit.KG)) > 0) {
-      throw new IllegalArgumentException("An implement that takes plates must be at most 500 kg but was " + empty.text());
+      throw new Refused("An implement that takes plates must be at most 500 kg but was " + empty.text());
     }
   }
 }

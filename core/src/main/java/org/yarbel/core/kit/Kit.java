@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * What one exercise is loaded with: a bar such as '20 kg', its collars (both together) and the plates of the place.
@@ -19,10 +20,10 @@ public record Kit(Mass bar, Mass collars, PlateStock stock, @Nullable List<Plate
   public Kit {
     fractional = fractional == null ? List.of() : List.copyOf(fractional);
     if (bar.compareTo(Mass.of("200", MassUnit.KG)) > 0) {
-      throw new IllegalArgumentException("The bar must be from 0 to 200 kg but was " + bar.text());
+      throw new Refused("The bar must be from 0 to 200 kg but was " + bar.text());
     }
     if (collars.compareTo(Mass.of("20", MassUnit.KG)) > 0) {
-      throw new IllegalArgumentException("The collars must be from 0 to 20 kg but were " + collars.text());
+      throw new Refused("The collars must be from 0 to 20 kg but were " + collars.text());
     }
   }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleFunction;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.Refused;
 
 /**
  * What a bar with bands, chains or reverse bands weighs on its way from the bottom to the top.
@@ -43,13 +44,13 @@ public record LoadCurve(List<Mass> points) {
    *
    * @param bottom length of a band at the bottom in cm, where it holds most
    * @param top length of a band at lock-out in cm, not over {@code bottom}; shorter than measured means it hangs slack
-   * @throws IllegalArgumentException when the bar is lighter than what the bands hold: it floats
+   * @throws Floats when the bar is lighter than what the bands hold: it floats
    */
   public static LoadCurve reverse(Mass bar, Band band, double bottom, double top) {
     order(top, bottom);
     Mass held = held(band, bottom);
     if (bar.compareTo(held) <= 0) {
-      throw new IllegalArgumentException("The bar floats: the bands hold " + held.shownIn(bar.unit()).text()
+      throw new Floats("The bar floats: the bands hold " + held.shownIn(bar.unit()).text()
           + " at the bottom and the bar has " + bar.text() + ". Start above it");
     }
     return of(share -> bar.minus(pull(band, bottom + share * (top - bottom)).times(2)));
@@ -89,8 +90,17 @@ public record LoadCurve(List<Mass> points) {
 
   private static void order(double shorter, double longer) {
     if (shorter > longer) {
-      throw new IllegalArgumentException("The band is longer where it pulls more: " + Math.round(shorter) + " and "
+      throw new Refused("The band is longer where it pulls more: " + Math.round(shorter) + " and "
           + Math.round(longer) + " cm are the wrong way round");
+    }
+  }
+
+  /** The bar is lighter than what the bands hold at the bottom. */
+  public static final class Floats extends Refused {
+    private static final long serialVersionUID = 1;
+
+    Floats(String why) {
+      super(why);
     }
   }
 }

@@ -10,6 +10,7 @@ import java.util.concurrent.atomic.AtomicReferenceArray;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * Every total that a kit can load, and for each the loading with the fewest plates (of equally few, the heavier first
@@ -113,7 +114,7 @@ public final class Loadables {
    */
   public static Loadables fixed(List<Mass> masses, MassUnit unit, List<PlaceKit.Stamp> stamps) {
     if (masses.isEmpty()) {
-      throw new IllegalArgumentException("There must be at least one mass");
+      throw new Refused("There must be at least one mass");
     }
     long[] totals = masses.stream().mapToLong(Mass::nanograms).distinct().sorted().toArray();
     Mass nothing = Mass.ofNanograms(0, unit);

@@ -13,6 +13,7 @@ import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * Everything a place owns that loads a lift, and which of it a lift takes.
@@ -52,7 +53,7 @@ public record PlaceKit(
     // the stock checks sizes and pairs; collars are checked with the first bar
     plates = new PlateStock(unit, plates).plates();
     if (collars.compareTo(Mass.of("20", MassUnit.KG)) > 0) {
-      throw new IllegalArgumentException("The collars must be from 0 to 20 kg but were " + collars.text());
+      throw new Refused("The collars must be from 0 to 20 kg but were " + collars.text());
     }
   }
 

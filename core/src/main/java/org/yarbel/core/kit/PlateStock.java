@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * The plates that go on a bar, such as 'ten pairs each of 25 20 15 10 5 2.5 1.25 kg'.
@@ -25,14 +26,14 @@ public record PlateStock(MassUnit unit, List<Pairs> plates) {
   public record Pairs(Mass size, int pairs) {
     public Pairs {
       if (pairs < 1 || pairs > MAX_PAIRS) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "The pairs of a plate size must be from 1 to 20 but were " + pairs + " of " + size.text());
       }
       if (size.isZero() || size.compareTo(Mass.of("100", MassUnit.KG)) > 0) {
-        throw new IllegalArgumentException("The plate size must be over 0 to 100 kg but was " + size.text());
+        throw new Refused("The plate size must be over 0 to 100 kg but was " + size.text());
       }
       if (Mass.of(size.amountIn(size.unit(), 2), size.unit()).nanograms() != size.nanograms()) {
-        throw new IllegalArgumentException("The plate size must be in steps of 0.01 but was " + size);
+        throw new Refused("The plate size must be in steps of 0.01 but was " + size);
       }
     }
   }
@@ -41,13 +42,13 @@ public record PlateStock(MassUnit unit, List<Pairs> plates) {
     for (MassUnit stamped : MassUnit.values()) {
       long sizes = plates.stream().filter(pairs -> pairs.size().unit() == stamped).count();
       if (sizes > MAX_SIZES) {
-        throw new IllegalArgumentException("The plate stock must have at most 16 sizes but had " + sizes);
+        throw new Refused("The plate stock must have at most 16 sizes but had " + sizes);
       }
     }
     Set<Mass> seen = new HashSet<>();
     for (Pairs pairs : plates) {
       if (!seen.add(pairs.size())) {
-        throw new IllegalArgumentException("The plate size " + pairs.size().text() + " was given twice");
+        throw new Refused("The plate size " + pairs.size().text() + " was given twice");
       }
     }
     plates = plates.stream().sorted(Comparator.comparing(Pairs::size).reversed()).toList();

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Refused;
 
 /**
  * The lifts a plan can name, as a family tree: ours, and those a club has added.
@@ -40,7 +41,7 @@ public final class Catalogue {
   /**
    * These lifts and a club's own.
    *
-   * @throws IllegalArgumentException when a key is taken, a parent unknown, or a lift its own forebear
+   * @throws Refused when a key is taken, a parent unknown, or a lift its own forebear
    */
   public Catalogue with(Collection<Lift> own) {
     if (own.isEmpty()) {
@@ -49,7 +50,7 @@ public final class Catalogue {
     Map<String, Lift> all = new LinkedHashMap<>(byKey);
     for (Lift lift : own) {
       if (all.putIfAbsent(lift.key(), lift) != null) {
-        throw new IllegalArgumentException("There is a lift " + lift.key() + " already: choose another key");
+        throw new Refused("There is a lift " + lift.key() + " already: choose another key");
       }
     }
     return new Catalogue(checked(all));
@@ -129,10 +130,10 @@ public final class Catalogue {
       Set<String> seen = new HashSet<>();
       for (Lift at = lift; at.parent() != null; at = lifts.get(at.parent())) {
         if (!lifts.containsKey(at.parent())) {
-          throw new IllegalArgumentException("The lift " + at.name() + " varies '" + at.parent() + "', which is no lift");
+          throw new Refused("The lift " + at.name() + " varies '" + at.parent() + "', which is no lift");
         }
         if (!seen.add(at.key())) {
-          throw new IllegalArgumentException("The lift " + lift.name() + " cannot vary itself");
+          throw new Refused("The lift " + lift.name() + " cannot vary itself");
         }
       }
     }
@@ -160,7 +161,7 @@ public final class Catalogue {
         try {
           Lift lift = lift(line);
           if (lifts.put(lift.key(), lift) != null) {
-            throw new IllegalArgumentException("The lift " + lift.key() + " stands twice");
+            throw new Refused("The lift " + lift.key() + " stands twice");
           }
         } catch (IllegalArgumentException wrong) {
           throw new IllegalStateException(file + ", line " + number + ": " + wrong.getMessage() + ": " + line, wrong);
@@ -173,7 +174,7 @@ public final class Catalogue {
   private static Lift lift(String line) {
     String[] cells = line.split("\\|", -1);
     if (cells.length != COLUMNS) {
-      throw new IllegalArgumentException("A lift has " + COLUMNS + " columns, not " + cells.length);
+      throw new Refused("A lift has " + COLUMNS + " columns, not " + cells.length);
     }
     for (int i = 0; i < COLUMNS; i++) {
       cells[i] = cells[i].strip();

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.Refused;
 
 /**
  * What load over body mass suggests about the level in one lift, to stand beside the level the coach claims.
@@ -39,7 +40,7 @@ public final class LevelSuggestion {
       case SQUAT -> man ? new Shares(1.25, 2) : new Shares(0.9, 1.5);
       case BENCH -> man ? new Shares(0.9, 1.5) : new Shares(0.55, 1);
       case DEADLIFT -> man ? new Shares(1.5, 2.4) : new Shares(1.1, 1.9);
-      case PRESS, OTHER -> throw new IllegalArgumentException("There are no thresholds for " + movement);
+      case PRESS, OTHER -> throw new Refused("There are no thresholds for " + movement);
     };
   }
 }

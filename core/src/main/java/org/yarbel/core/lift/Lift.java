@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Refused;
 
 /**
  * A lift of the catalogue such as 'Front squat', named in the notation by its key {@code front-squat}.
@@ -49,24 +50,24 @@ public record Lift(
   public record Ratio(double percent, double sd) {
     public Ratio {
       if (!(percent >= 20 && percent <= 200)) {
-        throw new IllegalArgumentException("The ratio to the parent must be from 20 to 200 % but was " + percent);
+        throw new Refused("The ratio to the parent must be from 20 to 200 % but was " + percent);
       }
       if (!(sd >= 1 && sd <= 20)) {
-        throw new IllegalArgumentException("The spread of a ratio must be from 1 to 20 % but was " + sd);
+        throw new Refused("The spread of a ratio must be from 1 to 20 % but was " + sd);
       }
     }
   }
 
   public Lift {
     if (!key.matches("[a-z][a-z0-9-]{0,39}")) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The key of a lift must be one word of small letters, digits and dashes, at most 40, but was '" + key + "'");
     }
     if (name.isBlank() || name.length() > 60) {
-      throw new IllegalArgumentException("The name of a lift must have 1 to 60 characters but was '" + name + "'");
+      throw new Refused("The name of a lift must have 1 to 60 characters but was '" + name + "'");
     }
     if (ratio != null && parent == null) {
-      throw new IllegalArgumentException("The lift " + name + " has a ratio but no parent");
+      throw new Refused("The lift " + name + " has a ratio but no parent");
     }
     muscles = muscles.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(muscles));
   }

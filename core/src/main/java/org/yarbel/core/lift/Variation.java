@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.yarbel.core.mass.Refused;
 
 /**
  * What makes a lift differ from its parent, such as 'close grip, 2 s pause': stance, grip, bar, pause, height of pins or
@@ -56,7 +57,7 @@ public record Variation(Map<Trait, String> traits) {
           return trait;
         }
       }
-      throw new IllegalArgumentException("There is no trait '" + key + "' of a lift");
+      throw new Refused("There is no trait '" + key + "' of a lift");
     }
   }
 
@@ -65,7 +66,7 @@ public record Variation(Map<Trait, String> traits) {
     ordered.putAll(traits);
     ordered.forEach((trait, value) -> {
       if (!value.matches(trait.number() ? "[1-9]\\d?" : "[A-Za-z0-9X-]{1,30}")) {
-        throw new IllegalArgumentException("The " + trait.key() + " of a lift cannot be '" + value + "'");
+        throw new Refused("The " + trait.key() + " of a lift cannot be '" + value + "'");
       }
     });
     traits = Collections.unmodifiableMap(ordered);
@@ -77,10 +78,10 @@ public record Variation(Map<Trait, String> traits) {
     for (String token : text.isBlank() ? new String[0] : text.strip().split("\\s+")) {
       int at = token.indexOf('=');
       if (at < 1) {
-        throw new IllegalArgumentException("A trait of a lift looks like pause=2 but was '" + token + "'");
+        throw new Refused("A trait of a lift looks like pause=2 but was '" + token + "'");
       }
       if (traits.put(Trait.ofKey(token.substring(0, at)), token.substring(at + 1)) != null) {
-        throw new IllegalArgumentException("The trait '" + token.substring(0, at) + "' of a lift was given twice");
+        throw new Refused("The trait '" + token.substring(0, at) + "' of a lift was given twice");
       }
     }
     return new Variation(traits);

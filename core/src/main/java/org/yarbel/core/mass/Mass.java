@@ -23,7 +23,7 @@ public final class Mass implements Comparable<Mass> {
 
   private Mass(long nanograms, MassUnit unit) {
     if (nanograms < 0 || nanograms > MAX_NANOGRAMS) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The mass must be from 0 to 9000000 kg but was " + unit.amount(nanograms, 3).toPlainString() + " " + unit);
     }
     this.nanograms = nanograms;
@@ -39,7 +39,7 @@ public final class Mass implements Comparable<Mass> {
   public static Mass of(BigDecimal amount, MassUnit unit) {
     BigDecimal plain = Decimal.bounded(amount);
     if (plain.signum() < 0 || plain.compareTo(BigDecimal.valueOf(20_000_000)) > 0) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The mass must be from 0 to 9000000 kg but was " + plain.toPlainString() + " " + unit);
     }
     return new Mass(unit.toNanograms(plain), unit);
@@ -59,12 +59,12 @@ public final class Mass implements Comparable<Mass> {
   public static Mass parse(String text) {
     int blank = text.indexOf(' ');
     if (blank < 1) {
-      throw new IllegalArgumentException("The mass must look like '142.5 kg' but was '" + text + "'");
+      throw new Refused("The mass must look like '142.5 kg' but was '" + text + "'");
     }
     try {
       return of(text.substring(0, blank), MassUnit.ofSymbol(text.substring(blank + 1)));
     } catch (NumberFormatException notANumber) {
-      throw new IllegalArgumentException("The mass must look like '142.5 kg' but was '" + text + "'", notANumber);
+      throw new Refused("The mass must look like '142.5 kg' but was '" + text + "'", notANumber);
     }
   }
 

@@ -44,7 +44,7 @@ public enum MassUnit {
         return unit;
       }
     }
-    throw new IllegalArgumentException("The unit must be kg or lb but was " + symbol);
+    throw new Refused("The unit must be kg or lb but was " + symbol);
   }
 
   BigDecimal amount(long nanogramsOfMass, int scale) {

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /** Reads the numbers of the notation: counts, masses, percentages, times, RPEs, tempos, each within its limits. */
 final class Figures {
@@ -175,7 +176,7 @@ final class Figures {
     }
     try {
       return Rpe.of(number.doubleValue());
-    } catch (IllegalArgumentException notHalf) {
+    } catch (Refused notHalf) {
       throw new Stop(in.from(from), "RPE is given in halves, such as @8 or @8.5, but was " + plain(number) + ".");
     }
   }

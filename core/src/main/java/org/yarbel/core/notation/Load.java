@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.Refused;
 
 /** How heavy a part is. A part without one leaves the load to its RPE, or to the lifter. */
 public sealed interface Load {
@@ -102,7 +103,7 @@ public sealed interface Load {
   record Drop(@Nullable BigDecimal percent, @Nullable Mass mass, boolean each) implements Load {
     public Drop {
       if ((percent == null) == (mass == null)) {
-        throw new IllegalArgumentException("The drop must be either a percentage or a mass");
+        throw new Refused("The drop must be either a percentage or a mass");
       }
     }
 

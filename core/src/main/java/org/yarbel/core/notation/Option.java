@@ -11,6 +11,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.Refused;
 
 /** What stands behind work and load. */
 public sealed interface Option {
@@ -145,7 +146,7 @@ public sealed interface Option {
     public Tempo {
       figures = Collections.unmodifiableList(new ArrayList<>(figures));
       if (figures.size() != 4) {
-        throw new IllegalArgumentException("The tempo must have four figures but had " + figures.size());
+        throw new Refused("The tempo must have four figures but had " + figures.size());
       }
     }
 
@@ -205,7 +206,7 @@ public sealed interface Option {
   record Until(@Nullable Rpe rpe, @Nullable BigDecimal percent) implements Option {
     public Until {
       if ((rpe == null) == (percent == null)) {
-        throw new IllegalArgumentException("The end must be either an RPE or a percentage");
+        throw new Refused("The end must be either an RPE or a percentage");
       }
     }
 
@@ -247,7 +248,7 @@ public sealed interface Option {
   record Bands(Mass slack, Mass lockOut) implements Option {
     public Bands {
       if (slack.compareTo(lockOut) > 0) {
-        throw new IllegalArgumentException("Bands pull more at lock-out than at the bottom");
+        throw new Refused("Bands pull more at lock-out than at the bottom");
       }
     }
 

@@ -1,6 +1,7 @@
 package org.yarbel.core.plan;
 
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.notation.Reading;
 
 /**
@@ -50,7 +51,7 @@ public record Group(Kind kind, @Nullable Integer rounds, @Nullable Integer restB
 
   private static void check(String what, @Nullable Integer value, int least, int most) {
     if (value != null && (value < least || value > most)) {
-      throw new IllegalArgumentException("The " + what + " must be from " + least + " to " + most + " but was " + value);
+      throw new Refused("The " + what + " must be from " + least + " to " + most + " but was " + value);
     }
   }
 

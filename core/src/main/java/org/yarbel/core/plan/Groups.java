@@ -33,6 +33,12 @@ public record Groups(List<Numbered> all) {
         : numbered(found.again()).map(Numbered::group).orElse(found.group())).orElse(null);
   }
 
+  /** How often a line of a group is gone through: once without a group, or where the group says nothing of it. */
+  public int rounds(@Nullable Integer number) {
+    Group group = group(number);
+    return group == null || group.rounds() == null ? 1 : group.rounds();
+  }
+
   /** Whether a group is done a second time. */
   public boolean twice(int number) {
     return all.stream().anyMatch(group -> group.again() != null && group.again() == number);

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * Tracks the estimated max of one lifter and lift from the log.
@@ -101,7 +102,7 @@ public final class MaxTracker {
   /**
    * Runs the filter over the sets, in any order, and on to a day.
    *
-   * @throws IllegalArgumentException when {@code at} is before the last set
+   * @throws Refused when {@code at} is before the last set
    */
   public Track run(List<Observation> sets, @Nullable LocalDate at, MassUnit unit) {
     Integer[] order = new Integer[sets.size()];
@@ -109,7 +110,7 @@ public final class MaxTracker {
     Arrays.sort(order, Comparator.comparing(i -> sets.get(i).date()));
     LocalDate last = order.length == 0 ? null : sets.get(order[order.length - 1]).date();
     if (at != null && last != null && at.isBefore(last)) {
-      throw new IllegalArgumentException("The day asked for, " + at + ", is before the last set, " + last);
+      throw new Refused("The day asked for, " + at + ", is before the last set, " + last);
     }
     Run run = new Run(sets, unit);
     for (int from = 0; from < order.length; ) {

@@ -11,6 +11,7 @@ import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * How a lifter's bar slows as it gets heavier in one lift: mean concentric velocity v = a + b·load.
@@ -39,7 +40,7 @@ public record SpeedProfile(double a, double b, double r2, List<Point> points) {
   public record Point(Mass load, double velocity, @Nullable Rpe rpe) {
     public Point {
       if (!(velocity > 0 && velocity <= 3)) {
-        throw new IllegalArgumentException("The velocity must be over 0 and at most 3 m/s but was " + velocity);
+        throw new Refused("The velocity must be over 0 and at most 3 m/s but was " + velocity);
       }
     }
 
@@ -55,18 +56,18 @@ public record SpeedProfile(double a, double b, double r2, List<Point> points) {
    * Fits a profile.
    *
    * @param max tracked or tested, to judge the span by
-   * @throws IllegalArgumentException with a sentence that says what is missing
+   * @throws Refused with a sentence that says what is missing
    */
   public static SpeedProfile fit(List<Point> sets, Mass max) {
     long loads = sets.stream().map(Point::load).distinct().count();
     if (sets.size() < LEAST_SETS || loads < LEAST_LOADS) {
-      throw new IllegalArgumentException("A speed profile needs four sets at three loads at least; there are "
+      throw new Refused("A speed profile needs four sets at three loads at least; there are "
           + sets.size() + " at " + loads);
     }
     double lightest = sets.stream().mapToDouble(p -> p.load().ratioTo(max)).min().orElseThrow();
     double heaviest = sets.stream().mapToDouble(p -> p.load().ratioTo(max)).max().orElseThrow();
     if (heaviest - lightest < LEAST_SPAN) {
-      throw new IllegalArgumentException("The loads of a speed profile must span 20 % of the max but span "
+      throw new Refused("The loads of a speed profile must span 20 % of the max but span "
           + Math.round(100 * (heaviest - lightest)) + " %");
     }
     double meanLoad = sets.stream().mapToDouble(Point::kilograms).average().orElseThrow();
@@ -84,10 +85,10 @@ public record SpeedProfile(double a, double b, double r2, List<Point> points) {
     double b = sxy / sxx;
     double r2 = syy == 0 ? 0 : sxy * sxy / (sxx * syy);
     if (b >= 0) {
-      throw new IllegalArgumentException("The bar does not slow with the load: look at how it was measured");
+      throw new Refused("The bar does not slow with the load: look at how it was measured");
     }
     if (r2 < LEAST_R2) {
-      throw new IllegalArgumentException("The velocities scatter too much for a line (R² "
+      throw new Refused("The velocities scatter too much for a line (R² "
           + Math.round(100 * r2) / 100.0 + ", 0.8 is wanted)");
     }
     return new SpeedProfile(meanSpeed - b * meanLoad, b, r2, List.copyOf(sets));

@@ -10,6 +10,7 @@ import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.PlateStock;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.club.Places;
 
 /** Reads the kit that comes with a call; what is left out is that of an ordinary gym. */
@@ -36,8 +37,8 @@ class KitReader {
       return new Kit(bar == null ? standard.bar() : inSteps("bar", bar, unit),
           collars == null ? standard.collars() : inSteps("collars", collars, unit),
           plates == null ? standard.stock() : stock(plates, unit));
-    } catch (IllegalArgumentException refused) {
-      throw new OutOfRange(refused.getMessage() + ".");
+    } catch (Refused refused) {
+      throw new OutOfRange(refused.sentence());
     }
   }
 

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.notation.Basis;
 
 /** Numbers as they come in and go out: ranges are refused with the field's name, answers rounded to 0.01. */
@@ -80,8 +81,8 @@ final class Numbers {
   static Rpe rpe(BigDecimal value) {
     try {
       return Rpe.of(value.doubleValue());
-    } catch (IllegalArgumentException refused) {
-      throw new OutOfRange(refused.getMessage() + ".");
+    } catch (Refused refused) {
+      throw new OutOfRange(refused.sentence());
     }
   }
 

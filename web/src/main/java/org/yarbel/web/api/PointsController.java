@@ -10,6 +10,7 @@ import org.yarbel.core.contest.PointsFormula;
 import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /** The points of a total by a published formula. */
 @RestController
@@ -37,8 +38,8 @@ class PointsController {
     PointsFormula.Event event = Numbers.one(PointsFormula.Event.class, "event", parameters.text("event"), PointsFormula.Event.FULL);
     try {
       return new Answer(Numbers.two(formula.points(sex, bodyMass, Mass.of(amount, unit), gear, event)));
-    } catch (IllegalArgumentException refused) {
-      throw new OutOfRange(refused.getMessage() + ".");
+    } catch (Refused refused) {
+      throw new OutOfRange(refused.sentence());
     }
   }
 

@@ -13,6 +13,7 @@ import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
 
@@ -57,8 +58,8 @@ class TrackController {
     MaxTracker.Track track;
     try {
       track = request.at() == null ? tracker.run(log, unit) : tracker.run(log, day("at", request.at()), unit);
-    } catch (IllegalArgumentException tooEarly) {
-      throw new OutOfRange(tooEarly.getMessage() + ".");
+    } catch (Refused tooEarly) {
+      throw new OutOfRange(tooEarly.sentence());
     }
     MaxTracker.Estimate now = track.now();
     return new Answer(track.points().stream().map(point -> point(point, unit)).toList(),

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.edit.Arranging;
@@ -38,7 +39,7 @@ class ArrangeController {
   /** What was typed of a group; what is empty is not said. */
   record GroupForm(@Nullable String kind, @Nullable String rounds, @Nullable String between, @Nullable String betweenRounds,
       @Nullable String clock) {
-    /** The group, or an {@link IllegalArgumentException} that says what is wrong. */
+    /** The group, or an {@link Refused} that says what is wrong. */
     Group group() {
       Group.Kind known = Group.Kind.SUPERSET;
       for (Group.Kind one : Group.Kind.values()) {
@@ -54,7 +55,7 @@ class ArrangeController {
         return null;
       }
       if (!text.matches("\\d{1,4}")) {
-        throw new IllegalArgumentException("The " + what + " must be a whole number but was '" + text + "'");
+        throw new Refused("The " + what + " must be a whole number but was '" + text + "'");
       }
       return Integer.valueOf(text);
     }
@@ -93,10 +94,10 @@ class ArrangeController {
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     try {
       return day(id, arranging.write(id, number, form.group(), who), htmx, response);
-    } catch (IllegalArgumentException wrong) {
+    } catch (Refused wrong) {
       TrainingSession session = arranging.session(id);
       return answers.day(session.lifterId(), session.day(), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
-          Map.of("typedGroup", form, "typedGroupNumber", number, "groupError", wrong.getMessage() + "."));
+          Map.of("typedGroup", form, "typedGroupNumber", number, "groupError", wrong.sentence()));
     }
   }
 

@@ -14,8 +14,10 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.CoachWord;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
@@ -36,9 +38,9 @@ import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.line.LineView;
 import org.yarbel.web.log.Lifted;
 import org.yarbel.web.log.LoggedSetRepository;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.LineLoads;
+import org.yarbel.web.plan.PlannedLines;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
@@ -145,8 +147,8 @@ class BoardService {
     /** What a line of the week comes to with another text. */
     WeekPanel.Quick quick() {
       return (slotId, work) -> days.values().stream().flatMap(day -> day.slots().stream().filter(slot -> slot.id() == slotId)
-          .map(slot -> day.context().instead(slot, work, day.groups()))).findFirst()
-          .map(LifterContext.Worked::line).map(line -> String.join(" · ", LineLoads.of(line))).orElse("");
+          .map(slot -> new SessionResolver(day.context()).alone(PlannedLines.of(day.context(), slot, day.groups()).saying(work)))).findFirst()
+          .map(SessionResolver.Worked::line).map(line -> String.join(" · ", LineLoads.of(line))).orElse("");
     }
   }
 
@@ -195,8 +197,9 @@ class BoardService {
   private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups, @Nullable Map<Long, List<LoggedSet>> done,
       Map<Long, ResolvedLine> asked) {
     Map<Long, ResolvedLine> resolved = new HashMap<>();
+    SessionResolver resolver = new SessionResolver(context);
     lines.stream().filter(slot -> done == null || done.containsKey(slot.id()))
-        .forEach(slot -> context.withoutRamp(slot, groups).ifPresent(line -> {
+        .forEach(slot -> resolver.withoutRamp(PlannedLines.of(context, slot, groups)).ifPresent(line -> {
           resolved.put(slot.id(), done == null ? line : line.with(done.get(slot.id())).onlyDone());
           asked.put(slot.id(), done == null ? line : line.onlyTried(done.get(slot.id())));
         }));

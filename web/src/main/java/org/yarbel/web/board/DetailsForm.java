@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -12,6 +11,7 @@ import org.yarbel.core.card.HandRamp;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.plan.Details;
 
 /**
@@ -102,8 +102,8 @@ record DetailsForm(@Nullable String details, @Nullable String optional, @Nullabl
     }
     try {
       return HandRamp.parse(ramp, unit).toString();
-    } catch (IllegalArgumentException wrong) {
-      errors.put("ramp", Objects.requireNonNull(wrong.getMessage()) + ".");
+    } catch (Refused wrong) {
+      errors.put("ramp", wrong.sentence());
       return null;
     }
   }

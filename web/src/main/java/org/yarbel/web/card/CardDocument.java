@@ -11,11 +11,13 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.BackOffTable;
 import org.yarbel.core.card.Caution;
 import org.yarbel.core.card.CoachWord;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStep;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
@@ -33,7 +35,7 @@ import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SetOrder;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
+import org.yarbel.web.plan.PlannedLines;
 import org.yarbel.web.plan.Slot;
 
 /**
@@ -189,7 +191,7 @@ public record CardDocument(
    */
   public static CardDocument of(int number, LocalDate day, LifterContext context, Map<String, LocalDate> numbersOn,
       List<Slot> plan, Groups groups, Map<String, Mass> last, Map<Long, CardSlot> kept) {
-    Map<Long, LifterContext.Worked> worked = context.session(plan, groups);
+    Map<Long, SessionResolver.Worked> worked = PlannedLines.session(context, plan, groups);
     List<CardSlot> slots = new ArrayList<>();
     for (Slot slot : plan) {
       CardSlot keep = kept.get(slot.id());
@@ -200,7 +202,7 @@ public record CardDocument(
         slots, EffortChart.HOUSE.rows(12), order(slots));
   }
 
-  private static CardSlot cardSlot(Slot slot, Groups groups, LifterContext context, LifterContext.Worked worked,
+  private static CardSlot cardSlot(Slot slot, Groups groups, LifterContext context, SessionResolver.Worked worked,
       @Nullable Mass last) {
     Lift lift = context.lift(slot.lift());
     PlaceKit.Loaded loaded = context.kit().of(lift, slot.details().bar()).orElse(null);

@@ -26,8 +26,6 @@ import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
-import org.yarbel.core.card.Role;
-import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
@@ -246,7 +244,7 @@ public class CardService {
     }
     LocalDate day = session.day().isAfter(clock.today()) ? clock.today() : session.day();
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), day));
-    row.write(meant, toFailure(asked, entry.rpe()), asked, telling, clock.now());
+    row.write(meant, asked.toFailure(entry.rpe()), asked, telling, clock.now());
     sets.saveAndFlush(row);
     left.deleteAll(left.findBySlotIdIn(List.of(slot.slotId())));
     tracking.rerun(lifter, slot.lift());
@@ -336,12 +334,6 @@ public class CardService {
     Optional<ResolvedSet> attempt = AfterMiss.due(line) ? AfterMiss.of(request).map(AfterMiss::attempt) : Optional.empty();
     return Stream.concat(line.sets().stream(), attempt.stream()).filter(set -> set.part() == place.part() && set.set() == place.set()).findFirst()
         .orElseThrow(NotFound::new);
-  }
-
-  // An open set without a cap that was rated 10 went on until nothing was left.
-  private static boolean toFailure(ResolvedSet asked, @Nullable Rpe rpe) {
-    boolean open = asked.role() == Role.OPEN || asked.role() == Role.PLUS;
-    return open && "form".equals(asked.stop()) && Rpe.MAX.equals(rpe);
   }
 
   private static Optional<LoggedSetRow> at(List<LoggedSetRow> logged, Entry entry) {

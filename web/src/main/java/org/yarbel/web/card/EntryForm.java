@@ -12,6 +12,7 @@ import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.Stopped;
 
@@ -144,8 +145,8 @@ record EntryForm(
         return Rpe.of(value.doubleValue());
       }
       errors.put("rpe", "Write the RPE as a number from 6 to 10, or leave it out.");
-    } catch (IllegalArgumentException refused) {
-      errors.put("rpe", refused.getMessage() + ".");
+    } catch (Refused refused) {
+      errors.put("rpe", refused.sentence());
     }
     return null;
   }

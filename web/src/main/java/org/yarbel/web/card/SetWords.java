@@ -81,7 +81,7 @@ final class SetWords {
       notes.add("tempo " + set.tempo());
     }
     if (set.stop() != null) {
-      notes.add(set.stop().equals("form") ? "stop when form goes"
+      notes.add(set.stop().equals(ResolvedSet.STOPS_BY_FORM) ? "stop when form goes"
           : set.stop().startsWith("-") ? "stop when a set is " + set.stop().substring(1) + " under the best" : "stop at " + set.stop());
     }
     return notes;

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.problem.NotFound;
 
 /** The lifts a club plans with: ours and its own. */
@@ -51,13 +52,13 @@ public class Lifts {
   /**
    * Adds a lift, or changes one of the club's own.
    *
-   * @throws IllegalArgumentException with a sentence when it cannot hang in the tree
+   * @throws Refused with a sentence when it cannot hang in the tree
    */
   @Transactional
   public void keep(Lift lift, boolean changed) {
     List<Lift> others = own.all().stream().map(ClubLift::lift).filter(l -> !changed || !l.key().equals(lift.key())).toList();
     if (others.size() >= MOST_OWN) {
-      throw new IllegalArgumentException("A club may add at most " + MOST_OWN + " lifts");
+      throw new Refused("A club may add at most " + MOST_OWN + " lifts");
     }
     List<Lift> all = new ArrayList<>(others);
     all.add(lift);

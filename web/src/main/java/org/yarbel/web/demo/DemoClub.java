@@ -19,12 +19,15 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.Role;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
@@ -32,7 +35,6 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.Groups;
@@ -61,7 +63,6 @@ import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Tracking;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
@@ -317,13 +318,13 @@ class DemoClub {
       });
       Catalogue lifts = Catalogue.standard();
       return new LifterContext(program.unit(), mass(program.bodyMass()), maxes, lifter.ramp(), lifts,
-          LifterContext.Loads.of(kit, lifts, program.unit(), places));
+          LifterContext.Loads.of(kit, lifts, program.unit(), places::loadables));
     }
 
     private void lift(Lifter lifter, TrainingSession session, Slot slot, LifterContext context) {
       List<LoggedSet> done = new ArrayList<>();
       Lift lift = context.lift(slot.lift());
-      Resolver.Request request = context.request(lift, WorkLine.parse(slot.work()), slot.details(), 1, null).withWarmUp(null);
+      Resolver.Request request = new SessionResolver(context).planned(new PlannedLine(lift, slot.work(), slot.details().beside(), 1, null));
       int count = Resolver.resolve(request).sets().size();
       boolean flagged = random.nextInt(40) == 0;
       for (int i = 0; i < count; i++) {

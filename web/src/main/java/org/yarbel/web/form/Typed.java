@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * The fields of a form by name, as text. It answers a sentence for every field that cannot be, and may ask once about one
@@ -70,8 +71,8 @@ public final class Typed {
   }
 
   /** Notes what the core refused. */
-  public void wrong(String field, IllegalArgumentException refused) {
-    wrong(field, refused.getMessage() + ".");
+  public void wrong(String field, Refused refused) {
+    wrong(field, refused.sentence());
   }
 
   /** Asks about a field, once. */
@@ -188,7 +189,7 @@ public final class Typed {
       return text.isEmpty() ? null : Rpe.parse(text);
     } catch (NumberFormatException notANumber) {
       wrong(field, "Write the RPE as a number from 6 to 10, such as 8.5.");
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       wrong(field, refused);
     }
     return null;

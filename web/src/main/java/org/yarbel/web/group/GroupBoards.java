@@ -10,6 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LifterContext;
+import org.yarbel.core.card.PlannedLine;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.plan.SlotKind;
@@ -22,7 +25,6 @@ import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
@@ -142,7 +144,7 @@ public class GroupBoards {
   }
 
   private static Optional<String> wrong(LifterContext context, Lift lift, String work, Details details) {
-    NotationException wrong = context.work(lift, work, details, 1, null).wrong();
+    NotationException wrong = new SessionResolver(context).alone(new PlannedLine(lift, work, details.beside(), 1, null)).wrong();
     return wrong == null ? Optional.empty() : Optional.of(wrong.problems().get(0).message());
   }
 

@@ -17,6 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Equipment;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Places;
+import org.yarbel.web.club.Undoing;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.who.SignedIn;
 
@@ -57,6 +58,7 @@ class KitController {
       ModelAndView again = new ModelAndView("kitroom/page", shown(KitView.of(room.place(id), places).typed(saved.typed())));
       again.setStatus(saved.meanwhile() ? HttpStatus.CONFLICT : HttpStatus.UNPROCESSABLE_CONTENT);
       if (saved.meanwhile()) {
+        again.addObject("refused", true);
         again.addObject("said", "Not saved: somebody changed this kit meanwhile. What you typed is still here; save again to replace theirs.");
       }
       return again;
@@ -70,7 +72,9 @@ class KitController {
 
   @PostMapping("/kit/{id}/undo/{change}")
   String undo(@PathVariable long id, @PathVariable long change, RedirectAttributes flash) {
-    flash.addFlashAttribute("said", room.undo(id, change));
+    Undoing.Outcome outcome = room.undo(id, change);
+    flash.addFlashAttribute("said", outcome.sentence());
+    flash.addFlashAttribute("refused", !outcome.done());
     return "redirect:/kit/" + id;
   }
 

@@ -24,6 +24,7 @@ import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.form.Typed;
 
 /**
@@ -112,7 +113,7 @@ final class KitForm {
   private <T> Optional<T> made(String field, java.util.function.Supplier<T> make) {
     try {
       return Optional.of(make.get());
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       typed.wrong(field, refused);
       return Optional.empty();
     }

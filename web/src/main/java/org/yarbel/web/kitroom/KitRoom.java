@@ -96,11 +96,11 @@ class KitRoom implements Undoing {
   /**
    * Undoes a change when nothing later touched the same place.
    *
-   * @return a sentence that says what was done, or why not
+   * @return what was done, or why not
    */
   @Transactional
-  public String undo(long placeId, long changeId) {
-    return undo(changes.findById(changeId).filter(c -> c.subject() == subject() && c.subjectId() == placeId).orElseThrow(NotFound::new)).sentence();
+  public Outcome undo(long placeId, long changeId) {
+    return undo(changes.findById(changeId).filter(c -> c.subject() == subject() && c.subjectId() == placeId).orElseThrow(NotFound::new));
   }
 
   @Override

@@ -16,6 +16,7 @@ import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.edge.PlainText;
@@ -111,8 +112,8 @@ class TemplateFormat {
       }
       try {
         group.group();
-      } catch (IllegalArgumentException refused) {
-        wrong.add("group " + group.number() + ": " + refused.getMessage() + ".");
+      } catch (Refused refused) {
+        wrong.add("group " + group.number() + ": " + refused.sentence());
       }
     }
     return wrong;

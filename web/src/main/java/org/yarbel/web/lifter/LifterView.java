@@ -38,7 +38,7 @@ import org.yarbel.web.skyline.Sparkline;
  */
 record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
     Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints, List<RowView> told,
-    List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable String message, @Nullable Undo undo) {
+    List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Message message, @Nullable Undo undo) {
   static final int OLD_TEST_WEEKS = 12;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -56,6 +56,9 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
 
   /** Where it hurts. */
   record ComplaintView(long id, String place, String since, @Nullable String score, String aggravates, boolean over) {}
+
+  /** What is said above the form; refused is what was not done. */
+  record Message(String text, boolean refused) {}
 
   /** A form that puts something back. */
   record Undo(String action, Map<String, String> fields) implements Serializable {}
@@ -238,11 +241,11 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
           || field.equals("bothUnits"));
     }
     all.putAll(typed.fields());
-    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds, signIn, said, undo);
+    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds, signIn, said == null ? null : new Message(said, true), undo);
   }
 
   LifterView saying(@Nullable String said, @Nullable Undo again) {
-    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn, said, again);
+    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn, said == null ? null : new Message(said, false), again);
   }
 
   public String field(String name) {

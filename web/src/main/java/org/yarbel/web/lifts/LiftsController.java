@@ -26,6 +26,7 @@ import org.yarbel.core.lift.Movement;
 import org.yarbel.core.lift.Muscle;
 import org.yarbel.core.lift.Pattern;
 import org.yarbel.core.lift.Variation;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.form.Shown;
 import org.yarbel.web.form.Typed;
@@ -65,7 +66,7 @@ class LiftsController {
     if (lift != null && typed.fine()) {
       try {
         lifts.keep(lift, !edit.isEmpty());
-      } catch (IllegalArgumentException refused) {
+      } catch (Refused refused) {
         typed.wrong("name", refused);
       }
     }
@@ -124,14 +125,27 @@ class LiftsController {
     }
     Lift.Ratio ratio = percent == null ? null : new Lift.Ratio(percent, spread == null ? DEFAULT_SPREAD : spread);
     Movement family = parent.map(Lift::movement).orElse(typed.choice("movement", Movement.class).orElse(Movement.OTHER));
+    Variation variation = variation(typed);
+    if (variation == null) {
+      return null;
+    }
     try {
       return new Lift(edit.isEmpty() ? key(name) : edit, name, parent.map(Lift::key).orElse(null), family,
           typed.choice("pattern", Pattern.class).orElse(parent.map(Lift::pattern).orElse(Pattern.SQUAT)),
           typed.choice("equipment", Equipment.class).orElse(Equipment.BAR), Lift.Contest.NO,
           typed.ticked("close"), ratio, muscles.isEmpty() ? parent.map(Lift::muscles).orElse(Set.of()) : muscles,
-          Variation.parse(typed.text("variation")));
-    } catch (IllegalArgumentException refused) {
-      typed.wrong(refused.getMessage().contains("trait") || refused.getMessage().contains("of a lift cannot") ? "variation" : "name", refused);
+          variation);
+    } catch (Refused refused) {
+      typed.wrong("name", refused);
+      return null;
+    }
+  }
+
+  private static @Nullable Variation variation(Typed typed) {
+    try {
+      return Variation.parse(typed.text("variation"));
+    } catch (Refused refused) {
+      typed.wrong("variation", refused);
       return null;
     }
   }

@@ -9,8 +9,11 @@ import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.Caution;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Completion;
@@ -19,9 +22,8 @@ import org.yarbel.core.notation.Reading;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.web.card.CardDocument;
-import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LineLoads;
+import org.yarbel.web.plan.PlannedLines;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.skyline.Skyline;
 
@@ -61,8 +63,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
    */
   public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued,
       Map<Long, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
-    Map<Long, LifterContext.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
-        : context.session(slots, groups);
+    Map<Long, SessionResolver.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
+        : PlannedLines.session(context, slots, groups);
     Map<Slot, LineView> lines = new LinkedHashMap<>();
     for (Slot slot : slots) {
       CardDocument.Line stands = issued.get(slot.id());
@@ -89,10 +91,10 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
 
   /** Works a line out and says what it comes to. */
   public static LineView of(LifterContext context, Lift lift, String work) {
-    return of(context, lift, work, context.work(lift, work, Details.NONE, 1, null));
+    return of(context, lift, work, new SessionResolver(context).alone(PlannedLine.of(lift, work)));
   }
 
-  public static LineView of(LifterContext context, Lift lift, String work, LifterContext.Worked worked) {
+  public static LineView of(LifterContext context, Lift lift, String work, SessionResolver.Worked worked) {
     if (worked.line() != null) {
       return of(worked.line(), context.drawnAgainst(lift), List.of());
     }

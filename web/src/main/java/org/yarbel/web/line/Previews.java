@@ -5,11 +5,14 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LifterContext;
+import org.yarbel.core.card.PlannedLine;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.PlannedLines;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
@@ -55,9 +58,8 @@ public class Previews {
     List<Slot> all = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Slot replaced = all.stream().filter(slot -> place.slotId() != null && slot.id() == place.slotId()).findFirst().orElse(null);
     List<Slot> before = replaced == null ? all : all.subList(0, all.indexOf(replaced));
-    Details stored = replaced == null ? Details.NONE : replaced.details();
-    boolean same = replaced != null && replaced.lift().equals(lift.key());
-    return LineView.of(context, lift, work, context.after(before, session.groups(), lift, work, details == null ? stored : details,
-        replaced == null ? null : replaced.groupNo(), same ? replaced.trainingNg() : null));
+    List<PlannedLine> lines = before.stream().map(slot -> PlannedLines.of(context, slot, session.groups())).toList();
+    PlannedLine typed = replaced == null ? PlannedLine.of(lift, work) : PlannedLines.of(context, replaced, session.groups()).saying(lift, work);
+    return LineView.of(context, lift, work, new SessionResolver(context).after(lines, details == null ? typed : typed.with(details.beside())));
   }
 }

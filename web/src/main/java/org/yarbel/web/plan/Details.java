@@ -7,7 +7,7 @@ import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.yarbel.core.card.HandRamp;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -73,9 +73,9 @@ public record Details(boolean optional, @Nullable String bar, @Nullable String g
         : pieces().stream().map(Gear::word).collect(Collectors.joining(", ")) + start;
   }
 
-  /** The warm-up as written; null where it is worked out. */
-  public @Nullable HandRamp handRamp(MassUnit unit) {
-    return ramp == null ? null : HandRamp.parse(ramp, unit);
+  /** What of it changes the loads. */
+  public PlannedLine.Beside beside() {
+    return new PlannedLine.Beside(bar, ramp);
   }
 
   /** Whether anything is said at all. */

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.mass.Mass;
@@ -70,7 +71,7 @@ public class LifterContexts {
       byLifter.getOrDefault(lifter.id(), List.of()).forEach(own -> known.put(own.lift(), known(own, unit, today)));
       PlaceKit kit = kits.get(elsewhere.getOrDefault(lifter.id(), lifter.placeId()));
       contexts.put(lifter.id(), new LifterContext(unit, bodies.get(lifter.id()), known, lifter.ramp(), catalogue,
-          LifterContext.Loads.of(kit, catalogue, unit, places)));
+          LifterContext.Loads.of(kit, catalogue, unit, places::loadables)));
     }
     return contexts;
   }

@@ -12,6 +12,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Written;
@@ -21,7 +22,6 @@ import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.who.SignedIn;
 

@@ -3,9 +3,12 @@ package org.yarbel.web.program;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
@@ -23,8 +26,6 @@ import org.yarbel.core.plan.progress.Exposure;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.web.club.Places;
-import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LineLoads;
 
 /**
@@ -58,7 +59,7 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
     MaxNumbers numbers = new MaxNumbers(null, MAX, MaxNumbers.trainingFrom(MAX), MAX.scaled(1.05));
     LifterContext context = new LifterContext(MassUnit.KG, Mass.of("90", MassUnit.KG),
         Map.of(lift.key(), new LifterContext.Known(numbers, Basis.ESTIMATED, null, EffortChart.HOUSE, Level.INTERMEDIATE)), RampStyle.SHRINKING, lifts,
-        LifterContext.Loads.of(PlaceKit.of(Kit.standard(MassUnit.KG)), lifts, MassUnit.KG, places));
+        LifterContext.Loads.of(PlaceKit.of(Kit.standard(MassUnit.KG)), lifts, MassUnit.KG, places::loadables));
     return of(method, lift, context, Map.of());
   }
 
@@ -80,16 +81,15 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
       Countdown countdown = contest ? new Countdown(left.get(number), left) : null;
       Exposure exposure = method.rule().next(brief.counting(countdown), List.of(), number, number);
       String said = String.join(" ", exposure.remarks());
-      weeks.add(new Week(number + 1, exposure.lines().stream().map(line -> line(line, context)).toList(), said.equals(before) ? "" : said));
+      weeks.add(new Week(number + 1, exposure.lines().stream().map(line -> line(exposure.planned(line, context.lifts()), context)).toList(), said.equals(before) ? "" : said));
       before = said;
     }
     Mass max = context.numbers(lift).best();
     return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.amountIn(context.unit(), 1).stripTrailingZeros().toPlainString() + " " + context.unit().symbol()), contest, weeks);
   }
 
-  private static Line line(Exposure.Line line, LifterContext context) {
-    Lift lift = context.lift(line.lift());
-    ResolvedLine resolved = context.work(lift, line.work(), Details.NONE, 1, null).line();
-    return new Line(lift.name(), line.work(), resolved == null ? "" : String.join(" · ", LineLoads.of(resolved)) + " " + context.unit().symbol(), Reading.text(WorkLine.parse(line.work()).line()));
+  private static Line line(PlannedLine line, LifterContext context) {
+    ResolvedLine resolved = new SessionResolver(context).alone(line).line();
+    return new Line(line.lift().name(), line.work(), resolved == null ? "" : String.join(" · ", LineLoads.of(resolved)) + " " + context.unit().symbol(), Reading.text(WorkLine.parse(line.work()).line()));
   }
 }

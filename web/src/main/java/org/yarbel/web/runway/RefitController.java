@@ -51,17 +51,26 @@ class RefitController {
       model.addAttribute("alone", moved == null ? 0 : others(now, id));
       model.addAttribute("wrong", now.wrong());
       model.addAttribute("refit", now.due() == null ? null : RefitView.of(now.due(), plan -> service.written(lifter, plan, now.due().from())));
-    } catch (IllegalArgumentException refused) {
+    } catch (NoDay refused) {
       model.addAttribute("wrong", refused.getMessage());
     }
     return "runway/refit";
+  }
+
+  /** The day it moves to was not given, or cannot be read; the message is a sentence. */
+  private static final class NoDay extends Exception {
+    private static final long serialVersionUID = 1;
+
+    NoDay(String sentence) {
+      super(sentence, null, false, false);
+    }
   }
 
   private int others(Runways.Situation now, long id) {
     return now.contest().map(contest -> (int) contests.entries(contest.id()).stream().filter(entry -> entry.lifterId() != id).count()).orElse(0);
   }
 
-  private static Runways.@Nullable WhatIf whatIf(String day, String state) {
+  private static Runways.@Nullable WhatIf whatIf(String day, String state) throws NoDay {
     if (day.isBlank() && state.isBlank()) {
       return null;
     }
@@ -71,7 +80,7 @@ class RefitController {
     Typed typed = new Typed(Map.of("day", day));
     LocalDate to = typed.day("day", LocalDate.of(2026, 5, 2));
     if (to == null) {
-      throw new IllegalArgumentException(typed.errors().getOrDefault("day", "Write the day the contest moves to."));
+      throw new NoDay(typed.errors().getOrDefault("day", "Write the day the contest moves to."));
     }
     return new Runways.WhatIf(to, Contest.State.PLANNED);
   }
@@ -95,7 +104,7 @@ class RefitController {
       int others = moved == null ? 0 : others(now, id);
       RunwayController.said(flash, "Refitted: what is done stays. Undo brings the old plan back; the contest's date stays." + (others == 0 ? "" : " " + others
           + (others == 1 ? " more lifter goes there: " : " more lifters go there: ") + "refit them on the contest's page."), now.due().changes(), change);
-    } catch (IllegalArgumentException refused) {
+    } catch (NoDay refused) {
       flash.addFlashAttribute("said", "Not refitted. " + refused.getMessage());
     }
     return RunwayController.back(id);

@@ -35,6 +35,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.RequestContextUtils;
 import org.yarbel.core.mass.Count;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.cycle.Block;
@@ -158,8 +159,8 @@ class RunwayController {
       }
       model.addAttribute("inTheWay", runways.inTheWay(lifter, proposal.plan()).stream().map(line -> RunwayViews.line(line, lifts.catalogue())).toList());
       model.addAttribute("ways", InTheWay.Way.values());
-    } catch (IllegalArgumentException refused) {
-      model.addAttribute("noProposal", refused.getMessage() + ".");
+    } catch (Refused refused) {
+      model.addAttribute("noProposal", refused.sentence());
     }
   }
 
@@ -208,8 +209,8 @@ class RunwayController {
       }
       Optional<Long> change = runways.take(lifter, proposal, to, chosen.orElse(InTheWay.Way.JOIN), who);
       said(flash, "The plan is taken; the next four weeks are written. Methods of the same lifts end where it begins.", List.of(), change);
-    } catch (IllegalArgumentException refused) {
-      flash.addFlashAttribute("said", refused.getMessage() + ".");
+    } catch (Refused refused) {
+      flash.addFlashAttribute("said", refused.sentence());
     }
     return back(id);
   }
@@ -256,8 +257,8 @@ class RunwayController {
     try {
       Runways.Edited edited = runways.edit(lifter(id), what, who);
       said(flash, edited.change().isEmpty() ? "Nothing had to change." : "Changed.", edited.refit().changes(), edited.change());
-    } catch (Editing.Refused refused) {
-      flash.addFlashAttribute("said", "Not changed. " + refused.getMessage());
+    } catch (Refused refused) {
+      flash.addFlashAttribute("said", "Not changed. " + refused.sentence());
     }
   }
 

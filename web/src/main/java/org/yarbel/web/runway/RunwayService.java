@@ -18,14 +18,13 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
-import org.yarbel.core.card.Resolver;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.notation.NotationException;
-import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.core.plan.cycle.FitnessFatigue;
@@ -41,9 +40,8 @@ import org.yarbel.web.log.Lifted;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.TrackedPoint;
 import org.yarbel.web.log.TrackedPointRepository;
-import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.PlannedLines;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
@@ -129,7 +127,7 @@ class RunwayService {
     List<CountedLine> done = new ArrayList<>();
     Set<LocalDate> weeksWritten = read(lifter, context, from, end, planned, done);
     written.stream().filter(line -> !line.day().isBefore(monday) && !weeksWritten.contains(Macrocycle.monday(line.day())))
-        .forEach(line -> resolved(context, line.lift(), line.work()).ifPresent(resolved -> planned.add(counted(context, line.day(), line.kind(), line.lift(), resolved))));
+        .forEach(line -> new SessionResolver(context).withoutRamp(line.planned(context.lifts())).ifPresent(resolved -> planned.add(counted(context, line.day(), line.kind(), line.lift(), resolved))));
     List<RunwayWeek.Family> families = families(plan, context);
     Map<LocalDate, List<RunwayWeek.MarkView>> marks = marks(written, contests, context);
     Map<LocalDate, List<CountedLine>> plannedBy = byWeek(planned);
@@ -176,12 +174,13 @@ class RunwayService {
     Map<Long, List<LoggedSet>> logged = log.ofSessions(ids).stream().collect(Collectors.groupingBy(Lifted::slotId, Collectors.mapping(Lifted::set,
         Collectors.toList())));
     Set<LocalDate> weeks = new HashSet<>();
+    SessionResolver resolver = new SessionResolver(context);
     for (TrainingSession session : all) {
       for (Slot slot : bySession.getOrDefault(session.id(), List.of())) {
         if (slot.origin() != null) {
           weeks.add(Macrocycle.monday(session.day()));
         }
-        context.withoutRamp(slot, session.groups()).ifPresent(line -> {
+        resolver.withoutRamp(PlannedLines.of(context, slot, session.groups())).ifPresent(line -> {
           planned.add(counted(context, session.day(), slot.kind(), slot.lift(), line));
           List<LoggedSet> sets = logged.get(slot.id());
           if (sets != null) {
@@ -197,14 +196,6 @@ class RunwayService {
     Lift lift = context.lift(key);
     LifterContext.Known known = context.known().get(key);
     return CountedLine.of(0, day, kind, lift, line, context.numbers(lift).best(), known == null ? EffortChart.HOUSE : known.chart(), context.lifts());
-  }
-
-  private static Optional<ResolvedLine> resolved(LifterContext context, String lift, String work) {
-    try {
-      return Optional.of(Resolver.resolve(context.request(context.lift(lift), WorkLine.parse(work), Details.NONE, 1, null).withWarmUp(null)));
-    } catch (NotationException wrong) {
-      return Optional.empty();
-    }
   }
 
   private static Map<LocalDate, List<CountedLine>> byWeek(List<CountedLine> lines) {

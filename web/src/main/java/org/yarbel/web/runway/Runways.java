@@ -16,8 +16,9 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.plan.cycle.Changed;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.plan.cycle.Editing;
+import org.yarbel.core.plan.cycle.Leading;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Meets;
 import org.yarbel.core.plan.cycle.Proposal;
@@ -77,10 +78,6 @@ public class Runways {
       return going.stream().map(Contests.Going::contest).filter(contest -> id != null && contest.id() == id).findFirst();
     }
 
-    /** The next contest that is peaked for. */
-    Optional<Meets.Meet> peak() {
-      return roles.stream().filter(Meets.Role::peak).map(Meets.Role::meet).findFirst();
-    }
   }
 
   /** A date that a contest might move to. */
@@ -102,91 +99,23 @@ public class Runways {
     if (kept == null) {
       return new Situation(null, going, roles, null, null, null);
     }
-    Situation plain = new Situation(kept, going, roles, null, kept.contestId(), null);
+    Leading leading = new Leading(kept.plan(), kept.contestId(), roles, today, day -> from(lifter, day));
     try {
-      return moved != null ? whatIf(lifter, plain, moved) : due(lifter, plain, today);
-    } catch (IllegalArgumentException refused) {
-      return new Situation(kept, going, roles, null, null, refused.getMessage() + ".");
+      Optional<Leading.Due> due = moved != null ? Optional.of(leading.moved(led(moved.state(), moved.day())))
+          : leading.due(going.stream().map(Contests.Going::contest).filter(contest -> kept.contestId() != null && contest.id() == kept.contestId() && !contest.gone())
+              .findFirst().map(contest -> led(contest.state(), contest.day())).orElse(null));
+      return new Situation(kept, going, roles, due.map(Leading.Due::refit).orElse(null), due.map(Leading.Due::contestId).orElse(due.isPresent() ? null : kept.contestId()), null);
+    } catch (Refused refused) {
+      return new Situation(kept, going, roles, null, null, refused.sentence());
     }
   }
 
-  private Situation due(Lifter lifter, Situation now, LocalDate today) {
-    LongPlans.Kept kept = Objects.requireNonNull(now.kept());
-    Macrocycle plan = kept.plan();
-    Contest own = now.contest().orElse(null);
-    Meets.Meet peak = now.peak().orElse(null);
-    Long id = kept.contestId();
-    if (id != null && (own == null || own.gone() || own.state() == Contest.State.CANCELLED)) {
-      return peak != null ? to(lifter, now, peak, why(now, peak)) : plan.contest() == null && !plan.holds() ? now
-          : with(now, Refit.cancelled(plan, from(lifter, null)), null, List.of());
-    }
-    if (own != null && own.state() == Contest.State.POSTPONED) {
-      return plan.contest() != null ? with(now, Refit.postponed(plan, from(lifter, null)), id, List.of())
-          : peak != null ? to(lifter, now, peak, why(now, peak)) : now;
-    }
-    if (own != null && own.day() != null && own.day().isBefore(today)) {
-      return now;
-    }
-    return peak == null ? now : to(lifter, now, peak, why(now, peak));
-  }
-
-  private static List<Changed> why(Situation now, Meets.Meet peak) {
-    Long id = now.kept() == null ? null : now.kept().contestId();
-    if (id != null && id == peak.id()) {
-      return List.of();
-    }
-    List<Changed> said = new ArrayList<>(now.roles().stream().filter(role -> role.meet().id() == peak.id() || id != null && role.meet().id() == id)
-        .filter(role -> !role.why().isEmpty()).map(role -> new Changed(role.peak() ? "It leads to " + role.meet().name() : role.meet().name() + " as a training day",
-            role.why())).toList());
-    if (said.stream().noneMatch(one -> one.what().equals("It leads to " + peak.name()))) {
-      said.add(0, new Changed("It leads to " + peak.name(), "It is the next contest that is peaked for."));
-    }
-    return said;
-  }
-
-  private Situation whatIf(Lifter lifter, Situation now, WhatIf moved) {
-    Macrocycle plan = Objects.requireNonNull(now.kept()).plan();
-    if (moved.state() == Contest.State.CANCELLED) {
-      return with(now, Refit.cancelled(plan, from(lifter, null)), null, List.of());
-    }
-    LocalDate day = moved.day();
-    if (moved.state() == Contest.State.POSTPONED || day == null) {
-      return with(now, Refit.postponed(plan, from(lifter, null)), now.kept().contestId(), List.of());
-    }
-    if (day.isBefore(clock.today())) {
-      throw new IllegalArgumentException("The day " + day + " is behind: a contest cannot move there");
-    }
-    return with(now, Refit.toDate(plan, day, from(lifter, day)), now.kept().contestId(), List.of());
-  }
-
-  private Situation to(Lifter lifter, Situation now, Meets.Meet peak, List<Changed> first) {
-    Macrocycle plan = Objects.requireNonNull(now.kept()).plan();
-    LocalDate from = from(lifter, peak.day());
-    List<LocalDate> training = now.roles().stream().filter(role -> !role.peak()).map(role -> role.meet().day()).filter(day -> day.isBefore(peak.day())).toList();
-    boolean same = peak.day().equals(plan.contest());
-    List<LocalDate> ahead = plan.trainingDays().stream().filter(day -> !day.isBefore(clock.today())).toList();
-    if (same && ahead.equals(training)) {
-      return Objects.equals(now.kept().contestId(), peak.id()) ? now : with(now, new Refit(plan, plan, from, first), peak.id(),
-          List.of());
-    }
-    Refit refit = same ? new Refit(plan, plan, from, List.of()) : Refit.toDate(plan, peak.day(), from);
-    List<LocalDate> all = new ArrayList<>(plan.trainingDays().stream().filter(day -> day.isBefore(clock.today())).toList());
-    all.addAll(training);
-    List<Changed> changes = new ArrayList<>(first);
-    changes.addAll(refit.changes());
-    now.roles().stream().filter(role -> !role.peak() && training.contains(role.meet().day()) && !plan.trainingDays().contains(role.meet().day())
-        && first.stream().noneMatch(said -> said.why().equals(role.why())))
-        .forEach(role -> changes.add(new Changed(role.meet().name() + " as a training day", role.why())));
-    if (training.isEmpty() && !ahead.isEmpty()) {
-      changes.add(new Changed("No contest on the way any more", "The days of it are trained as planned."));
-    }
-    return with(now, new Refit(plan, refit.now().through(all), from, changes), peak.id(), List.of());
-  }
-
-  private static Situation with(Situation now, Refit refit, @Nullable Long contestId, List<Changed> first) {
-    List<Changed> all = new ArrayList<>(first);
-    all.addAll(refit.changes());
-    return new Situation(now.kept(), now.going(), now.roles(), new Refit(refit.was(), refit.now(), refit.from(), all), contestId, null);
+  private static Leading.Led led(Contest.State state, @Nullable LocalDate day) {
+    return new Leading.Led(switch (state) {
+      case PLANNED -> Leading.Standing.PLANNED;
+      case POSTPONED -> Leading.Standing.POSTPONED;
+      case CANCELLED -> Leading.Standing.CANCELLED;
+    }, day);
   }
 
   /** The first Monday that may change: this week's when nothing of it is lifted, or when the contest is in it; else the next. */
@@ -215,7 +144,7 @@ public class Runways {
     LocalDate today = clock.today();
     LocalDate day = contest == null ? null : contest.day();
     if (day != null && day.isBefore(today)) {
-      throw new IllegalArgumentException("The contest on " + day + " is behind");
+      throw new Refused("The contest on " + day + " is behind");
     }
     Catalogue catalogue = lifts.catalogue();
     List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
@@ -287,7 +216,7 @@ public class Runways {
    * Edits the plan.
    *
    * @return what else changed with it
-   * @throws Editing.Refused with a sentence when it cannot be
+   * @throws Refused when it cannot be
    */
   @Transactional
   public Edited edit(Lifter lifter, Function<Editing, Refit> what, SignedIn who) {

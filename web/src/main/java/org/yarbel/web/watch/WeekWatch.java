@@ -5,7 +5,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,14 +17,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.card.Singles;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Catalogue;
-import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -49,7 +47,6 @@ import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
@@ -244,42 +241,23 @@ public class WeekWatch {
   }
 
   private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Complaint> hurts, List<Progression> running, List<Day> days, List<Day> before) {
-    Map<String, Mass> maxes = new HashMap<>();
-    Map<String, Athlete.Goal> goals = new HashMap<>();
-    Set<String> main = new HashSet<>();
-    Level level = null;
     LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(Day::context).orElse(null);
-    for (LiftNumbers own : numbers) {
-      MaxNumbers known = own.numbers(lifter.unit(), clock.today());
-      Optional<Lift> lift = context == null ? Optional.empty() : context.lifts().ofKey(own.lift());
-      if (lift.filter(Lift::powerlift).isPresent()) {
-        main.add(own.lift());
-        if (known.best() != null) {
-          // a lift without a number is on no page: its level is nobody's word
-          maxes.put(own.lift(), known.best());
-          level = level == null || own.level().compareTo(level) > 0 ? own.level() : level;
-        }
-      }
-      Mass goal = known.goal();
-      LocalDate contest = running.stream().filter(p -> p.lift().equals(own.lift()) && p.contestOn() != null).map(Progression::contestOn).findFirst().orElse(null);
-      if (goal != null) {
-        goals.put(own.lift(), new Athlete.Goal(goal, own.goalOn() != null ? own.goalOn() : contest, startMax(running, own.lift(), lifter.unit()), startOn(running,
-            own.lift())));
-      } else if (contest != null && known.best() != null) {
-        // without a goal the last weeks are still counted back from the contest
-        goals.put(own.lift(), new Athlete.Goal(known.best(), contest, null, null));
-      }
-    }
-    Map<String, Mass> heaviest = main.isEmpty() ? new HashMap<>() : log.heaviest(lifter.id(), main).stream()
+    List<Athlete.OfLift> lifts = numbers.stream().map(own -> ofLift(own, lifter.unit(), running, context == null ? Optional.empty()
+        : context.lifts().ofKey(own.lift()))).toList();
+    Set<String> main = lifts.stream().filter(Athlete.OfLift::powerlift).map(Athlete.OfLift::lift).collect(Collectors.toSet());
+    Map<String, Mass> heaviest = main.isEmpty() ? Map.of() : log.heaviest(lifter.id(), main).stream()
         .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift, row -> Mass.ofNanograms(row.getLoadNg(), lifter.unit())));
-    numbers.stream().filter(own -> main.contains(own.lift()) && own.tested() != null)
-        .forEach(own -> heaviest.merge(own.lift(), own.tested(), (one, other) -> one.compareTo(other) > 0 ? one : other));
     Map<String, List<Method>> methods = running.stream().collect(Collectors.groupingBy(Progression::lift,
         Collectors.mapping(Progression::method, Collectors.toList())));
-    return new Athlete(lifter.sex(), lifter.birthYear() == null ? null : Integer.valueOf(clock.today()
-        .getYear() - lifter.birthYear()), lifter.dieting(),
-        lifter.strained(), level, maxes, heaviest, goals, methods, hurts.stream().filter(pain -> pain.score() != null)
-            .map(pain -> new Athlete.Pain(pain.place(), pain.score())).toList(), lifter.daysFree());
+    Integer age = lifter.birthYear() == null ? null : Integer.valueOf(clock.today().getYear() - lifter.birthYear());
+    List<Athlete.Pain> pains = hurts.stream().filter(pain -> pain.score() != null).map(pain -> new Athlete.Pain(pain.place(), pain.score())).toList();
+    return Athlete.of(new Athlete.Person(lifter.sex(), age, lifter.dieting(), lifter.strained(), pains, lifter.daysFree()), lifts, heaviest, methods);
+  }
+
+  private Athlete.OfLift ofLift(LiftNumbers own, MassUnit unit, List<Progression> running, Optional<Lift> lift) {
+    LocalDate contest = running.stream().filter(p -> p.lift().equals(own.lift()) && p.contestOn() != null).map(Progression::contestOn).findFirst().orElse(null);
+    return new Athlete.OfLift(own.lift(), lift.filter(Lift::powerlift).isPresent(), own.numbers(unit, clock.today()), own.level(), own.tested(), own.goalOn(),
+        contest, startMax(running, own.lift(), unit), startOn(running, own.lift()));
   }
 
   private static Optional<Progression> towards(List<Progression> running, String lift) {

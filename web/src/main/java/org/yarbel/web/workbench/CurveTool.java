@@ -9,6 +9,7 @@ import org.yarbel.core.kit.Chain;
 import org.yarbel.core.kit.LoadCurve;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.form.Typed;
 
 /** What bands, chains and reverse bands make of a bar on its way up. */
@@ -41,8 +42,11 @@ final class CurveTool {
     String kind = typed.text("kind");
     try {
       return kind.equals("chains") ? chains(typed, choice, unit, bar) : bands(typed, choice, unit, bar, free, kind.equals("reverse"));
-    } catch (IllegalArgumentException refused) {
-      typed.wrong(refused.getMessage().startsWith("The bar floats") ? "bar" : "lengths", refused);
+    } catch (LoadCurve.Floats floats) {
+      typed.wrong("bar", floats);
+      return null;
+    } catch (Refused refused) {
+      typed.wrong("lengths", refused);
       return null;
     }
   }
@@ -88,7 +92,7 @@ final class CurveTool {
   private static @Nullable Band typedBand(Typed typed, MassUnit unit) {
     try {
       return new Band("Band", "", null, Band.pulls(typed.text("pulls"), unit));
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       typed.wrong("pulls", refused);
       return null;
     }

@@ -15,6 +15,7 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.club.Places;
@@ -64,7 +65,7 @@ class KitChoice {
     if (bar != null && loaded.get() instanceof PlaceKit.Loaded.OnBar onBar) {
       try {
         return Loadables.of(new Kit(bar, onBar.kit().collars(), onBar.kit().stock(), onBar.kit().fractional()));
-      } catch (IllegalArgumentException refused) {
+      } catch (Refused refused) {
         typed.wrong("bar", refused);
         return null;
       }

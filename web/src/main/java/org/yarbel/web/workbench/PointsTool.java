@@ -10,6 +10,7 @@ import org.yarbel.core.contest.PointsFormula;
 import org.yarbel.core.lift.Sex;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.web.form.Typed;
 
 /** The points of a total by every published formula. */
@@ -44,8 +45,8 @@ final class PointsTool {
       };
       try {
         rows.add(new Row(name, BigDecimal.valueOf(formula.points(sex, body, total, gear, event)).setScale(2, RoundingMode.HALF_EVEN).toPlainString(), null));
-      } catch (IllegalArgumentException refused) {
-        rows.add(new Row(name, "–", refused.getMessage() + "."));
+      } catch (Refused refused) {
+        rows.add(new Row(name, "–", refused.sentence()));
       }
     }
     return rows;

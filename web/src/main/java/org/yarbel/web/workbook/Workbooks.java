@@ -19,9 +19,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.Resolver;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
@@ -42,9 +44,8 @@ import org.yarbel.web.journal.Sessions;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
-import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.plan.PlannedLines;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
@@ -128,7 +129,7 @@ public class Workbooks {
   private static WorkbookWriter.Line line(LifterContext context, TrainingSession session, Slot slot, boolean fixed) {
     Lift lift = context.lift(slot.lift());
     try {
-      Resolver.Request request = context.planned(slot, session.groups());
+      Resolver.Request request = new SessionResolver(context).planned(PlannedLines.of(context, slot, session.groups()));
       return new WorkbookWriter.Line(session.day(), slot.id(), slot.version(), fixed, lift.key(), lift.name(), slot.work(), request, Resolver.resolve(request));
     } catch (NotationException wrong) {
       return new WorkbookWriter.Line(session.day(), slot.id(), slot.version(), fixed, lift.key(), lift.name(), slot.work(), null, null);
@@ -138,7 +139,7 @@ public class Workbooks {
   private static WorkbookWriter.Line planned(LifterContext context, Written line) {
     Lift lift = context.lift(line.lift());
     try {
-      Resolver.Request request = context.request(lift, WorkLine.parse(line.work()), Details.NONE, 1, null).withWarmUp(null);
+      Resolver.Request request = new SessionResolver(context).planned(line.planned(context.lifts()));
       ResolvedLine resolved = Resolver.resolve(request);
       return new WorkbookWriter.Line(line.day(), null, 0, true, lift.key(), lift.name(), line.work(), request, resolved);
     } catch (NotationException wrong) {
@@ -222,7 +223,7 @@ public class Workbooks {
     String before = lines.containsKey(slot) ? lines.get(slot).work() : slot.work();
     String text = edit instanceof WorkbookReader.WorkEdit work ? work.now() : withLoad(before, (WorkbookReader.LoadEdit) edit, lifter.unit());
     Lift lift = context.lift(slot.lift());
-    LifterContext.Worked worked = context.work(lift, text, slot.details(), 1, null);
+    SessionResolver.Worked worked = new SessionResolver(context).alone(PlannedLines.of(context, slot, session.groups()).saying(text));
     if (worked.wrong() != null) {
       return "'" + text + "': " + worked.wrong().problems().get(0).message();
     }

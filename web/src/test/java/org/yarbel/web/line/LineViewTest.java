@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.kit.Kit;
@@ -18,7 +19,6 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
-import org.yarbel.web.plan.LifterContext;
 
 class LineViewTest {
   private static final PlaceKit KIT = PlaceKit.of(Kit.standard(MassUnit.KG));

@@ -9,7 +9,10 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.card.LifterContext;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Lift;
@@ -22,8 +25,6 @@ import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.support.TestApp;
 
@@ -128,6 +129,6 @@ class LearningTest {
   }
 
   private static ResolvedLine resolve(LifterContext context, Lift lift, String work) {
-    return context.work(lift, work, Details.NONE, 1, null).line();
+    return new SessionResolver(context).alone(PlannedLine.of(lift, work)).line();
   }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.card.HandRamp;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -34,8 +35,8 @@ class DetailsTest {
     assertThat(wearing("none", null).pieces()).isEmpty();
     assertThat(wearing("BELT", 140L).gearFrom()).isEqualTo(Mass.of("140", MassUnit.KG));
     Details byHand = new Details(true, null, null, null, null, null, null, null, "45x10 95x5 lb");
-    assertThat(byHand.handRamp(MassUnit.KG).steps()).last().satisfies(step -> assertThat(step.load()).isEqualTo(Mass.of("95", MassUnit.LB)));
-    assertThat(Details.NONE.handRamp(MassUnit.KG)).isNull();
+    assertThat(HandRamp.parse(byHand.beside().ramp(), MassUnit.KG).steps()).last().satisfies(step -> assertThat(step.load()).isEqualTo(Mass.of("95", MassUnit.LB)));
+    assertThat(Details.NONE.beside().ramp()).isNull();
     assertThat(Details.NONE.any()).isFalse();
     assertThat(byHand.any()).isTrue();
   }

@@ -12,8 +12,11 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -28,8 +31,6 @@ import org.yarbel.web.lifter.LifterService;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
-import org.yarbel.web.plan.Details;
-import org.yarbel.web.plan.LifterContext;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
@@ -117,7 +118,7 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
     within(() -> app.bean(TransactionTemplate.class).execute(status -> {
       Slot slot = app.bean(SlotRepository.class).findById(slot(day, lift)).orElseThrow();
       LifterContext context = app.bean(LifterContexts.class).of(lifter(), null);
-      List<ResolvedSet> asked = context.work(context.lift(lift), slot.work(), Details.NONE, 1, null).line().sets();
+      List<ResolvedSet> asked = new SessionResolver(context).alone(PlannedLine.of(context.lift(lift), slot.work())).line().sets();
       for (int i = 0; i < reps.length; i++) {
         LoggedSet.Place place = new LoggedSet.Place(asked.get(i).part(), asked.get(i).set());
         LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.id(), place, lift, day);

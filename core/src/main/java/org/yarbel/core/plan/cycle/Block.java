@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Method;
@@ -30,10 +31,10 @@ public record Block(int no, Purpose purpose, int weeks, int every, Deload easy, 
 
   public Block {
     if (weeks < 1 || weeks > MOST_WEEKS) {
-      throw new IllegalArgumentException("A block has 1 to " + MOST_WEEKS + " weeks but should have " + weeks);
+      throw new Refused("A block has 1 to " + MOST_WEEKS + " weeks but should have " + weeks);
     }
     if (every < 0 || every > MOST_WEEKS) {
-      throw new IllegalArgumentException("An easy week comes after 1 to " + MOST_WEEKS + " weeks or never but should after " + every);
+      throw new Refused("An easy week comes after 1 to " + MOST_WEEKS + " weeks or never but should after " + every);
     }
     uses = List.copyOf(uses);
   }

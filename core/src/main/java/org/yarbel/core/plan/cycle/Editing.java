@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Count;
+import org.yarbel.core.mass.Refused;
 
 /**
  * What a coach does to the blocks of a plan. Weeks that are done stay; with a contest ahead the other blocks give or take
@@ -31,17 +32,17 @@ public final class Editing {
     Block block = plan.blocks().get(at);
     int behind = behind(at);
     if (block.weeks() + by < Math.max(1, behind)) {
-      throw refused(behind > 0 ? shorter(behind)
-          : "A block has one week at the least: take it out instead.");
+      throw new Refused(behind > 0 ? shorter(behind)
+          : "A block has one week at the least: take it out instead");
     }
     if (block.weeks() + by > Block.MOST_WEEKS) {
-      throw refused("A block has at most " + Block.MOST_WEEKS + " weeks.");
+      throw new Refused("A block has at most " + Block.MOST_WEEKS + " weeks");
     }
     return with(replaced(at, List.of(block.withWeeks(block.weeks() + by))), no);
   }
 
   private static String shorter(int behind) {
-    return Count.of(behind, "week") + (behind == 1 ? " of it is" : " of it are") + " done: it cannot be shorter.";
+    return Count.of(behind, "week") + (behind == 1 ? " of it is" : " of it are") + " done: it cannot be shorter";
   }
 
   /** Makes two blocks of one, the first with so many weeks. */
@@ -49,8 +50,8 @@ public final class Editing {
     int at = at(no);
     Block block = plan.blocks().get(at);
     if (first < 1 || first >= block.weeks()) {
-      throw refused(block.weeks() == 1 ? "A block of one week cannot be split."
-          : "The first part must have 1 to " + (block.weeks() - 1) + " weeks but was to have " + first + ".");
+      throw new Refused(block.weeks() == 1 ? "A block of one week cannot be split"
+          : "The first part must have 1 to " + (block.weeks() - 1) + " weeks but was to have " + first);
     }
     return with(replaced(at, block.split(first, plan.free())), null);
   }
@@ -59,7 +60,7 @@ public final class Editing {
   public Refit merge(int no) {
     int at = at(no);
     if (at + 1 >= plan.blocks().size()) {
-      throw refused("There is no block behind it to merge with.");
+      throw new Refused("There is no block behind it to merge with");
     }
     List<Block> all = new ArrayList<>(plan.blocks());
     all.set(at, all.get(at).merged(all.remove(at + 1)));
@@ -71,10 +72,10 @@ public final class Editing {
     int at = at(no);
     int to = at + by;
     if (behind(at) > 0) {
-      throw refused("It has begun: only what lies ahead can be moved.");
+      throw new Refused("It has begun: only what lies ahead can be moved");
     }
     if (to < 0 || to >= plan.blocks().size() || behind(to) > 0) {
-      throw refused("There is nothing ahead to move it past.");
+      throw new Refused("There is nothing ahead to move it past");
     }
     List<Block> all = new ArrayList<>(plan.blocks());
     all.add(to, all.remove(at));
@@ -94,7 +95,7 @@ public final class Editing {
     int at = at(no);
     int behind = behind(at);
     if (plan.blocks().size() == 1 && behind == 0) {
-      throw refused("It is the only block: end the plan instead.");
+      throw new Refused("It is the only block: end the plan instead");
     }
     return with(replaced(at, behind == 0 ? List.of() : List.of(plan.blocks().get(at).withWeeks(behind))), null);
   }
@@ -103,7 +104,7 @@ public final class Editing {
   public Refit change(Block block) {
     int at = at(block.no());
     if (block.weeks() < behind(at)) {
-      throw refused(shorter(behind(at)));
+      throw new Refused(shorter(behind(at)));
     }
     return with(replaced(at, List.of(block)), block.no());
   }
@@ -118,11 +119,7 @@ public final class Editing {
   }
 
   private Refit with(List<Block> blocks, @Nullable Integer pinned) {
-    try {
-      return Refit.edited(plan, plan.withBlocks(blocks), pinned, from);
-    } catch (IllegalArgumentException tooLong) {
-      throw refused(tooLong.getMessage() + ".");
-    }
+    return Refit.edited(plan, plan.withBlocks(blocks), pinned, from);
   }
 
   private List<Block> replaced(int at, List<Block> by) {
@@ -138,25 +135,12 @@ public final class Editing {
         return at;
       }
     }
-    throw refused("That block is not there any more.");
+    throw new Refused("That block is not there any more");
   }
 
   /** So many weeks of a block are done. */
   private int behind(int at) {
     Macrocycle.Placed placed = plan.placed().get(at);
     return (int) Math.max(0, Math.min(placed.block().weeks(), ChronoUnit.WEEKS.between(placed.monday(), from)));
-  }
-
-  private static Refused refused(String sentence) {
-    return new Refused(sentence);
-  }
-
-  /** Thrown for an edit that cannot be, with a sentence for the coach. */
-  public static final class Refused extends RuntimeException {
-    private static final long serialVersionUID = 1;
-
-    Refused(String sentence) {
-      super(sentence, null, false, false);
-    }
   }
 }

@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * The straight way from a max to a goal.
@@ -28,7 +29,7 @@ public record GoalCourse(Mass start, LocalDate startOn, Mass goal, LocalDate goa
 
   public GoalCourse {
     if (!goalOn.isAfter(startOn)) {
-      throw new IllegalArgumentException("The goal must be after its start but is on " + goalOn);
+      throw new Refused("The goal must be after its start but is on " + goalOn);
     }
   }
 

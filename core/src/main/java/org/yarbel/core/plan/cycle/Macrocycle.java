@@ -15,6 +15,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Occasions;
@@ -37,13 +38,13 @@ public record Macrocycle(LocalDate startsOn, @Nullable LocalDate contest, List<B
 
   public Macrocycle {
     if (startsOn.getDayOfWeek() != DayOfWeek.MONDAY) {
-      throw new IllegalArgumentException("A macrocycle starts on a Monday but should on " + startsOn);
+      throw new Refused("A macrocycle starts on a Monday but should on " + startsOn);
     }
     blocks = List.copyOf(blocks);
     parked = List.copyOf(parked);
     trainingDays = List.copyOf(trainingDays);
     if (blocks.stream().mapToInt(Block::weeks).sum() > MOST_WEEKS) {
-      throw new IllegalArgumentException("A macrocycle has at most " + MOST_WEEKS + " weeks");
+      throw new Refused("A macrocycle has at most " + MOST_WEEKS + " weeks");
     }
   }
 

@@ -20,6 +20,7 @@ import org.yarbel.core.lift.Pattern;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
@@ -95,21 +96,21 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   /**
    * Proposes a plan.
    *
-   * @throws IllegalArgumentException when nobody can train or nothing is trained, or the contest is before the first week
+   * @throws Refused when nobody can train or nothing is trained, or the contest is before the first week
    */
   public static Proposal of(Request request) {
     if (request.free().isEmpty()) {
-      throw new IllegalArgumentException("No day of the week is free: tick the free days on the Lifter page first");
+      throw new Refused("No day of the week is free: tick the free days on the Lifter page first");
     }
     if (request.lifts().isEmpty() && request.events().isEmpty()) {
-      throw new IllegalArgumentException("There is no lift to plan: write down a max of one on the Lifter page first");
+      throw new Refused("There is no lift to plan: write down a max of one on the Lifter page first");
     }
     LocalDate contest = request.contest();
     if (contest != null && Macrocycle.monday(contest).isBefore(request.from())) {
-      throw new IllegalArgumentException("The contest on " + contest + " is behind");
+      throw new Refused("The contest on " + contest + " is behind");
     }
     if (contest != null && Fitting.weeks(request.from(), contest) > LONGEST) {
-      throw new IllegalArgumentException("The contest is more than a year away: plan open-ended until it is nearer");
+      throw new Refused("The contest is more than a year away: plan open-ended until it is nearer");
     }
     List<String> reasons = new ArrayList<>();
     List<Shape> shapes = contest == null ? open(request, reasons) : to(request, Fitting.weeks(request.from(), contest), reasons);

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Count;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.plan.Deload;
 
 /**
@@ -58,14 +59,14 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
    * Fits a plan to a date, nearer or further than it was.
    *
    * @param from the first Monday that may change: this week's when nothing of it is done, else the next
-   * @throws IllegalArgumentException when the contest is before that
+   * @throws Refused when the contest is before that
    */
   public static Refit toDate(Macrocycle was, LocalDate contest, LocalDate from) {
     if (Macrocycle.monday(contest).isBefore(from)) {
-      throw new IllegalArgumentException("The contest on " + contest + " falls into a week that is begun or behind: nothing of the plan can change for it");
+      throw new Refused("The contest on " + contest + " falls into a week that is begun or behind: nothing of the plan can change for it");
     }
     if (Fitting.weeks(from, contest) > Proposal.LONGEST) {
-      throw new IllegalArgumentException("The contest on " + contest + " is more than a year away: plan open-ended until it is nearer");
+      throw new Refused("The contest on " + contest + " is more than a year away: plan open-ended until it is nearer");
     }
     int[] next = {was.free()};
     int led = was.contest() == null || Macrocycle.monday(was.contest()).isBefore(from) ? was.blocks().size() : was.lastBefore();

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
+import org.yarbel.core.mass.Refused;
 import org.yarbel.core.plan.progress.Method;
 
 /**
@@ -18,7 +19,7 @@ import org.yarbel.core.plan.progress.Method;
 public record Use(String lift, Method method, Map<String, String> settings, Set<DayOfWeek> days) {
   public Use {
     if (days.isEmpty()) {
-      throw new IllegalArgumentException("The lift " + lift + " needs a day of the week");
+      throw new Refused("The lift " + lift + " needs a day of the week");
     }
     settings = Map.copyOf(settings);
     days = Collections.unmodifiableSet(EnumSet.copyOf(days));

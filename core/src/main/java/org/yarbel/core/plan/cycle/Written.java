@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.SlotKind;
@@ -25,15 +27,22 @@ import org.yarbel.core.plan.progress.Settings;
  * @param first whether it is the first line of its exposure
  * @param deload how it was made easy; null when it was not
  * @param mark what sets it apart; null for nothing
+ * @param rounds of its group, 1 without one
+ * @param training the training max it is written for; null where its method keeps none
  * @param forecast whether it takes for granted that what is before it goes as planned
  */
-public record Written(LocalDate day, int block, SlotKind kind, String lift, String work, boolean first, @Nullable Deload deload,
-    Exposure.@Nullable Mark mark, boolean forecast, List<String> remarks) {
+public record Written(LocalDate day, int block, SlotKind kind, String lift, String work, int rounds, @Nullable Mass training, boolean first,
+    @Nullable Deload deload, Exposure.@Nullable Mark mark, boolean forecast, List<String> remarks) {
   /** Who it is written for: the numbers and kit of a lift, with the settings of the method. */
   @FunctionalInterface
   public interface Briefs {
     /** The brief of a lift. */
     Brief of(String lift, Settings settings, int perWeek);
+  }
+
+  /** What it is worked out with. */
+  public PlannedLine planned(Catalogue lifts) {
+    return new PlannedLine(lifts.ofKey(lift).orElseThrow(), work, PlannedLine.Beside.NONE, rounds, training);
   }
 
   /** All lines from a Monday up to a day, in the order of days and lifts. */
@@ -73,7 +82,7 @@ public record Written(LocalDate day, int block, SlotKind kind, String lift, Stri
         work = deload.applied(work.get(), brief.chart());
       }
       if (work.isPresent()) {
-        all.add(new Written(at.day(), one.no(), line.kind(), line.lift(), work.get(), first, deload, first && deload == null ? exposure.mark() : null,
+        all.add(new Written(at.day(), one.no(), line.kind(), line.lift(), work.get(), line.rounds(), exposure.training(), first, deload, first && deload == null ? exposure.mark() : null,
             exposure.forecast(), first ? exposure.remarks() : List.of()));
         first = false;
       }

@@ -11,6 +11,7 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.mass.Refused;
 
 /**
  * Whom and what a rule writes for.
@@ -25,7 +26,7 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
 
   public Brief {
     if (perWeek < 1 || perWeek > 14) {
-      throw new IllegalArgumentException("The exposures a week must be from 1 to 14 but were " + perWeek);
+      throw new Refused("The exposures a week must be from 1 to 14 but were " + perWeek);
     }
   }
 

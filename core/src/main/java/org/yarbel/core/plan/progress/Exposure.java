@@ -2,6 +2,8 @@ package org.yarbel.core.plan.progress;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.PlannedLine;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
@@ -49,7 +51,17 @@ public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Null
    *
    * @param group lines one after another with the same are done by turns; null for none
    */
-  public record Line(SlotKind kind, String lift, String work, @Nullable Group group) {}
+  public record Line(SlotKind kind, String lift, String work, @Nullable Group group) {
+    /** How often its group goes round, 1 without one. */
+    public int rounds() {
+      return group == null || group.rounds() == null ? 1 : group.rounds();
+    }
+  }
+
+  /** What a line of it is worked out with. */
+  public PlannedLine planned(Line line, Catalogue all) {
+    return new PlannedLine(all.ofKey(line.lift()).orElseThrow(), line.work(), PlannedLine.Beside.NONE, line.rounds(), training);
+  }
 
   public Exposure {
     lines = List.copyOf(lines);

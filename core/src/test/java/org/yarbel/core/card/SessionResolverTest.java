@@ -1,4 +1,4 @@
-package org.yarbel.web.plan;
+package org.yarbel.core.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,10 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import org.yarbel.core.card.Caution;
-import org.yarbel.core.card.MaxNumbers;
-import org.yarbel.core.card.RampStep;
-import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.kit.Bar;
 import org.yarbel.core.kit.Loadables;
@@ -22,7 +18,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 
-class LifterContextTest {
+class SessionResolverTest {
   private static final Catalogue LIFTS = Catalogue.standard();
   private static final PlaceKit KIT = new PlaceKit(MassUnit.KG,
       List.of(new Bar("Bar", kg("20"), List.of(), true, true), new Bar("Squat bar", kg("25"), List.of("none-of-these"), true, true)),
@@ -51,15 +47,19 @@ class LifterContextTest {
     return Mass.of(amount, MassUnit.KG);
   }
 
-  private static Details details(String bar, String ramp) {
-    return new Details(false, bar, null, null, null, null, null, null, ramp);
+  private static PlannedLine.Beside details(String bar, String ramp) {
+    return new PlannedLine.Beside(bar, ramp);
   }
 
-  private static LifterContext.Worked work(String lift, String work, Details details, int rounds, Mass warmTo) {
-    return CONTEXT.work(CONTEXT.lift(lift), work, details, rounds, warmTo);
+  private static SessionResolver.Worked work(String lift, String work, PlannedLine.Beside beside, int rounds, Mass warmTo) {
+    return new SessionResolver(CONTEXT).work(new PlannedLine(CONTEXT.lift(lift), work, beside, rounds, null), warmTo);
   }
 
-  private static List<Mass> ramp(LifterContext.Worked worked) {
+  private static SessionResolver.Worked alone(LifterContext context, String lift, String work) {
+    return new SessionResolver(context).alone(PlannedLine.of(context.lift(lift), work));
+  }
+
+  private static List<Mass> ramp(SessionResolver.Worked worked) {
     return worked.line().ramp().stream().map(RampStep::load).toList();
   }
 
@@ -70,23 +70,23 @@ class LifterContextTest {
         Map.of("bench", new LifterContext.Known(new MaxNumbers(null, kg("165"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, Level.ADVANCED)),
         RampStyle.SHRINKING, LIFTS, LOADS);
     for (String work : List.of("negative 1x6 125%", "negative 1x6 125% of bench")) {
-      LifterContext.Worked worked = bench.work(bench.lift("bench-negative"), work, Details.NONE, 1, null);
+      SessionResolver.Worked worked = alone(bench, "bench-negative", work);
       assertThat(worked.line()).as(work).isNotNull();
       assertThat(worked.line().sets().get(0).load()).as(work).isEqualTo(kg("205"));
       assertThat(worked.line().cautions()).extracting(Caution::text).as("205 less 165").contains("At 205 kg the spotters carry 40 kg at the least.");
     }
-    assertThat(bench.work(bench.lift("bench"), "1x1 @8; negative 1x4 110%", Details.NONE, 1, null).line().cautions())
+    assertThat(alone(bench, "bench", "1x1 @8; negative 1x4 110%").line().cautions())
         .filteredOn(caution -> caution.code().equals("negative")).singleElement().satisfies(caution -> assertThat(caution.parts()).containsExactly(2));
-    assertThat(bench.work(bench.lift("bench-negative"), "negative 1x6 130%", Details.NONE, 1, null).line()).isNotNull();
-    assertThat(bench.work(bench.lift("bench-negative"), "negative 1x6 131%", Details.NONE, 1, null).line()).as("over 130 %").isNull();
-    assertThat(bench.work(bench.lift("bench-negative"), "negative 1x6 240kg", Details.NONE, 1, null).line()).as("in kilograms too").isNull();
+    assertThat(alone(bench, "bench-negative", "negative 1x6 130%").line()).isNotNull();
+    assertThat(alone(bench, "bench-negative", "negative 1x6 131%").line()).as("over 130 %").isNull();
+    assertThat(alone(bench, "bench-negative", "negative 1x6 240kg").line()).as("in kilograms too").isNull();
   }
 
   @Test
   void aLiftThatIsWarmNeedsLessOfItsRamp() {
-    assertThat(ramp(work("squat", "1x1 90%", Details.NONE, 1, null))).hasSizeGreaterThan(3).first().isEqualTo(kg("20"));
-    assertThat(ramp(work("squat", "1x1 90%", Details.NONE, 1, kg("100")))).hasSizeBetween(1, 3).allMatch(load -> load.compareTo(kg("100")) > 0);
-    assertThat(ramp(work("squat", "1x1 90%", Details.NONE, 1, kg("180")))).isEmpty();
+    assertThat(ramp(work("squat", "1x1 90%", PlannedLine.Beside.NONE, 1, null))).hasSizeGreaterThan(3).first().isEqualTo(kg("20"));
+    assertThat(ramp(work("squat", "1x1 90%", PlannedLine.Beside.NONE, 1, kg("100")))).hasSizeBetween(1, 3).allMatch(load -> load.compareTo(kg("100")) > 0);
+    assertThat(ramp(work("squat", "1x1 90%", PlannedLine.Beside.NONE, 1, kg("180")))).isEmpty();
   }
 
   @Test
@@ -98,10 +98,10 @@ class LifterContextTest {
 
   @Test
   void roundsMultiplyTheSetsUpToWhatALineMayHave() {
-    assertThat(work("squat", "2x5 60%", Details.NONE, 3, null).line().notation()).isEqualTo("6x5 60%");
-    assertThat(work("stone-load", "series " + "80/".repeat(19) + "80kg", Details.NONE, 3, null).line().sets())
+    assertThat(work("squat", "2x5 60%", PlannedLine.Beside.NONE, 3, null).line().notation()).isEqualTo("6x5 60%");
+    assertThat(work("stone-load", "series " + "80/".repeat(19) + "80kg", PlannedLine.Beside.NONE, 3, null).line().sets())
         .as("what has no sets of its own is done once").hasSize(20);
-    LifterContext.Worked tooMany = work("squat", "1x5 60%; 20x5 60%", Details.NONE, 3, null);
+    SessionResolver.Worked tooMany = work("squat", "1x5 60%; 20x5 60%", PlannedLine.Beside.NONE, 3, null);
     assertThat(tooMany.line()).isNull();
     assertThat(tooMany.wrong().problems()).singleElement().satisfies(problem -> {
       assertThat(problem.from()).as("at its part").isEqualTo(9);
@@ -113,13 +113,28 @@ class LifterContextTest {
   void theLevelOfALiftIsThatOfWhatItVariesWhereNobodySaid() {
     assertThat(CONTEXT.level(CONTEXT.lift("front-squat"))).isEqualTo(Level.BEGINNER);
     assertThat(CONTEXT.level(CONTEXT.lift("bench"))).isNull();
-    assertThat(work("squat", "max 1", Details.NONE, 1, null).line().cautions()).extracting(Caution::code).containsExactly("spotters", "level");
+    assertThat(work("squat", "max 1", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code).containsExactly("spotters", "level");
   }
 
   @Test
   void whatFallsIsToldAndWhereANumberComesFrom() {
-    assertThat(work("stone-load", "series 100/120kg", Details.NONE, 1, null).line().cautions()).extracting(Caution::code).contains("landing");
-    assertThat(work("front-squat", "3x5 70%", Details.NONE, 1, null).line().cautions()).extracting(Caution::code).containsExactly("by-ratio");
-    assertThat(work("squat", "3x5 70%", Details.NONE, 1, null).line().cautions()).isEmpty();
+    assertThat(work("stone-load", "series 100/120kg", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code).contains("landing");
+    assertThat(work("front-squat", "3x5 70%", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code).containsExactly("by-ratio");
+    assertThat(work("squat", "3x5 70%", PlannedLine.Beside.NONE, 1, null).line().cautions()).isEmpty();
+  }
+
+  // 145 kg of 200: what the line was written for, whatever the lifter's training max is by now
+  @Test
+  void aLineKeepsTheTrainingMaxItWasWrittenFor() {
+    LifterContext later = new LifterContext(MassUnit.KG, kg("90"), Map.of("squat",
+        new LifterContext.Known(new MaxNumbers(null, kg("200"), kg("160"), null), Basis.TRAINING, null, EffortChart.HOUSE, null)), RampStyle.SHRINKING, LIFTS, LOADS);
+    PlannedLine written = new PlannedLine(later.lift("squat"), "1x5+ 100%", PlannedLine.Beside.NONE, 1, kg("145"));
+    SessionResolver resolver = new SessionResolver(later);
+    assertThat(resolver.alone(written).line().sets().get(0).load()).isEqualTo(kg("145"));
+    assertThat(resolver.withoutRamp(written).orElseThrow().sets().get(0).load()).isEqualTo(kg("145"));
+    assertThat(resolver.after(List.of(PlannedLine.of(later.lift("plank"), "hold 1x30s")), written).line().sets().get(0).load()).isEqualTo(kg("145"));
+    assertThat(resolver.alone(written.saying("1x5+ 100% tm")).line().sets().get(0).load()).as("with another text").isEqualTo(kg("145"));
+    assertThat(written.saying(later.lift("bench"), "1x5").trainingMax()).as("another lift has another").isNull();
+    assertThat(resolver.alone(PlannedLine.of(later.lift("squat"), "1x5+ 100%")).line().sets().get(0).load()).as("the lifter's own").isEqualTo(kg("160"));
   }
 }

@@ -1,7 +1,5 @@
 -- a line is known by its own ref, in records and outside: one that is taken out and put back is the same
-alter table slot add column ref uuid;
-update slot set ref = gen_random_uuid();
-alter table slot alter column ref set not null;
+alter table slot add column ref uuid not null default gen_random_uuid();
 create unique index slot_ref on slot (club_id, ref);
 
 -- changes of the plan have one form; those kept in the forms before it stay as a record, and are undone no more

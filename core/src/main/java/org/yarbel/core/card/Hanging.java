@@ -35,6 +35,14 @@ record Hanging(Mass slack, Mass lockOut, Mass held, Option.@Nullable Point at, b
     return at == Option.Point.TOP ? less(exact, lockOut) : less(exact.plus(held), slack);
   }
 
+  /** What makes the bar weigh something else than what is meant. */
+  LoadSource.Hung hung() {
+    if (at == null) {
+      return LoadSource.Hung.NOTHING;
+    }
+    return at == Option.Point.TOP ? new LoadSource.Hung(null, lockOut) : new LoadSource.Hung(held, slack);
+  }
+
   /** What a bar comes to at the bottom and at the top; null where nothing hangs on it. */
   ResolvedSet.@Nullable Ends ends(@Nullable Mass bar) {
     return !any || bar == null ? null : new ResolvedSet.Ends(less(bar.plus(slack), held), bar.plus(lockOut));

@@ -3,6 +3,7 @@ package org.yarbel.core.card;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -119,7 +120,8 @@ public record LifterContext(
     Lift lift = unaided(asked);
     Known own = known.get(lift.key());
     MaxNumbers numbers = own == null ? MaxNumbers.NONE : own.numbers();
-    return numbers.estimated() != null ? numbers : estimates().byRatio(lift).map(numbers::withEstimate).orElse(numbers);
+    return numbers.estimated() != null ? numbers : estimates().byRatio(lift)
+        .map(estimate -> numbers.withEstimate(estimate, Objects.requireNonNull(lift.parent()))).orElse(numbers);
   }
 
   /** What the shares of a lift are of: one that is lowered with help has no max of its own, but that of the lift as such. */

@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
@@ -34,6 +35,7 @@ final class LoadFinder implements Load.Visitor<Target> {
   private Progress.@Nullable Entry top;
   private boolean topSought;
   private @Nullable Mass previous;
+  private LoggedSet.@Nullable Place previousPlace;
 
   LoadFinder(Progress progress, Part part, int number, ParsedLine.Places places, Hanging hanging) {
     this.progress = progress;
@@ -46,7 +48,10 @@ final class LoadFinder implements Load.Visitor<Target> {
 
   /** The set that was worked out last: falling sets follow it. */
   void follow(ResolvedSet set) {
-    previous = set.load() != null ? set.load() : previous;
+    if (set.load() != null) {
+      previous = set.load();
+      previousPlace = new LoggedSet.Place(set.part(), set.set());
+    }
   }
 
   /**
@@ -75,21 +80,23 @@ final class LoadFinder implements Load.Visitor<Target> {
       return problem(place, "That is more than " + MAX_TO_FAILURE + " reps to failure, too many to tell a load from: "
           + (part.work().kind().loads() == WorkKind.Loads.NONE ? "ask for fewer reps." : "write a percentage, a load, or none."));
     }
-    Mass of = rpeNumber();
+    Basis basis = rpeBasis();
+    Mass of = request.numbers().of(basis);
     if (of == null) {
       return problem(places.rpe(), "A load for an RPE needs an estimated or tested max, and none is known: write one down, or give a load.");
     }
     Mass exact = of.scaled(fraction.getAsDouble() * share).shownIn(request.unit());
-    return Target.of(exact).withBar(hanging.bar(exact));
+    LoadSource source = new LoadSource.ByChart(LoadSource.Number.of(null, basis, of, request.numbers()), EffortChart.repsToFailure(reps, rpe), share,
+        hanging.hung());
+    return new Target(exact, null, null, hanging.bar(exact), true, source);
   }
 
   /** The basis itself when it is tested or estimated, else the estimated, else the tested. */
-  private @Nullable Mass rpeNumber() {
+  private Basis rpeBasis() {
     if (request.basis() == Basis.TESTED || request.basis() == Basis.ESTIMATED) {
-      return request.numbers().of(request.basis());
+      return request.basis();
     }
-    Mass estimated = request.numbers().estimated();
-    return estimated != null ? estimated : request.numbers().tested();
+    return request.numbers().estimated() != null ? Basis.ESTIMATED : Basis.TESTED;
   }
 
   private Target problem(@Nullable Span place, String message) {
@@ -99,7 +106,7 @@ final class LoadFinder implements Load.Visitor<Target> {
 
   @Override
   public Target mass(Load.OfMass load) {
-    return Target.of(load.mass().shownIn(request.unit()));
+    return Target.written(load.mass().shownIn(request.unit()));
   }
 
   @Override
@@ -109,25 +116,36 @@ final class LoadFinder implements Load.Visitor<Target> {
     }
     Mass total = (load.added() == null ? request.bodyMass() : request.bodyMass().plus(load.added())).shownIn(request.unit());
     // what is lifted as it is comes only in the masses there are
-    return new Target(total, null, null, total, request.loadables() != null && !request.loadables().onBar());
+    return new Target(total, null, null, total, request.loadables() != null && !request.loadables().onBar(),
+        new LoadSource.OfBody(request.bodyMass(), load.added()));
   }
 
   @Override
   public Target drop(Load.Drop load) {
     Progress.Entry reference = top();
-    Mass from = load.each() && previous != null ? previous : reference == null ? null : reference.now().load();
-    if (from == null || reference == null) {
+    if (reference == null) {
+      return Target.LIFTER_PICKS;
+    }
+    boolean above = load.each() && previous != null;
+    Mass from = above ? previous : reference.now().load();
+    if (from == null) {
       return Target.LIFTER_PICKS;
     }
     Mass exact = load.from(from);
-    return new Target(exact, null, null, exact, reference.onBar());
+    LoadSource.Set set = above ? new LoadSource.Set(Objects.requireNonNull(previousPlace), true) : set(reference);
+    return new Target(exact, null, null, exact, reference.onBar(), new LoadSource.Drop(set, load.percent(), load.mass()));
   }
 
   @Override
   public Target shareOfTop(Load.ShareOfTop load) {
     Progress.Entry reference = top();
     Mass of = reference == null ? null : reference.now().load();
-    return reference == null || of == null ? Target.LIFTER_PICKS : shares(of, load.from(), load.to(), reference.onBar());
+    return reference == null || of == null ? Target.LIFTER_PICKS
+        : shares(of, load.from(), load.to(), reference.onBar(), new LoadSource.ShareOfSet(set(reference), load.from(), load.to()));
+  }
+
+  private static LoadSource.Set set(Progress.Entry entry) {
+    return new LoadSource.Set(new LoggedSet.Place(entry.planned().part(), entry.planned().set()), false);
   }
 
   private Progress.@Nullable Entry top() {
@@ -138,14 +156,14 @@ final class LoadFinder implements Load.Visitor<Target> {
     return top;
   }
 
-  private static Target shares(Mass of, BigDecimal from, @Nullable BigDecimal to, boolean onBar) {
+  private static Target shares(Mass of, BigDecimal from, @Nullable BigDecimal to, boolean onBar, LoadSource source) {
     double low = from.doubleValue();
     if (to == null) {
       Mass exact = of.scaled(low / 100);
-      return new Target(exact, null, null, exact, onBar);
+      return new Target(exact, null, null, exact, onBar, source);
     }
     Mass exact = of.scaled((low + to.doubleValue()) / 200);
-    return new Target(exact, of.scaled(low / 100), of.scaled(to.doubleValue() / 100), exact, onBar);
+    return new Target(exact, of.scaled(low / 100), of.scaled(to.doubleValue() / 100), exact, onBar, source);
   }
 
   @Override
@@ -160,7 +178,9 @@ final class LoadFinder implements Load.Visitor<Target> {
       return Target.LIFTER_PICKS;
     }
     checkPercent(load.to() == null ? load.from() : load.to(), basis);
-    Target target = shares(of.shownIn(request.unit()), load.from(), load.to(), true);
+    MaxNumbers numbers = load.lift() == null ? request.numbers() : Objects.requireNonNullElse(request.others().get(load.lift()), MaxNumbers.NONE);
+    LoadSource source = new LoadSource.Share(LoadSource.Number.of(load.lift(), basis, of, numbers), load.from(), load.to(), hanging.hung());
+    Target target = shares(of.shownIn(request.unit()), load.from(), load.to(), true, source);
     return target.exact() == null ? target : target.withBar(hanging.bar(target.exact()));
   }
 

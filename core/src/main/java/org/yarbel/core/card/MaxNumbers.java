@@ -1,5 +1,6 @@
 package org.yarbel.core.card;
 
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.Refused;
@@ -12,9 +13,43 @@ import org.yarbel.core.notation.Basis;
  * @param estimated tracked from the log
  * @param training a set share of the estimated one
  * @param goal of a date to come
+ * @param origins where they come from
  */
 public record MaxNumbers(
-    @Nullable Mass tested, @Nullable Mass estimated, @Nullable Mass training, @Nullable Mass goal) {
+    @Nullable Mass tested, @Nullable Mass estimated, @Nullable Mass training, @Nullable Mass goal, Origins origins) {
+  /**
+   * Where the numbers come from; null for what is not known.
+   *
+   * @param testedOn the day the tested one was lifted
+   * @param estimatedOn the day of the newest log the estimate knows
+   * @param goalOn the day of the goal
+   * @param ratioOf the lift whose estimate the estimate was taken from by the ratio, by its key; null where it is the lift's own
+   */
+  public record Origins(@Nullable LocalDate testedOn, @Nullable LocalDate estimatedOn, @Nullable LocalDate goalOn, @Nullable String ratioOf) {
+    /** Nobody said. */
+    public static final Origins UNKNOWN = new Origins(null, null, null, null);
+
+    /** The day of a number; a training max follows the estimate. */
+    public @Nullable LocalDate on(Basis basis) {
+      return switch (basis) {
+        case TESTED -> testedOn;
+        case ESTIMATED, TRAINING -> estimatedOn;
+        case GOAL -> goalOn;
+        case TODAY -> null;
+      };
+    }
+  }
+
+  public MaxNumbers {
+    // cards of old do not say
+    origins = origins == null ? Origins.UNKNOWN : origins;
+  }
+
+  /** Numbers of which nobody says where they come from. */
+  public MaxNumbers(@Nullable Mass tested, @Nullable Mass estimated, @Nullable Mass training, @Nullable Mass goal) {
+    this(tested, estimated, training, goal, Origins.UNKNOWN);
+  }
+
   /** Nothing known. */
   public static final MaxNumbers NONE = new MaxNumbers(null, null, null, null);
 
@@ -45,14 +80,24 @@ public record MaxNumbers(
     return estimated.scaled(share);
   }
 
-  /** The same with an estimate that is not the lift's own, and the training max that follows from it where there is none. */
-  public MaxNumbers withEstimate(Mass estimate) {
-    return new MaxNumbers(tested, estimate, training == null ? trainingFrom(estimate) : training, goal);
+  /**
+   * The same with an estimate that is not the lift's own, and the training max that follows from it where there is none.
+   *
+   * @param of the lift it was taken from by the ratio, by its key
+   */
+  public MaxNumbers withEstimate(Mass estimate, String of) {
+    return new MaxNumbers(tested, estimate, training == null ? trainingFrom(estimate) : training, goal,
+        new Origins(origins.testedOn(), origins.estimatedOn(), origins.goalOn(), of));
+  }
+
+  /** The same with where they come from. */
+  public MaxNumbers from(Origins other) {
+    return new MaxNumbers(tested, estimated, training, goal, other);
   }
 
   /** The same with another training max. */
   public MaxNumbers withTraining(Mass other) {
-    return new MaxNumbers(tested, estimated, other, goal);
+    return new MaxNumbers(tested, estimated, other, goal, origins);
   }
 
   /** The max as it is best known: estimated, else tested; null when neither is. */

@@ -30,22 +30,15 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   private final int number;
   private final Hanging hanging;
   private final LoadFinder finder;
-  private Rounding rounding = Rounding.NEAREST;
+  private LoadSource.Rounding rounding = LoadSource.Rounding.NEAREST;
+  /** Whether a written mass stays what it is: an implement has what it has. */
+  private boolean writtenStays;
 
   // the options of the part, looked up once
   private final @Nullable Integer rest;
   private final @Nullable String tempo;
   private final @Nullable String stop;
   private final @Nullable Mass basis;
-
-  /** How a load becomes one that can be lifted. */
-  private enum Rounding {
-    NEAREST,
-    /** Where a miss costs the set. */
-    DOWN,
-    /** A written mass stays what it is: an implement has what it has. */
-    WRITTEN_STAYS
-  }
 
   PartResolver(Progress progress, Part part, int number, ParsedLine.Places places) {
     this.progress = progress;
@@ -114,7 +107,7 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     }
     ResolvedSet planned = new ResolvedSet(number, set, asked.role(), exact, load, asked.reps(), asked.repsTo(), asked.rpe(),
         asked.rpeTo(), exact == null || basis == null ? null : Double.valueOf(100 * exact.ratioTo(basis)), perSide, rest, tempo,
-        target.from(), target.to(), asked.stop(), false, hanging.ends(load), asked.clock(), asked.distance());
+        target.from(), target.to(), asked.stop(), false, hanging.ends(load), asked.clock(), asked.distance(), target.source(), rounding(target));
     LoggedSet done = progress.logged(number, set);
     ResolvedSet now = done == null ? planned
         : planned.asLogged(done, plates(done.load(), target.onBar()), hanging.ends(done.load()));
@@ -122,11 +115,16 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     finder.follow(now);
   }
 
+  private LoadSource.Rounding rounding(Target target) {
+    boolean asItIs = target.bar() == null || !target.onBar() || request.loadables() == null || target.source() instanceof LoadSource.Written;
+    return asItIs ? LoadSource.Rounding.NONE : rounding;
+  }
+
   /** What is put on; null where a written mass stays though nothing here makes it. */
   private @Nullable Loading loading(Mass asked, Loadables loadables) {
     boolean written = part.load() instanceof Load.OfMass || part.work() instanceof Work.Series;
     Mass bar = written ? loadables.meant(asked) : asked;
-    if (written && rounding == Rounding.WRITTEN_STAYS) {
+    if (written && writtenStays) {
       Loading exact = loadables.exact(bar).orElse(null);
       if (exact == null && !loadables.onBar()) {
         progress.caution(Caution.noSuchMass(text(bar), text(loadables.nearest(bar).total())));
@@ -135,7 +133,7 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     }
     Loading loading = written ? loadables.exact(bar).orElse(null) : null;
     if (loading == null) {
-      loading = rounding == Rounding.DOWN ? loadables.nearestBelow(bar) : loadables.nearest(bar);
+      loading = rounding == LoadSource.Rounding.DOWN ? loadables.nearestBelow(bar) : loadables.nearest(bar);
     }
     if (loadables.tooLight(bar)) {
       progress.caution(Caution.underBar(text(bar), text(loading.total())));
@@ -184,7 +182,7 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
 
   @Override
   public @Nullable Void max(Work.Max work) {
-    rounding = Rounding.DOWN;
+    rounding = LoadSource.Rounding.DOWN;
     Rpe rpe = part.rpe() == null ? Rpe.MAX : part.rpe().from();
     add(1, new Asked(Role.MAX, work.reps(), null, rpe, null, stop, null, null), finder.byRpe(work.reps(), rpe.value(), 1, null));
     return null;
@@ -192,13 +190,13 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
 
   @Override
   public @Nullable Void cluster(Work.Cluster work) {
-    rounding = Rounding.DOWN;
+    rounding = LoadSource.Rounding.DOWN;
     return equal(work.sets(), asked(Role.CLUSTER, work.singles(), clock(null)));
   }
 
   @Override
   public @Nullable Void density(Work.Density work) {
-    rounding = Rounding.DOWN;
+    rounding = LoadSource.Rounding.DOWN;
     return equal(1, asked(Role.DENSITY, work.goal(), clock(null)));
   }
 
@@ -210,7 +208,7 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
 
   @Override
   public @Nullable Void negative(Work.Negative work) {
-    rounding = Rounding.DOWN;
+    rounding = LoadSource.Rounding.DOWN;
     equal(work.sets(), asked(Role.NEGATIVE, work.reps(), null));
     finder.checkNegative(progress.entries().stream().map(Progress.Entry::planned).filter(set -> set.part() == number).toList());
     return null;
@@ -218,19 +216,19 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
 
   @Override
   public @Nullable Void hold(Work.Hold work) {
-    rounding = Rounding.WRITTEN_STAYS;
+    writtenStays = true;
     return equal(work.sets(), asked(Role.HOLD, null, clock(work.seconds())));
   }
 
   @Override
   public @Nullable Void timed(Work.Timed work) {
-    rounding = Rounding.WRITTEN_STAYS;
+    writtenStays = true;
     return equal(work.sets(), asked(Role.TIMED, null, clock(work.seconds())));
   }
 
   @Override
   public @Nullable Void carry(Work.Carry work) {
-    rounding = Rounding.WRITTEN_STAYS;
+    writtenStays = true;
     Integer turns = part.option(Option.Turns.class).map(Option.Turns::count).orElse(null);
     Asked asked = asked(Role.CARRY, null, clock(null));
     return equal(work.sets(), new Asked(asked.role(), null, null, asked.rpe(), asked.rpeTo(), stop, asked.clock(),
@@ -239,10 +237,10 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
 
   @Override
   public @Nullable Void series(Work.Series work) {
-    rounding = Rounding.WRITTEN_STAYS;
+    writtenStays = true;
     Asked asked = asked(Role.SERIES, 1, clock(null));
     for (int set = 1; set <= work.sets(); set++) {
-      add(set, asked, Target.of(work.masses().get(set - 1).shownIn(request.unit())));
+      add(set, asked, Target.written(work.masses().get(set - 1).shownIn(request.unit())));
     }
     return null;
   }

@@ -29,6 +29,8 @@ import org.yarbel.core.mass.Mass;
  * @param ends the load at the bottom and at the top, where chains or bands make them differ
  * @param clock the times of it; null where it has none
  * @param distance how far it is carried; null where it is not
+ * @param source where its planned load comes from; null on cards of old
+ * @param rounding how that became what loads; null on cards of old
  */
 public record ResolvedSet(
     int part,
@@ -50,7 +52,9 @@ public record ResolvedSet(
     boolean logged,
     @Nullable Ends ends,
     @Nullable Clock clock,
-    @Nullable Distance distance) {
+    @Nullable Distance distance,
+    @Nullable LoadSource source,
+    LoadSource.@Nullable Rounding rounding) {
   /** Where an open set without a cap stops: where its form breaks. */
   public static final String STOPS_BY_FORM = "form";
 
@@ -106,22 +110,22 @@ public record ResolvedSet(
 
   ResolvedSet asLogged(LoggedSet done, @Nullable List<Mass> plates, @Nullable Ends endsThen) {
     return new ResolvedSet(part, set, role, exact, done.load(), done.reps(), null, done.rpe(), null, percent, plates,
-        restSeconds, tempo, exactFrom, exactTo, stop, true, endsThen, clock, distance);
+        restSeconds, tempo, exactFrom, exactTo, stop, true, endsThen, clock, distance, source, rounding);
   }
 
   /** One more attempt at what is asked here. */
   ResolvedSet asAttempt(int number) {
     return new ResolvedSet(part, number, role, exact, load, reps, repsTo, rpe, rpeTo, percent, perSide, restSeconds, tempo,
-        exactFrom, exactTo, stop, false, ends, clock, distance);
+        exactFrom, exactTo, stop, false, ends, clock, distance, source, rounding);
   }
 
   ResolvedSet withLoad(Loading other, boolean onBar) {
     return new ResolvedSet(part, set, role, exact, other.total(), reps, repsTo, rpe, rpeTo, percent, onBar ? other.perSide() : null, restSeconds, tempo,
-        exactFrom, exactTo, stop, logged, ends, clock, distance);
+        exactFrom, exactTo, stop, logged, ends, clock, distance, source, rounding);
   }
 
   ResolvedSet withRole(Role other) {
     return new ResolvedSet(part, set, other, exact, load, reps, repsTo, rpe, rpeTo, percent, perSide, restSeconds, tempo,
-        exactFrom, exactTo, stop, logged, ends, clock, distance);
+        exactFrom, exactTo, stop, logged, ends, clock, distance, source, rounding);
   }
 }

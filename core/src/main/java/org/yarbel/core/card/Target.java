@@ -11,15 +11,17 @@ import org.yarbel.core.mass.Mass;
  * @param to the upper end of a range
  * @param bar what the bar has to weigh for it
  * @param onBar whether plates can make it
+ * @param source where it comes from
  */
-record Target(@Nullable Mass exact, @Nullable Mass from, @Nullable Mass to, @Nullable Mass bar, boolean onBar) {
-  static final Target LIFTER_PICKS = new Target(null, null, null, null, true);
+record Target(@Nullable Mass exact, @Nullable Mass from, @Nullable Mass to, @Nullable Mass bar, boolean onBar, LoadSource source) {
+  static final Target LIFTER_PICKS = new Target(null, null, null, null, true, new LoadSource.Picked());
 
-  static Target of(Mass exact) {
-    return new Target(exact, null, null, exact, true);
+  /** A mass somebody wrote down. */
+  static Target written(Mass exact) {
+    return new Target(exact, null, null, exact, true, new LoadSource.Written());
   }
 
   Target withBar(Mass other) {
-    return new Target(exact, from, to, other, onBar);
+    return new Target(exact, from, to, other, onBar, source);
   }
 }

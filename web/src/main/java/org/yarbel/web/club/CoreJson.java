@@ -1,6 +1,9 @@
 package org.yarbel.web.club;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.card.LoadSource;
 import org.yarbel.core.mass.Mass;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -20,6 +23,7 @@ import tools.jackson.databind.ser.std.StdSerializer;
 public class CoreJson {
   private final JsonMapper mapper = JsonMapper.builder()
       .addModule(new SimpleModule().addSerializer(new MassWriter()).addDeserializer(Mass.class, new MassReader()))
+      .addMixIn(LoadSource.class, SourceByName.class)
       .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
       .build();
 
@@ -30,6 +34,14 @@ public class CoreJson {
   public <T> T read(String json, Class<T> type) {
     return mapper.readValue(json, type);
   }
+
+  /** Where a load comes from says its kind, as the core knows nothing of JSON. */
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({@JsonSubTypes.Type(value = LoadSource.Share.class, name = "share"), @JsonSubTypes.Type(value = LoadSource.ByChart.class, name = "chart"),
+      @JsonSubTypes.Type(value = LoadSource.Drop.class, name = "drop"), @JsonSubTypes.Type(value = LoadSource.ShareOfSet.class, name = "set"),
+      @JsonSubTypes.Type(value = LoadSource.OfBody.class, name = "body"), @JsonSubTypes.Type(value = LoadSource.Written.class, name = "written"),
+      @JsonSubTypes.Type(value = LoadSource.Picked.class, name = "picked")})
+  private interface SourceByName {}
 
   private static final class MassWriter extends StdSerializer<Mass> {
     MassWriter() {

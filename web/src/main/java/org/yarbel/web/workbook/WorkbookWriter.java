@@ -26,6 +26,7 @@ import org.apache.poi.ss.usermodel.SheetVisibility;
 import org.apache.poi.ss.util.CellReference;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.LoadSource;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
@@ -240,13 +241,13 @@ final class WorkbookWriter implements LoadFormula.Sheets {
       before.setCellFormula(of.before());
       before.setCellStyle(exact);
       formula = "H" + at;
-      if (of.rounding() != LoadFormula.Rounding.NONE && loadables != null) {
+      if (of.rounding() != LoadSource.Rounding.NONE && loadables != null) {
         String ladder = ladder(loadables);
         String gram = plain(0.001 * MassUnit.KG.nanograms() / unit.nanograms());
         // the last total that is not a gram or more above
         row.createCell(STEP).setCellFormula("IF(H" + at + "+" + gram + "*0.999999<INDEX(" + ladder + ",1),0,MATCH(H" + at + "+" + gram + "*0.999999," + ladder + ",1))");
         String below = "INDEX(" + ladder + ",MAX(I" + at + ",1))";
-        formula = of.rounding() == LoadFormula.Rounding.DOWN ? below : "IF(OR(I" + at + "=0,I" + at + "=ROWS(" + ladder + "))," + below + ",IF(H" + at + "-" + below
+        formula = of.rounding() == LoadSource.Rounding.DOWN ? below : "IF(OR(I" + at + "=0,I" + at + "=ROWS(" + ladder + "))," + below + ",IF(H" + at + "-" + below
             + "<INDEX(" + ladder + ",I" + at + "+1)-H" + at + "+" + gram + "," + below + ",INDEX(" + ladder + ",I" + at + "+1)))";
       }
       cell.setCellFormula(formula);

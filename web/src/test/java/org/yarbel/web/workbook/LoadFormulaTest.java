@@ -21,6 +21,7 @@ import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.card.LoadSource;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
@@ -82,7 +83,7 @@ class LoadFormulaTest {
     Resolver.Request request = request(work, Basis.ESTIMATED, EffortChart.HOUSE, KG);
     ResolvedLine line = Resolver.resolve(request);
     return LoadFormula.rows(request, line, "squat", new Named(), 0).stream().map(row -> row.sets() + " " + (row.literal() != null ? row.literal().number()
-        : row.before() == null ? "-" : row.before() + (row.rounding() == LoadFormula.Rounding.NEAREST ? "" : " " + row.rounding().name().toLowerCase(Locale.ROOT)))).toList();
+        : row.before() == null ? "-" : row.before() + (row.rounding() == LoadSource.Rounding.NEAREST ? "" : " " + row.rounding().name().toLowerCase(Locale.ROOT)))).toList();
   }
 
   @ParameterizedTest

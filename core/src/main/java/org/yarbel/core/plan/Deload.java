@@ -15,6 +15,7 @@ import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.Option;
 import org.yarbel.core.notation.Part;
+import org.yarbel.core.notation.PartOf;
 import org.yarbel.core.notation.Reps;
 import org.yarbel.core.notation.RpeTarget;
 import org.yarbel.core.notation.Work;
@@ -31,7 +32,7 @@ public enum Deload {
   /** Nothing; a short dip may follow. */
   DAYS_OFF("days off", "No training. Expect a short dip before it pays.", 0, null);
 
-  private static final String LIGHT = "3x3 60%";
+  private static final WorkLine LIGHT = PartOf.sets(3, 3).percent(60).line();
   private static final double HALF = 0.5;
   private static final double HARDEST = 8.5;
   private static final int OPEN_REPS = 5;
@@ -108,7 +109,7 @@ public enum Deload {
    * @param work in normal form
    * @param chart for loads that an RPE says
    */
-  public Optional<String> applied(String work, EffortChart chart) {
+  public Optional<WorkLine> applied(WorkLine work, EffortChart chart) {
     return switch (this) {
       case DAYS_OFF -> Optional.empty();
       case LIGHT_TECHNIQUE -> Optional.of(byShare(work) ? LIGHT : half(work, chart));
@@ -117,14 +118,14 @@ public enum Deload {
     };
   }
 
-  private static boolean byShare(String work) {
-    return WorkLine.parse(work).line().parts().stream()
+  private static boolean byShare(WorkLine work) {
+    return work.parts().stream()
         .anyMatch(part -> part.rpe() != null || part.load() instanceof Load.Percent || part.work() instanceof Work.Max);
   }
 
-  private static String half(String work, EffortChart chart) {
+  private static WorkLine half(WorkLine work, EffortChart chart) {
     List<Part> parts = new ArrayList<>();
-    for (Part part : WorkLine.parse(work).line().parts()) {
+    for (Part part : work.parts()) {
       Part easy = plain(easy(part, chart));
       // what followed the heavy set from it would be nothing on its own
       if (easy.load() == null && !parts.isEmpty() && part.load() != null && part.load().needsTop()) {
@@ -132,7 +133,7 @@ public enum Deload {
       }
       parts.add(easy);
     }
-    return new WorkLine(parts).toString();
+    return new WorkLine(parts);
   }
 
   /** Without the point a load is meant at where that says nothing any more. */
@@ -197,9 +198,9 @@ public enum Deload {
     return Mass.of(amount.max(BigDecimal.ONE), mass.unit());
   }
 
-  private static String fewer(String work) {
-    List<Part> parts = WorkLine.parse(work).line().parts().stream().map(Deload::fewer).toList();
-    return new WorkLine(parts).toString();
+  private static WorkLine fewer(WorkLine work) {
+    List<Part> parts = work.parts().stream().map(Deload::fewer).toList();
+    return new WorkLine(parts);
   }
 
   private static Part fewer(Part part) {

@@ -54,9 +54,8 @@ final class UnderCeiling implements Check {
 
   /** The line as it is done in such a week; fewer sets help only where the effort itself is written. */
   private static Finding.@Nullable Mend mend(Deload deload, WatchedLine line) {
-    String written = line.work().toString();
     boolean helps = deload != Deload.LESS_VOLUME || line.work().parts().stream().allMatch(part -> part.rpe() != null);
-    return !helps ? null : deload.applied(written, line.counted().chart()).filter(work -> !work.equals(written))
-        .map(work -> new Finding.Mend(work, "the line as it is done at " + deload.word())).orElse(null);
+    return !helps ? null : deload.applied(line.work(), line.counted().chart()).filter(work -> !work.equals(line.work()))
+        .map(work -> new Finding.Mend(work.toString(), "the line as it is done at " + deload.word())).orElse(null);
   }
 }

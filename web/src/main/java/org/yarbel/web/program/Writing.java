@@ -70,10 +70,11 @@ final class Writing {
   private @Nullable Integer write(Planned planned, int number, Exposure.Line line, @Nullable Integer groupNo) {
     Slot.Origin origin = new Slot.Origin(progression.id(), planned.number(), number, planned.day());
     String key = origin.exposure() + "." + origin.line();
-    Optional<String> work = Optional.of(WorkLine.parse(line.work()).line().toString());
+    Optional<WorkLine> easy = Optional.of(line.work());
     if (planned.deload() != null && !planned.exposure().deload()) {
-      work = planned.deload().applied(work.get(), chart);
+      easy = planned.deload().applied(line.work(), chart);
     }
+    Optional<String> work = easy.map(WorkLine::toString);
     if (closed.contains(key) && !open.containsKey(key) || work.isEmpty()) {
       return groupNo;
     }

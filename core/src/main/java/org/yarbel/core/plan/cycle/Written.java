@@ -77,12 +77,12 @@ public record Written(LocalDate day, int block, SlotKind kind, String lift, Stri
     Exposure exposure = one.method().rule().write(brief, List.of(), at.number(), at.number());
     boolean first = true;
     for (Exposure.Line line : exposure.lines()) {
-      Optional<String> work = Optional.of(WorkLine.parse(line.work()).line().toString());
+      Optional<WorkLine> work = Optional.of(line.work());
       if (deload != null && !exposure.deload()) {
         work = deload.applied(work.get(), brief.chart());
       }
       if (work.isPresent()) {
-        all.add(new Written(at.day(), one.no(), line.kind(), line.lift(), work.get(), line.rounds(), exposure.training(), first, deload, first && deload == null ? exposure.mark() : null,
+        all.add(new Written(at.day(), one.no(), line.kind(), line.lift(), work.get().toString(), line.rounds(), exposure.training(), first, deload, first && deload == null ? exposure.mark() : null,
             exposure.forecast(), first ? exposure.remarks() : List.of()));
         first = false;
       }

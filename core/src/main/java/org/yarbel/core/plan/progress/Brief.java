@@ -47,13 +47,13 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
   }
 
   /** Where to start: a load a coach set, else their share of the max, the nearest there is; empty where neither is known. */
-  Optional<Mass> start() {
-    return settings.mass("load", unit).or(() -> max().map(max -> max.scaled(settings.number("start") / 100))).map(this::near);
+  Optional<Mass> start(Parameter.Number share) {
+    return settings.get(Parameter.Loads.START, unit).or(() -> max().map(max -> max.scaled(settings.get(share) / 100))).map(this::near);
   }
 
   /** The step a coach set, else the usual one of the unit. */
   Mass step() {
-    return settings.mass("step", unit).orElseGet(() -> Mass.of(unit.usualStep(), unit));
+    return settings.get(Parameter.Loads.STEP, unit).orElseGet(() -> Mass.of(unit.usualStep(), unit));
   }
 
   /** Whether legs and back do it, which bear larger steps. */
@@ -79,11 +79,6 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
             .shownIn(unit)).orElse(load);
   }
 
-  /** As the notation writes a load: {@code 82.5kg}. */
-  static String written(Mass load) {
-    return load.number() + load.unit();
-  }
-
   /** The week of an exposure, from 0. */
   int week(int exposure) {
     return exposure / perWeek;
@@ -95,7 +90,7 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
   }
 
   /** What lends itself to varying a lift: those of the list that the catalogue has. */
-  List<String> variations(String key, List<String> usual) {
-    return settings.has(key) ? settings.lifts(key, lifts) : usual;
+  List<String> variations(Parameter.Lifts parameter, List<String> usual) {
+    return settings.has(parameter) ? settings.get(parameter, lifts) : usual;
   }
 }

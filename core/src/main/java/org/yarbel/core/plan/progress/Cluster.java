@@ -1,21 +1,25 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.number;
-
 import java.util.List;
 import org.yarbel.core.card.Singles;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Option;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.Work;
 
 /** Rounds of heavy singles with short gaps, six weeks long. */
 final class Cluster implements Rule {
+  private static final Parameter.Number START = new Parameter.Number("start", "start, % of the max", "93", 80, 97);
+  private static final Parameter.Count ROUNDS = Parameter.Count.of("rounds", "rounds", 3, 1, 6);
+  private static final Parameter.Count SINGLES = Parameter.Count.of("singles", "singles of a round", 6, 4, 8);
+  private static final Parameter.Count GAP = Parameter.Count.of("gap", "s between singles", 20, 5, 60);
+
   static final int WEEKS = 6;
+  private static final int REST = 240;
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(number("start", "start, % of the max", "93", 80, 97), count("rounds", "rounds", 3, 1, 6), count("singles",
-        "singles of a round", 6, 4, 8),
-        count("gap", "s between singles", 20, 5, 60), Parameter.step());
+    return List.of(START, ROUNDS, SINGLES, GAP, Parameter.Loads.STEP);
   }
 
   @Override
@@ -32,14 +36,14 @@ final class Cluster implements Rule {
     if (brief.week(number) >= WEEKS) {
       return Exposure.none("Six weeks of clusters are over: go on with another method.");
     }
-    String load = Percents.text(brief.settings().number("start")) + "%";
+    PartOf work = PartOf.of(new Work.Cluster(brief.settings().get(ROUNDS), brief.settings().get(SINGLES)));
+    work.percent(brief.settings().get(START));
     if (!done.isEmpty()) {
       Done last = done.get(done.size() - 1);
       boolean few = last.sets().stream().anyMatch(set -> set.reps() < Singles.FEW_IN_A_ROUND);
       Mass next = few ? brief.near(Singles.lighter(last.load())) : last.minimumMade() ? brief.up(last.load(), brief.step()) : last.load();
-      load = Brief.written(next);
+      work.mass(next);
     }
-    return Exposure.of(brief, "cluster " + brief.settings().count("rounds") + "x" + brief.settings().count("singles") + " " + load
-        + " gap " + brief.settings().count("gap") + "s rest 4:00").ahead(ahead);
+    return Exposure.of(brief, work.with(new Option.Gap(brief.settings().get(GAP))).with(new Option.Rest(REST))).ahead(ahead);
   }
 }

@@ -1,8 +1,6 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.mass;
-
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -10,20 +8,32 @@ import java.util.OptionalInt;
 import org.yarbel.core.lift.Pattern;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Option;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.Work;
 
 /** A strongman event below contest mass, and every second or third week a rehearsal with it. */
 final class EventWeeks implements Rule {
+  private static final Parameter.Loads MASS = new Parameter.Loads("mass", "contest mass");
+  private static final Parameter.Count EVERY = Parameter.Count.of("every", "a rehearsal every … weeks", 3, 2, 3);
+  private static final Parameter.Count RUNS = Parameter.Count.of("runs", "runs or sets between", 3, 1, 8);
+  private static final Parameter.Count METRES = Parameter.Count.of("metres", "metres", 20, 5, 100);
+  private static final Parameter.Count LIMIT = Parameter.Count.of("limit", "time limit, s", 60, 10, 180);
+
   private static final double FIRST = 0.75;
   private static final double SECOND = 0.85;
   private static final double LIGHT = 0.6;
   private static final int LAST_RUN = 10;
   private static final int TAPER_DAYS = 7;
   private static final int REST_DAYS = 3;
+  private static final int HOLD_SECONDS = 20;
+  private static final int REPS = 5;
+  /** Between runs, in seconds. */
+  private static final int REST = 180;
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(mass("mass", "contest mass"), count("every", "a rehearsal every … weeks", 3, 2, 3), count("runs", "runs or sets between", 3, 1, 8),
-        count("metres", "metres", 20, 5, 100), count("limit", "time limit, s", 60, 10, 180));
+    return List.of(MASS, EVERY, RUNS, METRES, LIMIT);
   }
 
   @Override
@@ -33,12 +43,12 @@ final class EventWeeks implements Rule {
 
   @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
-    Optional<Mass> contest = brief.settings().mass("mass", brief.unit());
+    Optional<Mass> contest = brief.settings().get(MASS, brief.unit());
     Countdown left = brief.countdown();
     if (left != null && left.days() <= REST_DAYS) {
       return Exposure.none(left.days() <= 0 ? "The day of the contest: the platform is the session." : Count.of(left.days(), "day") + " to the contest: rest.");
     }
-    int every = brief.settings().count("every");
+    int every = brief.settings().get(EVERY);
     int week = brief.week(number) % every;
     boolean near = left != null && left.days() < LAST_RUN + TAPER_DAYS;
     OptionalInt last = left == null ? OptionalInt.empty() : left.lastHeavy(LAST_RUN);
@@ -47,10 +57,10 @@ final class EventWeeks implements Rule {
     Exposure exposure = Exposure.of(brief, switch (brief.lift().pattern()) {
       case CARRY, DRAG -> carry(brief, contest, rehearsal, share);
       case LOADING, THROW -> series(brief, contest, rehearsal, share);
-      case HOLD -> rehearsal ? "hold 1x" + brief.settings().count("limit") + "s" + load(brief, contest, 1) : "hold " + brief.settings()
-          .count("runs") + "x20s" + load(brief, contest, share);
-      default -> rehearsal ? "timed 1x" + brief.settings().count("limit") + "s" + load(brief, contest, 1) : brief.settings()
-          .count("runs") + "x5" + load(brief, contest, share);
+      case HOLD -> rehearsal ? load(PartOf.of(new Work.Hold(1, brief.settings().get(LIMIT))), brief, contest, 1)
+          : load(PartOf.of(new Work.Hold(brief.settings().get(RUNS), HOLD_SECONDS)), brief, contest, share);
+      default -> rehearsal ? load(PartOf.of(new Work.Timed(1, brief.settings().get(LIMIT))), brief, contest, 1)
+          : load(PartOf.sets(brief.settings().get(RUNS), REPS), brief, contest, share);
     });
     return contest.isEmpty() ? exposure.saying("The contest mass is not written down: the lifter picks.")
         : rehearsal ? exposure.marked(near ? Exposure.Mark.LAST_HEAVY : Exposure.Mark.REHEARSAL)
@@ -58,27 +68,30 @@ final class EventWeeks implements Rule {
         : near && left.days() < LAST_RUN ? exposure.saying(Count.of(left.days(), "day") + " to the contest: light and clean.") : exposure;
   }
 
-  private static String carry(Brief brief, Optional<Mass> contest, boolean rehearsal, double share) {
-    String metres = brief.settings().count("metres") + "m";
-    return rehearsal ? "carry 1x" + metres + load(brief, contest, 1) + " in " + brief.settings().count("limit") + "s"
-        : "carry " + brief.settings().count("runs") + "x" + metres + load(brief, contest, share) + " rest 3:00";
+  private static PartOf carry(Brief brief, Optional<Mass> contest, boolean rehearsal, double share) {
+    BigDecimal metres = BigDecimal.valueOf(brief.settings().get(METRES));
+    Work.Carry run = new Work.Carry(rehearsal ? 1 : brief.settings().get(RUNS), metres, Work.Carry.DistanceUnit.M);
+    return rehearsal ? load(PartOf.of(run), brief, contest, 1).with(new Option.In(brief.settings().get(LIMIT)))
+        : load(PartOf.of(run), brief, contest, share).with(new Option.Rest(REST));
   }
 
-  private static String series(Brief brief, Optional<Mass> contest, boolean rehearsal, double share) {
+  private static PartOf series(Brief brief, Optional<Mass> contest, boolean rehearsal, double share) {
     if (contest.isEmpty()) {
-      return brief.settings().count("runs") + "x1";
+      return PartOf.sets(brief.settings().get(RUNS), 1);
     }
-    List<String> masses = new ArrayList<>();
+    List<Mass> masses = new ArrayList<>();
     for (double part : rehearsal || brief.lift().pattern() == Pattern.THROW ? new double[] {0.7, 0.85, 1} : new double[] {0.7, share}) {
-      String next = brief.near(contest.get().scaled(part * (rehearsal ? 1 : share))).number();
-      if (!masses.contains(next)) {
+      Mass next = brief.near(contest.get().scaled(part * (rehearsal ? 1 : share)));
+      if (masses.stream().noneMatch(there -> there.number().equals(next.number()))) {
         masses.add(next);
       }
     }
-    return "series " + String.join("/", masses) + brief.unit() + (rehearsal ? " in " + brief.settings().count("limit") + "s" : "");
+    PartOf series = PartOf.of(new Work.Series(masses));
+    return rehearsal ? series.with(new Option.In(brief.settings().get(LIMIT))) : series;
   }
 
-  private static String load(Brief brief, Optional<Mass> contest, double share) {
-    return contest.map(mass -> " " + Brief.written(brief.near(mass.scaled(share)))).orElse("");
+  private static PartOf load(PartOf work, Brief brief, Optional<Mass> contest, double share) {
+    contest.ifPresent(mass -> work.mass(brief.near(mass.scaled(share))));
+    return work;
   }
 }

@@ -5,6 +5,8 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 
@@ -51,7 +53,11 @@ public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Null
    *
    * @param group lines one after another with the same are done by turns; null for none
    */
-  public record Line(SlotKind kind, String lift, String work, @Nullable Group group) {
+  public record Line(SlotKind kind, String lift, WorkLine work, @Nullable Group group) {
+    static Line of(SlotKind kind, String lift, PartOf... parts) {
+      return new Line(kind, lift, PartOf.line(parts), null);
+    }
+
     /** How often its group goes round, 1 without one. */
     public int rounds() {
       return group == null || group.rounds() == null ? 1 : group.rounds();
@@ -60,7 +66,7 @@ public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Null
 
   /** What a line of it is worked out with. */
   public PlannedLine planned(Line line, Catalogue all) {
-    return new PlannedLine(all.ofKey(line.lift()).orElseThrow(), line.work(), PlannedLine.Beside.NONE, line.rounds(), training);
+    return new PlannedLine(all.ofKey(line.lift()).orElseThrow(), line.work().toString(), PlannedLine.Beside.NONE, line.rounds(), training);
   }
 
   public Exposure {
@@ -74,11 +80,19 @@ public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Null
   }
 
   /** One main line of the brief's own lift. */
-  static Exposure of(Brief brief, String work) {
+  static Exposure of(Brief brief, PartOf... parts) {
+    return of(brief, PartOf.line(parts));
+  }
+
+  static Exposure of(Brief brief, WorkLine work) {
     return new Exposure(List.of(main(brief, work)), false, false, null, List.of());
   }
 
-  static Line main(Brief brief, String work) {
+  static Line main(Brief brief, PartOf... parts) {
+    return main(brief, PartOf.line(parts));
+  }
+
+  static Line main(Brief brief, WorkLine work) {
     return new Line(SlotKind.MAIN, brief.lift().key(), work, null);
   }
 

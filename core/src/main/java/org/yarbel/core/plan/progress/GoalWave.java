@@ -1,30 +1,42 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.lifts;
-import static org.yarbel.core.plan.progress.Parameter.number;
-
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.Option;
+import org.yarbel.core.notation.Part;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.SlotKind;
 
 /** Ten weeks of a top set that rises towards a goal with speed work behind it, and the goal in the eleventh. */
 final class GoalWave implements Rule {
+  private static final Parameter.Count WEEKS = Parameter.Count.of("weeks", "weeks before the max", 10, 6, 16);
+  private static final Parameter.Number FROM = new Parameter.Number("from", "first top set, % of the goal", "75", 60, 90);
+  private static final Parameter.Number TO = new Parameter.Number("to", "last top set, % of the goal", "97", 90, 100);
+  private static final Parameter.Lifts BESIDE = new Parameter.Lifts("assistance", "assistance");
+
   private static final Group CIRCUIT = new Group(Group.Kind.CIRCUIT, null, 0, 90, null);
   private static final double NEAR_FAILURE = 0.98;
   /** From which week on (counted from 1) speed and assistance change. */
   private static final int[] CHANGES = {5, 7, 10};
 
-  private static final String[] SPEED = {"8x3 60% goal rest 90s", "5x3 65% goal rest 120s", "3x3 70% goal", "2x3 75% goal"};
-  private static final String[] ASSISTANCE = {"3x8", "3x5", "2x5", ""};
+  private static final List<Part> SPEED = List.of(speed(8, 60).with(new Option.Rest(90)).part(), speed(5, 65).with(new Option.Rest(120)).part(),
+      speed(3, 70).part(), speed(2, 75).part());
+  private static final List<Optional<PartOf>> ASSISTANCE = List.of(Optional.of(PartOf.sets(3, 8)), Optional.of(PartOf.sets(3, 5)),
+      Optional.of(PartOf.sets(2, 5)), Optional.empty());
+
+  private static PartOf speed(int sets, double percent) {
+    return PartOf.sets(sets, 3).percent(percent, Basis.GOAL);
+  }
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(count("weeks", "weeks before the max", 10, 6, 16), number("from", "first top set, % of the goal", "75", 60, 90),
-        number("to", "last top set, % of the goal", "97", 90, 100), lifts("assistance", "assistance"));
+    return List.of(WEEKS, FROM, TO, BESIDE);
   }
 
   @Override
@@ -37,25 +49,24 @@ final class GoalWave implements Rule {
     if (brief.numbers().goal() == null) {
       return Rule.withoutNumbers(brief, ahead).saying("No goal is written down for this lift: it is planned by RPE until there is one.");
     }
-    int weeks = brief.settings().count("weeks");
+    int weeks = brief.settings().get(WEEKS);
     int week = brief.week(number);
     if (week > weeks) {
       return Exposure.none("The wave is over: start the next from a new goal.");
     }
     int stage = stage(week, weeks);
     if (brief.ofWeek(number) > 0) {
-      return week == weeks ? Exposure.none("Rest before the max.") : Exposure.of(brief, SPEED[stage]);
+      return week == weeks ? Exposure.none("Rest before the max.") : Exposure.of(brief, new WorkLine(List.of(SPEED.get(stage))));
     }
     if (week == weeks) {
-      return Exposure.of(brief, "1x1 100% goal").saying("The week of the max: the goal itself. Spotters, and safeties set.");
+      return Exposure.of(brief, PartOf.sets(1, 1).percent(100, Basis.GOAL)).saying("The week of the max: the goal itself. Spotters, and safeties set.");
     }
     double percent = percent(brief, week);
     List<Exposure.Line> lines = new ArrayList<>();
-    lines.add(Exposure.main(brief, "1x" + reps(week, weeks) + " " + Percents.text(percent) + "% goal; " + SPEED[stage]));
-    if (!ASSISTANCE[stage].isEmpty()) {
-      brief.variations("assistance", usual(brief)).forEach(lift ->
-          lines.add(new Exposure.Line(SlotKind.ASSISTANCE, lift, ASSISTANCE[stage], stage == 0 ? CIRCUIT : null)));
-    }
+    Part top = PartOf.sets(1, reps(week, weeks)).percent(percent, Basis.GOAL).part();
+    lines.add(Exposure.main(brief, new WorkLine(List.of(top, SPEED.get(stage)))));
+    ASSISTANCE.get(stage).ifPresent(work -> brief.variations(BESIDE, usual(brief)).forEach(lift ->
+        lines.add(new Exposure.Line(SlotKind.ASSISTANCE, lift, work.line(), stage == 0 ? CIRCUIT : null))));
     return new Exposure(lines, false, false, null, remarks(brief, week, percent));
   }
 
@@ -73,7 +84,7 @@ final class GoalWave implements Rule {
   }
 
   private static double percent(Brief brief, int week) {
-    return Percents.between(brief.settings().number("from"), brief.settings().number("to"), week, brief.settings().count("weeks"));
+    return Percents.between(brief.settings().get(FROM), brief.settings().get(TO), week, brief.settings().get(WEEKS));
   }
 
   private static List<String> usual(Brief brief) {
@@ -102,6 +113,6 @@ final class GoalWave implements Rule {
 
   private static boolean overLimit(Brief brief, int week, Mass estimate, Mass goal) {
     double share = percent(brief, week) / 100 * goal.ratioTo(estimate);
-    return share > NEAR_FAILURE * RepMaxCurve.HOUSE.fraction(reps(week, brief.settings().count("weeks")));
+    return share > NEAR_FAILURE * RepMaxCurve.HOUSE.fraction(reps(week, brief.settings().get(WEEKS)));
   }
 }

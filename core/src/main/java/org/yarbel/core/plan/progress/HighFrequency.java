@@ -1,15 +1,18 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.lifts;
-import static org.yarbel.core.plan.progress.Parameter.number;
-
 import java.util.List;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.notation.Option;
+import org.yarbel.core.notation.PartOf;
 import org.yarbel.core.plan.SlotKind;
 
 /** The lift three to five times a week, a little each time, never near failure, variations by turns. */
 final class HighFrequency implements Rule {
+  private static final Parameter.Lifts VARIATIONS = new Parameter.Lifts("variations", "variations by turns");
+  private static final Parameter.Number CAP = new Parameter.Number("cap", "stop at RPE", "8", 7, 9);
+
   /** Sets of the week's sessions: so many reps that RPE 7 to 8 lies between 60 and 80 % of the max. */
-  private static final String[] SETS = {"4x6", "3x8", "4x6", "3x7", "3x6"};
+  private static final int[][] SETS = {{4, 6}, {3, 8}, {4, 6}, {3, 7}, {3, 6}};
 
   private static final double FROM_RPE = 7;
   private static final double RISE = 0.5;
@@ -17,7 +20,7 @@ final class HighFrequency implements Rule {
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(lifts("variations", "variations by turns"), number("cap", "stop at RPE", "8", 7, 9));
+    return List.of(VARIATIONS, CAP);
   }
 
   @Override
@@ -26,13 +29,13 @@ final class HighFrequency implements Rule {
       return Rule.withoutNumbers(brief, ahead);
     }
     int at = brief.ofWeek(number) % SETS.length;
-    List<String> variations = brief.variations("variations", usual(brief));
+    List<String> variations = brief.variations(VARIATIONS, usual(brief));
     boolean varied = at % 2 == 1 && !variations.isEmpty();
     String lift = varied ? variations.get((brief.week(number) + at / 2) % variations.size()) : brief.lift().key();
-    double cap = Percents.toHalf(brief.settings().number("cap"));
+    double cap = Percents.toHalf(brief.settings().get(CAP));
     double rpe = Math.min(FROM_RPE + RISE * (brief.week(number) % WAVE), cap);
-    String work = SETS[at] + " @" + Percents.text(rpe) + " cap @" + Percents.text(cap);
-    return new Exposure(List.of(new Exposure.Line(SlotKind.MAIN, lift, work, null)), false, false, null, List.of());
+    PartOf work = PartOf.sets(SETS[at][0], SETS[at][1]).rpe(rpe).with(new Option.Cap(Rpe.of(cap)));
+    return new Exposure(List.of(Exposure.Line.of(SlotKind.MAIN, lift, work)), false, false, null, List.of());
   }
 
   private static List<String> usual(Brief brief) {

@@ -1,23 +1,21 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.mass;
-import static org.yarbel.core.plan.progress.Parameter.number;
-import static org.yarbel.core.plan.progress.Parameter.numbers;
-
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.PartOf;
 
 /** The load steps up, sets step down as reps are lost; when the single set fails, fewer reps from full sets. */
 final class Ladder implements Rule {
+  private static final Parameter.Numbers TIERS = new Parameter.Numbers("tiers", "reps of the tiers", "8,5,3", 1, 20);
+  private static final Parameter.Count SETS = Parameter.Count.of("sets", "full sets", 3, 1, 8);
+  private static final Parameter.Number START = new Parameter.Number("start", "start, % of the max", "70", 30, 95);
+  private static final Parameter.Number RESTART = new Parameter.Number("restart", "restart, % of the best single set of the first tier", "90", 70, 100);
+
   @Override
   public List<Parameter> parameters() {
-    return List.of(numbers("tiers", "reps of the tiers", "8,5,3", 1, 20), count("sets", "full sets", 3, 1, 8), number("start",
-        "start, % of the max", "70", 30, 95),
-        mass("load", "or start at this load"), Parameter.step(), number("restart", "restart, % of the best single set of the first tier",
-            "90", 70, 100));
+    return List.of(TIERS, SETS, START, Parameter.Loads.START, Parameter.Loads.STEP, RESTART);
   }
 
   @Override
@@ -28,7 +26,7 @@ final class Ladder implements Rule {
   @Override
   public Exposure write(Brief brief, List<Done> all, int number, int ahead) {
     List<Done> done = Done.counting(all);
-    Optional<Mass> start = brief.start();
+    Optional<Mass> start = brief.start(START);
     if (start.isEmpty() && done.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }
@@ -37,7 +35,7 @@ final class Ladder implements Rule {
     for (int i = 0; i < ahead; i++) {
       rung.load = brief.up(rung.load, brief.step());
     }
-    return Exposure.of(brief, rung.sets + "x" + rung.reps() + " " + Brief.written(rung.load)).ahead(ahead);
+    return Exposure.of(brief, PartOf.sets(rung.sets, rung.reps()).mass(rung.load)).ahead(ahead);
   }
 
   /** Where on the ladder the lifter stands. */
@@ -52,8 +50,8 @@ final class Ladder implements Rule {
 
     Rung(Brief brief, Mass load) {
       this.brief = brief;
-      this.tiers = brief.settings().numbers("tiers");
-      this.full = brief.settings().count("sets");
+      this.tiers = brief.settings().get(TIERS);
+      this.full = brief.settings().get(SETS);
       this.sets = full;
       this.load = load;
     }
@@ -83,7 +81,7 @@ final class Ladder implements Rule {
       if (tier == tiers.size()) {
         tier = 0;
         Mass best = bestSingle == null ? load : bestSingle;
-        load = brief.near(best.scaled(brief.settings().number("restart") / 100));
+        load = brief.near(best.scaled(brief.settings().get(RESTART) / 100));
         bestSingle = null;
       }
     }

@@ -1,26 +1,27 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.mass;
-import static org.yarbel.core.plan.progress.Parameter.number;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.PartOf;
 
 /** A step more whenever the minimum was made; a miss is repeated, the third in a row takes a tenth off. */
 final class NoviceLinear implements Rule {
+  private static final Parameter.Number START = new Parameter.Number("start", "start, % of the max", "60", 30, 90);
+  private static final Parameter.Count SETS = new Parameter.Count("sets", "sets (5; deadlift 1)", "", 1, 8);
+  private static final Parameter.Count REPS = Parameter.Count.of("reps", "reps", 5, 3, 8);
+  private static final Parameter.Count MISSES = Parameter.Count.of("misses", "misses in a row before the reset", 3, 1, 5);
+  private static final Parameter.Number RESET = new Parameter.Number("reset", "reset, % off", "10", 5, 25);
+
   private static final int STALL_FROM_WEEK = 4;
   private static final int PAYS_FOR_WEEKS = 6;
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(number("start", "start, % of the max", "60", 30, 90), mass("load", "or start at this load"),
-        new Parameter("sets", "sets (5; deadlift 1)", Parameter.Kind.COUNT, "", 1, 8), count("reps", "reps", 5, 3, 8), Parameter.step(),
-        count("misses", "misses in a row before the reset", 3, 1, 5), number("reset", "reset, % off", "10", 5, 25));
+    return List.of(START, Parameter.Loads.START, SETS, REPS, Parameter.Loads.STEP, MISSES, RESET);
   }
 
   @Override
@@ -38,7 +39,7 @@ final class NoviceLinear implements Rule {
   @Override
   public Exposure write(Brief brief, List<Done> all, int number, int ahead) {
     List<Done> done = Done.counting(all);
-    Optional<Mass> start = brief.start();
+    Optional<Mass> start = brief.start(START);
     if (start.isEmpty() && done.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }
@@ -50,16 +51,16 @@ final class NoviceLinear implements Rule {
       misses = exposure.minimumMade() ? 0 : misses + 1;
       if (misses == 0) {
         load = brief.up(load, step);
-      } else if (misses >= brief.settings().count("misses")) {
-        load = brief.near(load.scaled(1 - brief.settings().number("reset") / 100));
+      } else if (misses >= brief.settings().get(MISSES)) {
+        load = brief.near(load.scaled(1 - brief.settings().get(RESET) / 100));
         misses = 0;
       }
     }
     for (int i = 0; i < ahead; i++) {
       load = brief.up(load, step);
     }
-    int sets = brief.settings().has("sets") ? brief.settings().count("sets") : brief.lift().movement() == Movement.DEADLIFT ? 1 : 5;
-    return Exposure.of(brief, sets + "x" + brief.settings().count("reps") + "+ " + Brief.written(load)).ahead(ahead)
+    int sets = brief.settings().has(SETS) ? brief.settings().get(SETS) : brief.lift().movement() == Movement.DEADLIFT ? 1 : 5;
+    return Exposure.of(brief, PartOf.plus(sets, brief.settings().get(REPS)).mass(load)).ahead(ahead)
         .saying(remarks(brief, done, load, number, ahead));
   }
 

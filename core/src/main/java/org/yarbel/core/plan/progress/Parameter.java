@@ -1,17 +1,12 @@
 package org.yarbel.core.plan.progress;
 
 /**
- * One thing a coach can set of a rule, such as 'start, % of the max', 60, from 30 to 90.
- *
- * @param key what it is stored under
- * @param words what the screens say
- * @param fallback the text when nothing is set; empty where the rule works it out
- * @param least of numbers; of lists, of each entry
- * @param most of numbers; of lists, of each entry
+ * One thing a coach can set of a rule, such as 'start, % of the max', 60, from 30 to 90. A rule keeps each as a constant and asks
+ * its {@link Settings} by it, so that what is asked for is what can be set.
  */
-public record Parameter(String key, String words, Kind kind, String fallback, double least, double most) {
+public sealed interface Parameter {
   /** What can be typed. */
-  public enum Kind {
+  enum Kind {
     /** A whole number. */
     COUNT,
     /** A number with at most two decimals. */
@@ -26,33 +21,118 @@ public record Parameter(String key, String words, Kind kind, String fallback, do
     BASIS
   }
 
-  static Parameter count(String key, String words, int fallback, int least, int most) {
-    return new Parameter(key, words, Kind.COUNT, Integer.toString(fallback), least, most);
+  /** What it is stored under. */
+  String key();
+
+  /** What the screens say. */
+  String words();
+
+  /** What can be typed. */
+  Kind kind();
+
+  /** The text when nothing is set; empty where the rule works it out. */
+  String fallback();
+
+  /** The least that can be set; of lists, of each entry. */
+  default double least() {
+    return 0;
   }
 
-  static Parameter number(String key, String words, String fallback, double least, double most) {
-    return new Parameter(key, words, Kind.NUMBER, fallback, least, most);
+  /** The most that can be set; of lists, of each entry. */
+  default double most() {
+    return 0;
   }
 
-  static Parameter mass(String key, String words) {
-    return new Parameter(key, words, Kind.MASS, "", 0, 1000);
+  /** A whole number. */
+  record Count(String key, String words, String fallback, double least, double most) implements Parameter {
+    /** One with a default. */
+    static Count of(String key, String words, int fallback, int least, int most) {
+      return new Count(key, words, Integer.toString(fallback), least, most);
+    }
+
+    @Override
+    public Kind kind() {
+      return Kind.COUNT;
+    }
   }
 
-  static Parameter numbers(String key, String words, String fallback, double least, double most) {
-    return new Parameter(key, words, Kind.NUMBERS, fallback, least, most);
+  /** A number with at most two decimals. */
+  record Number(String key, String words, String fallback, double least, double most) implements Parameter {
+    @Override
+    public Kind kind() {
+      return Kind.NUMBER;
+    }
   }
 
-  static Parameter lifts(String key, String words) {
-    return new Parameter(key, words, Kind.LIFTS, "", 0, 0);
+  /** Numbers, one at the least. */
+  record Numbers(String key, String words, String fallback, double least, double most) implements Parameter {
+    @Override
+    public Kind kind() {
+      return Kind.NUMBERS;
+    }
+  }
+
+  /** A load. */
+  record Loads(String key, String words) implements Parameter {
+    private static final int MOST = 1000;
+
+    /** Where to start, in place of a share of the max. */
+    static final Loads START = new Loads("load", "or start at this load");
+
+    /** The smallest jump: the unit's usual one when empty. */
+    static final Loads STEP = new Loads("step", "step");
+
+    @Override
+    public Kind kind() {
+      return Kind.MASS;
+    }
+
+    @Override
+    public String fallback() {
+      return "";
+    }
+
+    @Override
+    public double most() {
+      return MOST;
+    }
+  }
+
+  /** Lifts; none for the usual ones. */
+  record Lifts(String key, String words) implements Parameter {
+    @Override
+    public Kind kind() {
+      return Kind.LIFTS;
+    }
+
+    @Override
+    public String fallback() {
+      return "";
+    }
   }
 
   /** Which number its percentages are of. */
-  static Parameter basis() {
-    return new Parameter("basis", "percentages of", Kind.BASIS, "", 0, 0);
-  }
+  record OfBasis() implements Parameter {
+    static final OfBasis ONE = new OfBasis();
 
-  /** The smallest jump: the unit's usual one when empty. */
-  static Parameter step() {
-    return mass("step", "step");
+    @Override
+    public String key() {
+      return "basis";
+    }
+
+    @Override
+    public String words() {
+      return "percentages of";
+    }
+
+    @Override
+    public Kind kind() {
+      return Kind.BASIS;
+    }
+
+    @Override
+    public String fallback() {
+      return "";
+    }
   }
 }

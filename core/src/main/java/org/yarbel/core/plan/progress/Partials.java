@@ -1,13 +1,18 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.number;
-
 import java.util.ArrayList;
 import java.util.List;
+import org.yarbel.core.notation.Part;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
 
 /** Three positions of a lift, the loads rising over the sets and from week to week, six weeks long. */
 final class Partials implements Rule {
+  private static final Parameter.Number HIGH = new Parameter.Number("high", "high position, first set, %", "105", 90, 130);
+  private static final Parameter.Number MID = new Parameter.Number("mid", "middle position, first set, %", "85", 70, 100);
+  private static final Parameter.Number LOW = new Parameter.Number("low", "low position, first set, %", "70", 50, 90);
+
   /** A position: what is lifted, the share of the whole lift's max in the first set of the first week, and its rise a week. */
   private record Position(String lift, double from, double rise) {}
 
@@ -17,8 +22,7 @@ final class Partials implements Rule {
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(number("high", "high position, first set, %", "105", 90, 130), number("mid", "middle position, first set, %", "85", 70, 100),
-        number("low", "low position, first set, %", "70", 50, 90));
+    return List.of(HIGH, MID, LOW);
   }
 
   @Override
@@ -32,19 +36,19 @@ final class Partials implements Rule {
     }
     List<Exposure.Line> lines = new ArrayList<>();
     for (Position position : positions(brief)) {
-      List<String> sets = new ArrayList<>();
+      List<Part> sets = new ArrayList<>();
       for (int set = 0; set < 3; set++) {
-        sets.add("1x3 " + Percents.text(position.from() + position.rise() * week + OVER_SETS * set) + "% of " + brief.lift().key());
+        sets.add(PartOf.sets(1, 3).percentOf(position.from() + position.rise() * week + OVER_SETS * set, brief.lift().key()).part());
       }
-      lines.add(new Exposure.Line(lines.isEmpty() ? SlotKind.MAIN : SlotKind.SECOND, position.lift(), String.join("; ", sets), null));
+      lines.add(new Exposure.Line(lines.isEmpty() ? SlotKind.MAIN : SlotKind.SECOND, position.lift(), new WorkLine(sets), null));
     }
     return new Exposure(lines, false, false, null, List.of());
   }
 
   private static List<Position> positions(Brief brief) {
-    double high = brief.settings().number("high");
-    double mid = brief.settings().number("mid");
-    double low = brief.settings().number("low");
+    double high = brief.settings().get(HIGH);
+    double mid = brief.settings().get(MID);
+    double low = brief.settings().get(LOW);
     return switch (brief.lift().movement()) {
       case SQUAT -> List.of(new Position("half-squat-from-pins", high, 1), new Position("pin-squat", Math.min(mid, BOTTOM), 1),
           new Position("paused-squat", low, 1));

@@ -1,24 +1,27 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.numbers;
-
 import java.util.List;
 import java.util.Optional;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 
 /** Three weeks of plus sets at rising shares of a training max, an easy week, and a new training max from the reps. */
 final class PlusSets implements Rule {
+  private static final Parameter.Numbers PERCENTS = new Parameter.Numbers("percents", "% of the training max, week by week", "80,85,90", 50, 110);
+  private static final Parameter.Count SETS = Parameter.Count.of("sets", "sets", 3, 1, 6);
+  private static final Parameter.Loads TRAINING = new Parameter.Loads("training", "training max at the start");
+
   private static final int[] REPS = {5, 4, 3};
   private static final int WAVE = REPS.length + 1;
   private static final int MANY = 5;
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(numbers("percents", "% of the training max, week by week", "80,85,90", 50, 110), count("sets", "sets", 3, 1, 6),
-        Parameter.mass("training", "training max at the start"), Parameter.step());
+    return List.of(PERCENTS, SETS, TRAINING, Parameter.Loads.STEP);
   }
 
   @Override
@@ -34,7 +37,7 @@ final class PlusSets implements Rule {
   @Override
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     MaxNumbers numbers = brief.numbers();
-    Optional<Mass> first = brief.settings().mass("training", brief.unit()).or(() -> Optional.ofNullable(numbers.training()))
+    Optional<Mass> first = brief.settings().get(TRAINING, brief.unit()).or(() -> Optional.ofNullable(numbers.training()))
         .or(() -> brief.max().map(MaxNumbers::trainingFrom));
     if (first.isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
@@ -42,18 +45,18 @@ final class PlusSets implements Rule {
     int wave = brief.week(number) / WAVE;
     int week = brief.week(number) % WAVE;
     Standing standing = standing(brief, done, first.get(), wave, number - ahead);
-    List<Double> percents = brief.settings().numbers("percents");
-    int sets = brief.settings().count("sets");
-    String opening = line(sets, percents, 0);
-    String work = week < REPS.length ? line(sets, percents, week) : Deload.HALF_LOAD.applied(opening, brief.chart()).orElse(opening);
+    List<Double> percents = brief.settings().get(PERCENTS);
+    int sets = brief.settings().get(SETS);
+    WorkLine opening = line(sets, percents, 0);
+    WorkLine work = week < REPS.length ? line(sets, percents, week) : Deload.HALF_LOAD.applied(opening, brief.chart()).orElse(opening);
     return new Exposure(List.of(Exposure.main(brief, work)), ahead > 0, easy(brief.settings(), week), standing.training(),
         List.of("Training max " + Percents.text(standing.training().amountIn(brief.unit(), 1)
             .doubleValue()) + " " + brief.unit() + ". " + standing.why()));
   }
 
-  private static String line(int sets, List<Double> percents, int week) {
+  private static WorkLine line(int sets, List<Double> percents, int week) {
     double percent = week < percents.size() ? percents.get(week) : percents.get(percents.size() - 1);
-    return sets + "x" + REPS[week] + "+ " + Percents.text(percent) + "% tm";
+    return PartOf.plus(sets, REPS[week]).percent(percent, Basis.TRAINING).line();
   }
 
   private record Standing(Mass training, String why) {}

@@ -1,22 +1,25 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.lifts;
-import static org.yarbel.core.plan.progress.Parameter.numbers;
-
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Option;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.Work;
 import org.yarbel.core.plan.SlotKind;
 
 /** A heavy day on a variation that changes, and a speed day on the lift itself. */
 final class Rotation implements Rule {
+  private static final int REST = 45;
+  private static final Parameter.Lifts VARIATIONS = new Parameter.Lifts("variations", "variations, in turn");
+  private static final Parameter.Count HOLD = Parameter.Count.of("hold", "weeks before the variation changes", 2, 1, 3);
+  private static final Parameter.Numbers SPEED = new Parameter.Numbers("speed", "speed work, % week by week", "50,55,60", 40, 70);
+
   @Override
   public List<Parameter> parameters() {
-    return List.of(lifts("variations", "variations, in turn"), count("hold", "weeks before the variation changes", 2, 1, 3),
-        numbers("speed", "speed work, % week by week", "50,55,60", 40, 70));
+    return List.of(VARIATIONS, HOLD, SPEED);
   }
 
   @Override
@@ -31,15 +34,17 @@ final class Rotation implements Rule {
     }
     int week = brief.week(number);
     if (brief.ofWeek(number) % 2 == 1) {
-      List<Double> speed = brief.settings().numbers("speed");
-      String sets = brief.lift().movement() == Movement.BENCH || brief.lift().movement() == Movement.PRESS ? "9x3 " : "10x2 ";
-      return Exposure.of(brief, sets + Percents.text(speed.get(week % speed.size())) + "% rest 45s");
+      List<Double> speed = brief.settings().get(SPEED);
+      boolean press = brief.lift().movement() == Movement.BENCH || brief.lift().movement() == Movement.PRESS;
+      PartOf sets = press ? PartOf.sets(9, 3) : PartOf.sets(10, 2);
+      return Exposure.of(brief, sets.percent(speed.get(week % speed.size())).with(new Option.Rest(REST)));
     }
-    List<String> variations = brief.variations("variations", usual(brief));
-    String lift = variations.get(week / brief.settings().count("hold") % variations.size());
+    List<String> variations = brief.variations(VARIATIONS, usual(brief));
+    String lift = variations.get(week / brief.settings().get(HOLD) % variations.size());
     Optional<Mass> best = done.stream().filter(exposure -> exposure.lift().equals(lift)).map(Done::heaviestMade).flatMap(Optional::stream)
         .max(Comparator.naturalOrder());
-    return new Exposure(List.of(new Exposure.Line(SlotKind.MAIN, lift, "max 1; 1xAMRAP 80% top; 4x3 80% top", null)), ahead > 0, false, null,
+    return new Exposure(List.of(Exposure.Line.of(SlotKind.MAIN, lift, PartOf.of(new Work.Max(1)), PartOf.open(1).ofTop(80),
+        PartOf.sets(4, 3).ofTop(80))), ahead > 0, false, null,
         best.map(mass -> List.of("The mark to beat in this variation: " + mass.text() + ".")).orElse(List.of()));
   }
 

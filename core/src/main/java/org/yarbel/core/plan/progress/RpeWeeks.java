@@ -1,17 +1,20 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.number;
-
 import java.util.List;
+import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 
 /** The same sets, a point harder every week, then an easy one. */
 final class RpeWeeks implements Rule {
+  private static final Parameter.Count SETS = Parameter.Count.of("sets", "sets", 3, 1, 10);
+  private static final Parameter.Count REPS = Parameter.Count.of("reps", "reps", 5, 1, 8);
+  private static final Parameter.Number FROM = new Parameter.Number("from", "first week at RPE", "7", 6, 9);
+  private static final Parameter.Number TO = new Parameter.Number("to", "last week at RPE", "9", 7, 10);
+
   @Override
   public List<Parameter> parameters() {
-    return List.of(count("sets", "sets", 3, 1, 10), count("reps", "reps", 5, 1, 8), number("from", "first week at RPE", "7", 6, 9),
-        number("to", "last week at RPE", "9", 7, 10));
+    return List.of(SETS, REPS, FROM, TO);
   }
 
   @Override
@@ -21,8 +24,8 @@ final class RpeWeeks implements Rule {
 
   /** How many weeks rise before the easy one. */
   private static int hard(Settings settings) {
-    double from = Percents.toHalf(settings.number("from"));
-    return (int) (Math.max(from, Percents.toHalf(settings.number("to"))) - from) + 1;
+    double from = Percents.toHalf(settings.get(FROM));
+    return (int) (Math.max(from, Percents.toHalf(settings.get(TO))) - from) + 1;
   }
 
   @Override
@@ -30,15 +33,15 @@ final class RpeWeeks implements Rule {
     if (brief.max().isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }
-    double from = Percents.toHalf(brief.settings().number("from"));
-    double to = Math.max(from, Percents.toHalf(brief.settings().number("to")));
+    double from = Percents.toHalf(brief.settings().get(FROM));
+    double to = Math.max(from, Percents.toHalf(brief.settings().get(TO)));
     int week = brief.week(number) % (hard(brief.settings()) + 1);
-    String first = work(brief, from);
+    WorkLine first = work(brief, from);
     return !easy(brief.settings(), week) ? Exposure.of(brief, work(brief, Math.min(from + week, to)))
         : new Exposure(List.of(Exposure.main(brief, Deload.HALF_LOAD.applied(first, brief.chart()).orElse(first))), false, true, null, List.of());
   }
 
-  private static String work(Brief brief, double rpe) {
-    return brief.settings().count("sets") + "x" + brief.settings().count("reps") + " @" + Percents.text(rpe);
+  private static WorkLine work(Brief brief, double rpe) {
+    return PartOf.sets(brief.settings().get(SETS), brief.settings().get(REPS)).rpe(rpe).line();
   }
 }

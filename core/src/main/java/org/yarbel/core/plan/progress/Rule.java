@@ -4,6 +4,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.notation.Option;
+import org.yarbel.core.notation.PartOf;
 
 /** Writes the exposures of a lift one by one. */
 public interface Rule {
@@ -69,7 +72,7 @@ public interface Rule {
 
   /** What is written for a lift whose max nobody knows: by RPE, the load left to the lifter. */
   static Exposure withoutNumbers(Brief brief, int ahead) {
-    return Exposure.of(brief, "3x5 cap @7").ahead(ahead).saying("No max of the " + brief.lift().name().toLowerCase(Locale.ROOT)
+    return Exposure.of(brief, PartOf.sets(3, 5).with(new Option.Cap(Rpe.of(7)))).ahead(ahead).saying("No max of the " + brief.lift().name().toLowerCase(Locale.ROOT)
         + " is known, so it is planned by RPE: the lifter picks the load and stops at 7. Rated sets give an estimate, and the method starts from it.");
   }
 }

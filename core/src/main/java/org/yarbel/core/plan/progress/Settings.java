@@ -88,38 +88,38 @@ public final class Settings {
   }
 
   /** Whether something stands there. */
-  boolean has(String key) {
-    return !text(key).isEmpty();
+  boolean has(Parameter parameter) {
+    return !text(parameter).isEmpty();
   }
 
-  int count(String key) {
-    return Decimal.parse(text(key)).intValueExact();
+  int get(Parameter.Count parameter) {
+    return Decimal.parse(text(parameter)).intValueExact();
   }
 
-  double number(String key) {
-    return Decimal.parse(text(key).replace(',', '.')).doubleValue();
+  double get(Parameter.Number parameter) {
+    return Decimal.parse(text(parameter).replace(',', '.')).doubleValue();
   }
 
-  Optional<Mass> mass(String key, MassUnit unit) {
-    return has(key) ? Optional.of(Mass.of(text(key).replace(',', '.'), unit)) : Optional.empty();
-  }
-
-  List<Double> numbers(String key) {
+  List<Double> get(Parameter.Numbers parameter) {
     List<Double> numbers = new ArrayList<>();
-    entries(text(key)).forEach(entry -> numbers.add(Double.valueOf(entry)));
+    entries(text(parameter)).forEach(entry -> numbers.add(Double.valueOf(entry)));
     return numbers;
   }
 
-  List<String> lifts(String key, Catalogue lifts) {
-    return entries(text(key)).stream().map(entry -> lifts.named(entry).orElseThrow().key()).toList();
+  Optional<Mass> get(Parameter.Loads parameter, MassUnit unit) {
+    return has(parameter) ? Optional.of(Mass.of(text(parameter).replace(',', '.'), unit)) : Optional.empty();
+  }
+
+  List<String> get(Parameter.Lifts parameter, Catalogue lifts) {
+    return entries(text(parameter)).stream().map(entry -> lifts.named(entry).orElseThrow().key()).toList();
   }
 
   /** The number percentages are of; empty for the lift's own basis. */
-  Optional<Basis> basis() {
-    return Arrays.stream(Basis.values()).filter(basis -> basis.word().equals(text("basis"))).findFirst();
+  Optional<Basis> get(Parameter.OfBasis parameter) {
+    return Arrays.stream(Basis.values()).filter(basis -> basis.word().equals(text(parameter))).findFirst();
   }
 
-  private String text(String key) {
-    return texts.getOrDefault(key, "");
+  private String text(Parameter parameter) {
+    return texts.getOrDefault(parameter.key(), "");
   }
 }

@@ -1,9 +1,5 @@
 package org.yarbel.core.plan.progress;
 
-import static org.yarbel.core.plan.progress.Parameter.basis;
-import static org.yarbel.core.plan.progress.Parameter.count;
-import static org.yarbel.core.plan.progress.Parameter.number;
-
 import java.util.List;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
@@ -11,6 +7,7 @@ import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.PartOf;
 
 /**
  * The last weeks before a contest, by the days that are left: the sets fall, the loads stay, the opener is lifted on the last
@@ -22,7 +19,11 @@ public final class Tapering implements Rule {
   public static final List<Double> LEFT = List.of(0.3, 0.5, 0.7);
 
   /** The share of the max that is opened with: 90–93 % of what the third attempt is expected to be. */
-  static final String OPENER = "91";
+  static final int OPENER = 91;
+
+  private static final Parameter.Count SETS = Parameter.Count.of("sets", "sets of three a week before the taper", 4, 1, 12);
+  private static final Parameter.Number OPENS_WITH = new Parameter.Number("opener", "opener, %", Integer.toString(OPENER), 85, 95);
+  private static final Parameter.Number TRIPLES = new Parameter.Number("triples", "triples, %", "85", 70, 90);
 
   private static final int WEEK = 7;
   private static final double NEAR = 82.5;
@@ -32,8 +33,7 @@ public final class Tapering implements Rule {
 
   @Override
   public List<Parameter> parameters() {
-    return List.of(count("sets", "sets of three a week before the taper", 4, 1, 12), number("opener", "opener, %", OPENER, 85, 95),
-        number("triples", "triples, %", "85", 70, 90), basis());
+    return List.of(SETS, OPENS_WITH, TRIPLES, Parameter.OfBasis.ONE);
   }
 
   @Override
@@ -61,19 +61,20 @@ public final class Tapering implements Rule {
     if (brief.max().isEmpty()) {
       return Rule.withoutNumbers(brief, ahead);
     }
-    String of = brief.settings().basis().filter(basis -> brief.numbers().of(basis) != null).map(Basis::word).map(" "::concat).orElse("");
+    Basis of = brief.settings().get(Parameter.OfBasis.ONE).filter(basis -> brief.numbers().of(basis) != null).orElse(null);
     LastHeavy window = LastHeavy.of(brief.lift());
     OptionalInt last = left.lastHeavy(window.nearest());
-    int sets = sets(brief.settings().count("sets"), left.weeks());
-    String triples = Percents.text(brief.settings().number("triples")) + "%" + of;
+    int sets = sets(brief.settings().get(SETS), left.weeks());
+    double triples = brief.settings().get(TRIPLES);
     if (last.isPresent() && left.days() == last.getAsInt()) {
-      return Exposure.of(brief, "1x1 " + Percents.text(brief.settings().number("opener")) + "%" + of + (sets > 1 ? "; " + (sets - 1) + "x3 " + triples : ""))
+      PartOf opener = PartOf.sets(1, 1).percent(brief.settings().get(OPENS_WITH), of);
+      return (sets > 1 ? Exposure.of(brief, opener, PartOf.sets(sets - 1, 3).percent(triples, of)) : Exposure.of(brief, opener))
           .marked(Exposure.Mark.OPENER).saying(opener(left.days(), window));
     }
     if (left.days() < window.nearest()) {
       return light(brief, left.days(), sets, of);
     }
-    return Exposure.of(brief, brief.ofWeek(number) > 0 ? Math.max(1, sets - 1) + "x3 75%" + of : sets + "x3 " + triples)
+    return Exposure.of(brief, brief.ofWeek(number) > 0 ? PartOf.sets(Math.max(1, sets - 1), 3).percent(75, of) : PartOf.sets(sets, 3).percent(triples, of))
         .saying("Taper: " + Math.round(100 * (1 - left(left.weeks()))) + " % less volume, the loads stay.");
   }
 
@@ -96,9 +97,9 @@ public final class Tapering implements Rule {
   }
 
   /** What is done of a lift so near a contest that it is heavy no more. */
-  static Exposure light(Brief brief, int days, int sets, String of) {
+  static Exposure light(Brief brief, int days, int sets, @Nullable Basis of) {
     boolean primer = days <= PRIMER_DAYS;
-    return Exposure.of(brief, (primer ? "2x1 " : Math.max(1, sets) + "x2 ") + Percents.text(primer ? PRIMER : NEAR) + "%" + of)
+    return Exposure.of(brief, primer ? PartOf.sets(2, 1).percent(PRIMER, of) : PartOf.sets(Math.max(1, sets), 2).percent(NEAR, of))
         .saying(Count.of(days, "day") + " to the contest: light and fast, nothing heavy any more.");
   }
 

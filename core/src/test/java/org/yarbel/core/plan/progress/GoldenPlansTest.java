@@ -95,7 +95,7 @@ class GoldenPlansTest {
         return new ArrayList<>();
       }
       Exposure.Line first = exposure.lines().get(0);
-      String normal = WorkLine.parse(first.work()).line().toString();
+      String normal = first.work().toString();
       assertThat(first.lift().equals(brief.lift().key()) ? normal : first.lift() + " " + normal).as("row %d of %s", number + 1, name)
           .isEqualTo(written);
       assertThat(exposure.forecast()).as("forecast in row %d of %s", number + 1, name).isEqualTo(method().rule().memory() && number > done.size()
@@ -130,7 +130,7 @@ class GoldenPlansTest {
       MaxNumbers own = exposure.training() == null ? brief.numbers()
           : new MaxNumbers(brief.numbers().tested(), brief.numbers().estimated(), exposure.training(), brief.numbers().goal());
       boolean same = lift.equals(brief.lift());
-      return Resolver.resolve(new Resolver.Request(WorkLine.parse(line.work()), Basis.ESTIMATED, same ? own
+      return Resolver.resolve(new Resolver.Request(WorkLine.parse(line.work().toString()), Basis.ESTIMATED, same ? own
           : MaxNumbers.NONE, Map.of(brief.lift().key(), own), null,
           brief.loadables(), brief.unit(), EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), null, null)).sets();
     }

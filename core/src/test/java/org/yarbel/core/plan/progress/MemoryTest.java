@@ -46,7 +46,7 @@ class MemoryTest {
   }
 
   private static String next(Method method, Brief brief, List<Done> done) {
-    return method.rule().write(brief, done, done.size(), 0).lines().get(0).work();
+    return method.rule().write(brief, done, done.size(), 0).lines().get(0).work().toString();
   }
 
   /** {@code 62.5: 5 5 3} of five sets of five, with the last flagged where a star stands behind. */
@@ -81,7 +81,7 @@ class MemoryTest {
   void whatWasOffOrCutShortIsRepeated(String logs, String load) {
     List<Done> done = novice(logs.split(", "));
     Exposure next = Method.NOVICE_LINEAR.rule().next(brief(Method.NOVICE_LINEAR, "squat", "100", Map.of()), done, done.size(), 0);
-    assertThat(next.lines().get(0).work()).endsWith(load);
+    assertThat(next.lines().get(0).work().toString()).endsWith(load);
     boolean aside = Done.marked(done).get(done.size() - 1).setAside() != null;
     assertThat(next.remarks().stream().anyMatch(said -> said.startsWith("The last one: "))).as("says why").isEqualTo(aside);
   }
@@ -238,9 +238,9 @@ class MemoryTest {
 
   private static List<ResolvedSet> sets(Brief brief, Exposure exposure) {
     MaxNumbers numbers = exposure.training() == null ? brief.numbers() : brief.numbers().withTraining(exposure.training());
-    if (exposure.lines().get(0).work().equals("3x8-12")) {
+    if (exposure.lines().get(0).work().toString().equals("3x8-12")) {
       return Resolver.resolve(Resolver.Request.of(WorkLine.parse("3x8-12 60kg"), Basis.ESTIMATED, numbers, LOADABLES)).sets();
     }
-    return Resolver.resolve(Resolver.Request.of(WorkLine.parse(exposure.lines().get(0).work()), Basis.ESTIMATED, numbers, LOADABLES)).sets();
+    return Resolver.resolve(Resolver.Request.of(WorkLine.parse(exposure.lines().get(0).work().toString()), Basis.ESTIMATED, numbers, LOADABLES)).sets();
   }
 }

@@ -9,3 +9,7 @@ alter table change add check (subject in ('PLAN', 'PLACE', 'OLD'));
 -- who is signed in is kept in another form: everybody signs in once more
 delete from spring_session;
 delete from sign_in;
+
+-- the tracker goes on from where it stood before the day under way
+alter table lift_numbers add column checkpoint text check (length(checkpoint) <= 4000);
+alter table tracked_point add column spread double precision check (spread >= 0);

@@ -82,8 +82,23 @@ public final class MaxTracker {
    * @param now the estimate on the day asked for; null when nothing was eligible
    * @param standing where the filter stands on that day; null when nothing was eligible
    * @param skipped the places in the list given of the sets that took no part
+   * @param before the filter as it was before the last day; null where it had not begun
    */
-  public record Track(List<Point> points, @Nullable Estimate now, @Nullable Standing standing, List<Integer> skipped) {}
+  public record Track(List<Point> points, @Nullable Estimate now, @Nullable Standing standing, List<Integer> skipped, @Nullable Checkpoint before) {}
+
+  /**
+   * The filter after a day, to the last digit: a set of a later day goes on from it, without those before.
+   *
+   * @param day the last one it knows
+   * @param x ln(max) in nanograms
+   * @param variance of it
+   * @param lastTrained the last day with a made set; null without one
+   * @param layoffDrop how far x has fallen in the layoff under way
+   * @param flagsRunning how many flagged days run on one side
+   * @param flagSide which side, −1 or 1; 0 for none
+   */
+  public record Checkpoint(LocalDate day, double x, double variance, @Nullable LocalDate lastTrained, double layoffDrop, int flagsRunning,
+      double flagSide) {}
 
   public MaxTracker(Level level, @Nullable Tested tested) {
     this.level = level;
@@ -105,6 +120,10 @@ public final class MaxTracker {
    * @throws Refused when {@code at} is before the last set
    */
   public Track run(List<Observation> sets, @Nullable LocalDate at, MassUnit unit) {
+    return run(sets, at, unit, null);
+  }
+
+  private Track run(List<Observation> sets, @Nullable LocalDate at, MassUnit unit, @Nullable Checkpoint from) {
     Integer[] order = new Integer[sets.size()];
     Arrays.setAll(order, i -> i);
     Arrays.sort(order, Comparator.comparing(i -> sets.get(i).date()));
@@ -113,16 +132,30 @@ public final class MaxTracker {
       throw new Refused("The day asked for, " + at + ", is before the last set, " + last);
     }
     Run run = new Run(sets, unit);
-    for (int from = 0; from < order.length; ) {
-      LocalDate day = sets.get(order[from]).date();
-      int to = from;
-      while (to < order.length && sets.get(order[to]).date().equals(day)) {
-        to++;
+    run.restore(from);
+    for (int first = 0; first < order.length; ) {
+      LocalDate day = sets.get(order[first]).date();
+      int behind = first;
+      while (behind < order.length && sets.get(order[behind]).date().equals(day)) {
+        behind++;
       }
-      run.day(day, order, from, to);
-      from = to;
+      run.day(day, order, first, behind);
+      first = behind;
     }
     return run.finish(at != null ? at : later(last, tested == null ? null : tested.date()));
+  }
+
+  /**
+   * Goes on from where the filter stood, over the sets since: the same as a run over all of them.
+   *
+   * @param sets of days after the checkpoint's, in any order
+   * @throws Refused when one is not after it
+   */
+  public Track goOn(Checkpoint from, List<Observation> sets, MassUnit unit) {
+    if (sets.stream().anyMatch(set -> !set.date().isAfter(from.day()))) {
+      throw new Refused("The sets must be of days after " + from.day());
+    }
+    return run(sets, null, unit, from);
   }
 
   private static @Nullable LocalDate later(@Nullable LocalDate a, @Nullable LocalDate b) {
@@ -192,13 +225,26 @@ public final class MaxTracker {
     private final State state = new State(level);
     private int flagsRunning;
     private double flagSide;
+    private @Nullable Checkpoint before;
 
     Run(List<Observation> sets, MassUnit unit) {
       this.sets = sets;
       this.unit = unit;
     }
 
+    void restore(@Nullable Checkpoint from) {
+      before = from;
+      if (from != null) {
+        state.start(from.day(), from.x(), from.variance());
+        state.lastTrained = from.lastTrained();
+        state.layoffDrop = from.layoffDrop();
+        flagsRunning = from.flagsRunning();
+        flagSide = from.flagSide();
+      }
+    }
+
     void day(LocalDate date, Integer[] order, int from, int to) {
+      before = state.day == null ? null : new Checkpoint(state.day, state.x, state.p, state.lastTrained, state.layoffDrop, flagsRunning, flagSide);
       startFromTest(date);
       state.advance(date);
       Observation chosen = null;
@@ -254,7 +300,7 @@ public final class MaxTracker {
       skipped.sort(null);
       Standing standing = state.day == null ? null
           : new Standing(level, state.day, state.estimate(unit), state.lastTrained, state.layoffDrop);
-      return new Track(List.copyOf(points), standing == null ? null : standing.estimate(), standing, List.copyOf(skipped));
+      return new Track(List.copyOf(points), standing == null ? null : standing.estimate(), standing, List.copyOf(skipped), before);
     }
 
     private void point(LocalDate date, double raw, double spread) {

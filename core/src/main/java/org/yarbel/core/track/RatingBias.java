@@ -24,7 +24,8 @@ import org.yarbel.core.mass.Mass;
 public record RatingBias(List<Pair> pairs) {
   private static final int LAST = 10;
   private static final int PRIOR = 3;
-  private static final int DAYS = 7;
+  /** So many days apart a rating and a set to failure may be. */
+  public static final int DAYS = 7;
   private static final double LOAD_WITHIN = 0.025;
   private static final int MOCK_DAYS = 28;
   private static final int PRACTICE_WEEKS = 8;

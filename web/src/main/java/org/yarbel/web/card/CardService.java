@@ -247,7 +247,11 @@ public class CardService {
     row.write(meant, asked.toFailure(entry.rpe()), asked, telling, clock.now());
     sets.saveAndFlush(row);
     left.deleteAll(left.findBySlotIdIn(List.of(slot.slotId())));
-    tracking.rerun(lifter, slot.lift());
+    if (existing.isPresent()) {
+      tracking.rerun(lifter, slot.lift());
+    } else {
+      tracking.logged(lifter, slot.lift(), row.day());
+    }
     return new Outcome.Kept();
   }
 

@@ -21,7 +21,7 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   List<Change> findByBatchOrderById(UUID batch);
 
   /** What the changes of a group did that stand, the newest first; those made as one once, with their number. */
-  @Query("select coalesce(max(c.words), '') as words, count(c) as changes from Change c where c.groupId = :groupId and c.undone = false "
+  @Query("select max(c.id) as id, coalesce(max(c.words), '') as words, count(c) as changes from Change c where c.groupId = :groupId and c.undone = false "
       + "group by c.batch order by max(c.id) desc")
   List<Level> levelsOfGroup(Long groupId, Limit most);
 
@@ -32,12 +32,15 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   Optional<Change> findFirstByLifterIdAndSubjectAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long lifterId, Change.Subject subject, long id);
 
   /** What the changes of a lifter's plan did that stand, the newest first. */
-  @Query("select coalesce(c.words, '') as words, 1L as changes from Change c where c.lifterId = :lifterId and c.subject = :subject and c.undone = false "
+  @Query("select c.id as id, coalesce(c.words, '') as words, 1L as changes from Change c where c.lifterId = :lifterId and c.subject = :subject and c.undone = false "
       + "order by c.id desc")
   List<Level> levels(Long lifterId, Change.Subject subject, Limit most);
 
   /** What one step back takes back. */
   interface Level {
+    /** The newest of its changes. */
+    long getId();
+
     String getWords();
 
     /** How many changes were made as one. */

@@ -64,13 +64,15 @@ public class Undo {
 
   @Transactional(readOnly = true)
   public Steps of(long lifterId) {
-    return Steps.of(changes.levels(lifterId, Change.Subject.PLAN, Limit.of(LEVELS)), next(lifterId));
+    List<ChangeRepository.Level> levels = changes.levels(lifterId, Change.Subject.PLAN, Limit.of(LEVELS));
+    return Steps.of(levels, next(lifterId, newest(levels)));
   }
 
   /** The same of what was written for a group. */
   @Transactional(readOnly = true)
   public Steps ofGroup(long groupId) {
-    return Steps.of(changes.levelsOfGroup(groupId, Limit.of(LEVELS)), nextOfGroup(groupId));
+    List<ChangeRepository.Level> levels = changes.levelsOfGroup(groupId, Limit.of(LEVELS));
+    return Steps.of(levels, nextOfGroup(groupId, newest(levels)));
   }
 
   /** The lifter a change was about. */
@@ -109,7 +111,7 @@ public class Undo {
   @Transactional
   public String redo(long lifterId) {
     turns.ofLifter(lifterId);
-    return next(lifterId).map(change -> again(change).sentence()).orElse("There is nothing to do again.");
+    return next(lifterId, newest(lifterId).map(Change::id).orElse(0L)).map(change -> again(change).sentence()).orElse("There is nothing to do again.");
   }
 
   /** Keeps changes as one that was made for a group. */
@@ -142,7 +144,8 @@ public class Undo {
   /** Does again for a group what was undone last. */
   @Transactional
   public String redoOfGroup(long groupId) {
-    List<Change> all = batch(nextOfGroup(groupId));
+    long newest = changes.findFirstByGroupIdAndUndoneFalseOrderByIdDesc(groupId).map(Change::id).orElse(0L);
+    List<Change> all = batch(nextOfGroup(groupId, newest));
     all.stream().filter(Change::undone).forEach(this::again);
     List<Change> stay = all.stream().filter(Change::undone).toList();
     stay.forEach(Change::alone);
@@ -169,9 +172,12 @@ public class Undo {
     return one.map(change -> change.batch() == null ? List.of(change) : changes.findByBatchOrderById(change.batch())).orElse(List.of());
   }
 
-  private Optional<Change> nextOfGroup(long groupId) {
-    Optional<Change> newest = changes.findFirstByGroupIdAndUndoneFalseOrderByIdDesc(groupId);
-    return changes.findFirstByGroupIdAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(groupId, newest.map(Change::id).orElse(0L));
+  private static long newest(List<ChangeRepository.Level> levels) {
+    return levels.isEmpty() ? 0 : levels.get(0).getId();
+  }
+
+  private Optional<Change> nextOfGroup(long groupId, long newest) {
+    return changes.findFirstByGroupIdAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(groupId, newest);
   }
 
   private Optional<Change> newest(long lifterId) {
@@ -182,8 +188,7 @@ public class Undo {
    * What is done again: of those behind all that stand the one undone last. One that was undone before others were written is
    * not in the way of these.
    */
-  private Optional<Change> next(long lifterId) {
-    return changes.findFirstByLifterIdAndSubjectAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(lifterId, Change.Subject.PLAN,
-        newest(lifterId).map(Change::id).orElse(0L));
+  private Optional<Change> next(long lifterId, long newest) {
+    return changes.findFirstByLifterIdAndSubjectAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(lifterId, Change.Subject.PLAN, newest);
   }
 }

@@ -50,6 +50,7 @@ public class LiftNumbers extends ClubRow {
   private @Nullable Long sdNg;
   private @Nullable LocalDate estimateOn;
   private @Nullable LocalDate lastTrained;
+  private @Nullable String checkpoint;
   private double layoffDrop;
   private int trainingPercent = DEFAULT_TRAINING_PERCENT;
   private @Nullable Long trainingNg;
@@ -228,6 +229,16 @@ public class LiftNumbers extends ClubRow {
   /** Sets the rule of the training max. */
   public void trainAt(int percent) {
     this.trainingPercent = percent;
+  }
+
+  /** The filter as it was before the last logged day, as its document; null where the next set needs all of the log. */
+  public @Nullable String checkpoint() {
+    return checkpoint;
+  }
+
+  /** Takes where a set of the day under way goes on from. */
+  public void goOnFrom(@Nullable String document) {
+    this.checkpoint = document;
   }
 
   /** Takes what the tracker says. */

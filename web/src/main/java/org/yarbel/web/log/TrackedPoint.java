@@ -18,6 +18,7 @@ public class TrackedPoint extends ClubRow {
   private long rawNg;
   private @Nullable Long estimateNg;
   private @Nullable Long sdNg;
+  private @Nullable Double spread;
 
   protected TrackedPoint() {}
 
@@ -33,11 +34,12 @@ public class TrackedPoint extends ClubRow {
     this.rawNg = point.raw().nanograms();
     this.estimateNg = estimate == null ? null : estimate.max().nanograms();
     this.sdNg = estimate == null ? null : estimate.sd().nanograms();
+    this.spread = point.spread();
   }
 
   boolean says(MaxTracker.Point point) {
     MaxTracker.Estimate estimate = point.estimate();
-    return rawNg == point.raw().nanograms()
+    return rawNg == point.raw().nanograms() && spread != null && spread == point.spread()
         && Objects.equals(estimateNg, estimate == null ? null : estimate.max().nanograms())
         && Objects.equals(sdNg, estimate == null ? null : estimate.sd().nanograms());
   }
@@ -60,6 +62,11 @@ public class TrackedPoint extends ClubRow {
 
   public @Nullable Mass estimate(MassUnit unit) {
     return estimateNg == null ? null : Mass.ofNanograms(estimateNg, unit);
+  }
+
+  /** The standard deviation of {@link #raw} in % of it; null in rows of old. */
+  public @Nullable Double spread() {
+    return spread;
   }
 
   public @Nullable Mass sd(MassUnit unit) {

@@ -12,6 +12,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -21,6 +22,7 @@ import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.RatingBias;
 import org.yarbel.core.track.VariationRatio;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
@@ -38,14 +40,42 @@ public class Tracking implements LifterService.LiftTracker {
   private final LiftNumbersRepository numbers;
   private final TrackedPointRepository points;
   private final Lifts lifts;
+  private final CoreJson json;
   private final ClubClock clock;
 
-  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts, ClubClock clock) {
+  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts, CoreJson json, ClubClock clock) {
     this.sets = sets;
     this.numbers = numbers;
     this.points = points;
     this.lifts = lifts;
+    this.json = json;
     this.clock = clock;
+  }
+
+  /**
+   * Takes a set in that was logged or changed: from where the tracker stood before its day, so that a long log costs no more than
+   * a short one. Where more than the max may be learned from it, or the day is behind others, all of the lift is run again.
+   */
+  @Transactional
+  public void logged(Lifter lifter, String lift, LocalDate day) {
+    LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift).orElse(null);
+    MaxTracker.Checkpoint from = own == null || own.checkpoint() == null ? null : json.read(own.checkpoint(), MaxTracker.Checkpoint.class);
+    if (own == null || from == null || !day.isAfter(from.day()) || own.level() == Level.BEGINNER
+        || sets.hasFailures(lifter.id(), lift, from.day().minusDays(RatingBias.DAYS))) {
+      rerun(lifter, lift);
+      return;
+    }
+    List<Observation> since = sets.ofLiftSince(lifter.id(), lift, from.day().plusDays(1)).stream().map(LoggedSetRow::observation).toList();
+    MaxTracker.Track track = new MaxTracker(own.level(), own.testedForTracking()).goOn(from, since, lifter.unit());
+    take(own, track);
+    numbers.save(own);
+    keep(points.findByLifterIdAndLiftAndDayGreaterThanEqualOrderByDay(lifter.id(), lift, from.day().plusDays(1)), own, track.points());
+    learnRatios(lifter, lift, own);
+  }
+
+  private void take(LiftNumbers own, MaxTracker.Track track) {
+    own.track(track.standing());
+    own.goOnFrom(track.before() == null ? null : json.write(track.before()));
   }
 
   /** Re-runs one lift from the start. A lift that had no numbers yet gets them with its first observation. */
@@ -56,12 +86,12 @@ public class Tracking implements LifterService.LiftTracker {
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
     MaxTracker.Track track = track(own, log, lifter.unit(), clock.today());
-    own.track(track.standing());
+    take(own, track);
     List<Observation> telling = log.stream().filter(set -> !set.practice()).toList();
     own.learn(ChartFitting.of(telling, own.level(), own.testedForTracking(), lifter.unit()), RatingBias.of(telling));
     numbers.save(own);
-    keep(lifter.id(), lift, track.points());
-    learnRatios(lifter, lift, own, track.points());
+    keep(points.findByLifterIdAndLiftOrderByDay(lifter.id(), lift), own, track.points());
+    learnRatios(lifter, lift, own);
   }
 
   /** Notes a set from before and lets the tracked max follow. */
@@ -97,48 +127,52 @@ public class Tracking implements LifterService.LiftTracker {
     return new MaxTracker(own.level(), own.testedForTracking()).run(steering, unit);
   }
 
-  private void keep(long lifterId, String lift, List<MaxTracker.Point> track) {
+  /** Keeps points in place of those that are stored of their days. */
+  private void keep(List<TrackedPoint> there, LiftNumbers own, List<MaxTracker.Point> track) {
     Map<LocalDate, TrackedPoint> stored = new HashMap<>();
-    points.findByLifterIdAndLiftOrderByDay(lifterId, lift).forEach(point -> stored.put(point.day(), point));
+    there.forEach(point -> stored.put(point.day(), point));
     for (MaxTracker.Point point : track) {
       TrackedPoint old = stored.remove(point.date());
       if (old == null) {
-        points.save(new TrackedPoint(lifterId, lift, point));
+        points.save(new TrackedPoint(own.lifterId(), own.lift(), point));
       } else if (!old.says(point)) {
         old.take(point);
       }
     }
     points.deleteAll(stored.values());
+    points.flush();
   }
 
-  /** The ratio of this lift to its parent, and those of the lifter's variations of it. */
-  private void learnRatios(Lifter lifter, String key, LiftNumbers own, List<MaxTracker.Point> track) {
+  /** The ratio of this lift to its parent, and those of the lifter's variations of it; all from the points that are kept. */
+  private void learnRatios(Lifter lifter, String key, LiftNumbers own) {
     Catalogue catalogue = lifts.catalogue();
     Optional<Lift> lift = catalogue.ofKey(key);
     if (lift.isEmpty()) {
       return;
     }
-    if (lift.get().ratio() != null && !track.isEmpty()) {
-      catalogue.parent(lift.get()).ifPresent(parent -> learn(lifter, own, lift.get(), track,
-          points.findByLifterIdAndLiftOrderByDay(lifter.id(), parent.key())));
-    }
     List<LiftNumbers> variations = numbers.findByLifterIdIn(List.of(lifter.id())).stream()
         .filter(n -> catalogue.ofKey(n.lift()).filter(l -> key.equals(l.parent()) && l.ratio() != null).isPresent()).toList();
-    List<TrackedPoint> mine = variations.isEmpty() ? List.of() : points.findByLifterIdAndLiftOrderByDay(lifter.id(), key);
+    Optional<Lift> parent = lift.get().ratio() == null ? Optional.empty() : catalogue.parent(lift.get());
+    if (parent.isEmpty() && variations.isEmpty()) {
+      return;
+    }
+    List<TrackedPoint> mine = points.findByLifterIdAndLiftOrderByDay(lifter.id(), key);
+    if (parent.isPresent() && !mine.isEmpty()) {
+      learn(lifter, own, lift.get(), mine, points.findByLifterIdAndLiftOrderByDay(lifter.id(), parent.get().key()));
+    }
     for (LiftNumbers theirs : variations) {
-      List<Observation> log = sets.ofLift(lifter.id(), theirs.lift()).stream().map(LoggedSetRow::observation).toList();
-      learn(lifter, theirs, catalogue.ofKey(theirs.lift()).orElseThrow(), track(theirs, log, lifter.unit(), clock.today()).points(), mine);
+      learn(lifter, theirs, catalogue.ofKey(theirs.lift()).orElseThrow(), points.findByLifterIdAndLiftOrderByDay(lifter.id(), theirs.lift()), mine);
     }
   }
 
-  private void learn(Lifter lifter, LiftNumbers own, Lift lift, List<MaxTracker.Point> track, List<TrackedPoint> parent) {
+  private void learn(Lifter lifter, LiftNumbers own, Lift lift, List<TrackedPoint> track, List<TrackedPoint> parent) {
     List<VariationRatio.Exposure> exposures = new ArrayList<>();
-    for (MaxTracker.Point point : track) {
-      TrackedPoint known = lastBefore(parent, point.date());
+    for (TrackedPoint point : track) {
+      TrackedPoint known = lastBefore(parent, point.day());
       Mass max = known == null ? null : known.estimate(lifter.unit());
       Mass sd = known == null ? null : known.sd(lifter.unit());
-      if (max != null && sd != null) {
-        exposures.add(new VariationRatio.Exposure(point.date(), point.raw().ratioTo(max), point.spread(), 100 * sd.ratioTo(max)));
+      if (max != null && sd != null && point.spread() != null) {
+        exposures.add(new VariationRatio.Exposure(point.day(), point.raw(lifter.unit()).ratioTo(max), point.spread(), 100 * sd.ratioTo(max)));
       }
     }
     own.learn(VariationRatio.learn(Objects.requireNonNull(lift.ratio()), exposures, null));

@@ -2,7 +2,10 @@ package org.yarbel.web.log;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -11,6 +14,7 @@ import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
 
 @ExtendWith(TestApp.class)
@@ -40,6 +44,37 @@ class TrackingTest {
       assertThat(app.bean(TrackedPointRepository.class).findByLifterIdAndLiftOrderByDay(corwin.id(), "squat")).isEmpty();
       status.setRollbackOnly();
     }));
+  }
+
+  /** A set of a new day, and another of the same: as a run over all of the log says. */
+  @Test
+  void goesOnFromWhereItStood(TestApp app) {
+    Someone lifter = Someone.called(app, "Quilla Marsh", Map.of("squat", "180"));
+    for (int week = 3; week >= 0; week--) {
+      LocalDate day = TestApp.TODAY.minusWeeks(week);
+      lifter.add(day, "MAIN", "squat", "3x3 80%");
+      lifter.lift(day, "squat", 3, 3, 3);
+      lifter.within(() -> app.bean(TransactionTemplate.class).execute(status -> {
+        app.bean(Tracking.class).logged(lifter.lifter(), "squat", day);
+        return 0;
+      }));
+      List<String> gone = told(lifter);
+      lifter.within(() -> app.bean(TransactionTemplate.class).execute(status -> {
+        app.bean(Tracking.class).rerun(lifter.lifter(), "squat");
+        return 0;
+      }));
+      assertThat(told(lifter)).as("week " + week).isEqualTo(gone);
+    }
+    assertThat(app.jdbc().sql("select checkpoint from lift_numbers where lifter_id = :id and lift = 'squat'").param("id", lifter.id()).query(String.class).single())
+        .contains(TestApp.TODAY.minusWeeks(1).toString());
+  }
+
+  private static List<String> told(Someone lifter) {
+    List<String> told = new ArrayList<>(lifter.app().jdbc().sql("select day || ' ' || raw_ng || ' ' || estimate_ng || ' ' || spread from tracked_point "
+        + "where lifter_id = :id order by day").param("id", lifter.id()).query(String.class).list());
+    told.addAll(lifter.app().jdbc().sql("select lift || ' ' || estimate_ng || ' ' || sd_ng || ' ' || checkpoint from lift_numbers where lifter_id = :id")
+        .param("id", lifter.id()).query(String.class).list());
+    return told;
   }
 
   private static List<String> points(TestApp app) {

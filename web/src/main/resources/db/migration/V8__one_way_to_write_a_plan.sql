@@ -13,3 +13,27 @@ delete from sign_in;
 -- the tracker goes on from where it stood before the day under way
 alter table lift_numbers add column checkpoint text check (length(checkpoint) <= 4000);
 alter table tracked_point add column spread double precision check (spread >= 0);
+
+-- What a club seldom changes is kept by the application for as long as its revision stands. The database counts it, so that
+-- nobody who writes can forget to, and every node sees it with the sign-in it asks for anyway.
+alter table club add column revision bigint not null default 0;
+create function club_changed() returns trigger language plpgsql security definer set search_path = public as $$
+begin
+  update club set revision = revision + 1 where id = coalesce(new.club_id, old.club_id);
+  return null;
+end $$;
+create trigger place_changed after insert or update or delete on place for each row execute function club_changed();
+create trigger club_lift_changed after insert or update or delete on club_lift for each row execute function club_changed();
+create trigger club_threshold_changed after insert or update or delete on club_threshold for each row execute function club_changed();
+create function club_itself_changed() returns trigger language plpgsql as $$
+begin
+  new.revision := case when new.name is distinct from old.name or new.zone is distinct from old.zone or new.unit is distinct from old.unit
+    then old.revision + 1 else new.revision end;
+  return new;
+end $$;
+create trigger club_changed before update on club for each row execute function club_itself_changed();
+
+-- the heaviest ever made is asked by every check of a week: it is kept with the other numbers of the lift
+alter table lift_numbers add column heaviest_ng bigint check (heaviest_ng > 0);
+update lift_numbers n set heaviest_ng = (select max(l.load_ng) from logged_set l where l.club_id = n.club_id and l.lifter_id = n.lifter_id
+  and l.lift = n.lift and l.reps > 0 and l.load_ng > 0);

@@ -98,6 +98,15 @@ document.body.addEventListener("htmx:afterSwap", () => {
   }
 });
 
+// What is said beside a line comes when it is opened; what stands open says so, and comes with what is drawn anew.
+document.body.addEventListener("htmx:configRequest", (event) => {
+  const target = event.detail.target;
+  if (target?.matches?.(".day, #board, form.slot[id]")) {
+    const lines = target.matches(".slot") ? [target] : [...target.querySelectorAll(".slot[data-slot]")];
+    event.detail.parameters.open = lines.filter((line) => line.querySelector(".about[open]")).map((line) => line.dataset.slot).join(",");
+  }
+});
+
 // A line that is saved is drawn anew: what stands open stays open, and what is being typed in it meanwhile is not lost.
 let meanwhile = null;
 document.body.addEventListener("htmx:beforeSwap", (event) => {

@@ -15,6 +15,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.web.club.ClubCache;
 import org.yarbel.web.edge.Secrets;
 import org.yarbel.web.who.Role;
 import org.yarbel.web.who.SignedIn;
@@ -40,9 +41,11 @@ public class SignIns {
   private static final int MOST_DEVICES = 20;
 
   private final JdbcClient jdbc;
+  private final ClubCache cache;
 
-  SignIns(JdbcClient jdbc) {
+  SignIns(JdbcClient jdbc, ClubCache cache) {
     this.jdbc = jdbc;
+    this.cache = cache;
   }
 
   /**
@@ -68,10 +71,11 @@ public class SignIns {
 
   /** Whether a sign-in and the account behind it stand as they stood when it began. */
   boolean stands(SignedIn who, long id) {
-    record Row(String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen) {}
-    Optional<Row> row = jdbc.sql("select a.role, a.lifter_id, a.disabled, s.begun, s.seen from sign_in s "
-        + "join account a on a.club_id = s.club_id and a.id = s.account_id where s.club_id = :club and s.id = :id and s.account_id = :account")
+    record Row(String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen, long revision) {}
+    Optional<Row> row = jdbc.sql("select a.role, a.lifter_id, a.disabled, s.begun, s.seen, c.revision from sign_in s "
+        + "join account a on a.club_id = s.club_id and a.id = s.account_id join club c on c.id = s.club_id where s.club_id = :club and s.id = :id and s.account_id = :account")
         .param("club", who.clubId()).param("id", id).param("account", who.accountId()).query(Row.class).optional();
+    row.ifPresent(r -> cache.seen(who.clubId(), r.revision()));
     Instant now = Instant.now();
     boolean stands = row.filter(r -> !r.disabled() && Role.valueOf(r.role()) == who.role() && Objects.equals(r.lifterId(), who.lifterId())
         && r.begun().toInstant().plus(LONGEST).isAfter(now)).isPresent();

@@ -55,13 +55,8 @@ class BoardController {
 
   /** What was typed of a line. */
   record LineForm(@Nullable String kind, @Nullable String lift, @Nullable String work, @Nullable Integer version) {
-    SlotKind slotKind() {
-      for (SlotKind known : SlotKind.values()) {
-        if (known.name().equals(kind)) {
-          return known;
-        }
-      }
-      return SlotKind.MAIN;
+    public SlotKind slotKind() {
+      return SlotKind.of(kind).orElse(SlotKind.MAIN);
     }
 
     String typedLift() {
@@ -143,6 +138,26 @@ class BoardController {
     BoardView.SlotView now = board.slot(plans.stored(id));
     return answers.row(typed.refused(now, "Not saved: meanwhile this line was changed to " + now.stored()
         + ". Yours is still in the field; save again to replace it."), htmx, response, HttpStatus.CONFLICT);
+  }
+
+  /** Where a line is added to a day, and the day copied or taken out, when that is opened. */
+  @GetMapping("/lifters/{id}/days/{day}/add")
+  String adding(@PathVariable long id, @PathVariable LocalDate day, Model model) {
+    model.addAttribute("day", board.day(id, day));
+    return "board/add :: forms";
+  }
+
+  /** The lifts that are offered, for the fields that propose them. */
+  @GetMapping("/lifts/names")
+  String lifts() {
+    return "board/lifts :: names";
+  }
+
+  /** What is said beside a line, when it is opened. */
+  @GetMapping("/slots/{id}/about")
+  String about(@PathVariable long id, Model model) {
+    model.addAttribute("slot", board.slot(plans.stored(id)));
+    return "board/about :: fields";
   }
 
   /** What was typed of a stored line, and what it comes to. */

@@ -32,8 +32,6 @@ import org.yarbel.web.lifter.ComplaintRepository;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
-import org.yarbel.web.lifter.LifterPlace;
-import org.yarbel.web.lifter.LifterPlaceRepository;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.line.LineView;
 import org.yarbel.web.log.Lifted;
@@ -49,6 +47,7 @@ import org.yarbel.web.plan.Weeks;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
+import org.yarbel.web.watch.RecoveryPicture;
 import org.yarbel.web.watch.Silence;
 import org.yarbel.web.watch.WeekWatch;
 
@@ -63,7 +62,6 @@ class BoardService {
   private final LoggedSetRepository log;
   private final LiftNumbersRepository numbers;
   private final LifterContexts contexts;
-  private final LifterPlaceRepository further;
   private final ComplaintRepository complaints;
   private final Places places;
   private final Issuing issuing;
@@ -74,7 +72,7 @@ class BoardService {
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      LifterPlaceRepository further, ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, Programs programs, Undo undo,
+      ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, Programs programs, Undo undo,
           ClubClock clock) {
     this.watch = watch;
     this.programs = programs;
@@ -85,7 +83,6 @@ class BoardService {
     this.log = log;
     this.numbers = numbers;
     this.contexts = contexts;
-    this.further = further;
     this.complaints = complaints;
     this.places = places;
     this.issuing = issuing;
@@ -99,15 +96,16 @@ class BoardService {
   /** The week that a day is in; today's without one. */
   @Transactional(readOnly = true)
   BoardView week(long lifterId, @Nullable LocalDate of) {
-    Lifter lifter = lifter(lifterId);
     LocalDate today = clock.today();
     LocalDate from = Programs.monday(of == null ? today : of);
-    List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifterId));
-    Loaded loaded = load(lifter, from, 7, WeekWatch.WEEKS_BACK);
-    List<Complaint> hurts = complaints.present(lifterId, SHOWN_PAINS);
-    List<Silence> record = watch.record(lifterId);
+    Looked looked = look(lifter(lifterId), from);
+    Lifter lifter = looked.lifter();
+    List<LiftNumbers> known = looked.known();
+    Loaded loaded = looked.loaded();
+    List<Complaint> hurts = looked.hurts();
+    List<Silence> record = looked.record();
     Set<String> quiet = WeekWatch.quiet(record);
-    WeekWatch.Seen seen = watch.look(lifter, from, known, hurts, quiet, loaded.before(), loaded.watched());
+    WeekWatch.Seen seen = looked.seen();
     WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from),
         unwritten(seen.methods(), from, today), loaded.quick());
     List<BoardView.DayView> days = days(lifter, loaded, today, quiet, seen.week().deload());
@@ -115,6 +113,25 @@ class BoardService {
         BoardView.numbers(known, lifter, today), hurts.stream().map(Complaint::words).toList(),
         Weeks.label(from),
         from.toString(), from.minusWeeks(1).toString(), from.plusWeeks(1).toString(), days, panel, undo.of(lifterId));
+  }
+
+  /** A week with what the checks see in it. */
+  private record Looked(Lifter lifter, List<LiftNumbers> known, Loaded loaded, List<Complaint> hurts, List<Silence> record, WeekWatch.Seen seen) {}
+
+  private Looked look(Lifter lifter, LocalDate from) {
+    List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
+    Loaded loaded = load(lifter, known, from, 7, WeekWatch.WEEKS_BACK);
+    List<Complaint> hurts = complaints.present(lifter.id(), SHOWN_PAINS);
+    List<Silence> record = watch.record(lifter.id());
+    return new Looked(lifter, known, loaded, hurts, record,
+        watch.look(lifter, from, known, hurts, WeekWatch.quiet(record), loaded.before(), loaded.watched()));
+  }
+
+  /** How each main lift dips and comes back over a week. */
+  @Transactional(readOnly = true)
+  RecoveryPicture recovery(long lifterId, LocalDate of) {
+    Looked looked = look(lifter(lifterId), Programs.monday(of));
+    return RecoveryPicture.of(looked.lifter(), looked.loaded().usual().bodyMass(), looked.seen());
   }
 
   /** How far the methods have written where that is not as far as a week to come; null where it is. */
@@ -134,7 +151,7 @@ class BoardService {
   @Transactional(readOnly = true)
   BoardView.DayView day(long lifterId, LocalDate date) {
     Lifter lifter = lifter(lifterId);
-    return days(lifter, load(lifter, date, 1, 0), clock.today(), watch.quiet(lifterId), watch.easy(lifterId, date)).get(0);
+    return days(lifter, load(lifter, numbers.findByLifterIdIn(List.of(lifterId)), date, 1, 0), clock.today(), watch.quiet(lifterId), watch.easy(lifterId, date)).get(0);
   }
 
   /** The days looked at, with those before them. */
@@ -152,8 +169,8 @@ class BoardService {
     }
   }
 
-  private Loaded load(Lifter lifter, LocalDate from, int count, int weeksBack) {
-    LifterContext usual = contexts.of(lifter, null);
+  private Loaded load(Lifter lifter, List<LiftNumbers> known, LocalDate from, int count, int weeksBack) {
+    LifterContext usual = contexts.of(lifter, null, known);
     Map<Long, LifterContext> elsewhere = new HashMap<>();
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from.minusWeeks(weeksBack), from.plusDays(count - 1L));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
@@ -169,7 +186,7 @@ class BoardService {
     List<WeekWatch.Day> before = new ArrayList<>();
     for (TrainingSession session : all) {
       Long placeId = session.placeId();
-      LifterContext context = placeId == null ? usual : elsewhere.computeIfAbsent(placeId, id -> contexts.of(lifter, id));
+      LifterContext context = placeId == null ? usual : elsewhere.computeIfAbsent(placeId, id -> contexts.of(lifter, id, known));
       List<Slot> lines = bySession.getOrDefault(session.id(), List.of());
       boolean trained = logged.containsKey(session.id());
       if (session.day().isBefore(from)) {
@@ -243,7 +260,7 @@ class BoardService {
 
   /** The places a day can be trained in; none when there is only one. */
   private List<BoardView.PlaceView> choice(Lifter lifter) {
-    Set<Long> ids = new HashSet<>(further.findByLifterIdOrderByPlaceId(lifter.id()).stream().map(LifterPlace::placeId).toList());
+    Set<Long> ids = new HashSet<>(lifter.furtherPlaces());
     if (ids.isEmpty()) {
       return List.of();
     }

@@ -45,6 +45,13 @@ class WeekController {
     return "board/panel :: anew";
   }
 
+  /** How each main lift dips and comes back, for who looks so far down. */
+  @GetMapping("/lifters/{id}/week/recovery")
+  String recovery(@PathVariable long id, @RequestParam LocalDate of, Model model) {
+    model.addAttribute("recovery", board.recovery(id, of));
+    return "board/recovery :: pictures";
+  }
+
   @PostMapping("/lifters/{id}/week/undo")
   String undo(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, @RequestParam(defaultValue = "1") int steps,
       RedirectAttributes flash) {

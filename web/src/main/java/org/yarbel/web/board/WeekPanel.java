@@ -27,7 +27,6 @@ import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LineLoads;
 import org.yarbel.web.program.Progression;
-import org.yarbel.web.watch.RecoveryPicture;
 import org.yarbel.web.watch.Silence;
 import org.yarbel.web.watch.WeekWatch;
 
@@ -42,7 +41,7 @@ import org.yarbel.web.watch.WeekWatch;
  */
 record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts,
     List<MuscleRow> muscles,
-    Sums sums, Map<String, String> minutes, RecoveryPicture recovery, List<MethodView> methods, List<String> quiet, @Nullable String writtenTo,
+    Sums sums, Map<String, String> minutes, List<MethodView> methods, List<String> quiet, @Nullable String writtenTo,
     List<SilenceView> silences) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -104,7 +103,6 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
             .stream().mapToInt(Integer::intValue).sum())),
         seen.minutes().entrySet().stream().filter(e -> e.getValue() > 0).collect(Collectors.toMap(e -> e.getKey()
             .toString(), e -> hours(e.getValue()))),
-        RecoveryPicture.of(lifter, context.bodyMass(), seen),
         seen.methods().stream().map(p -> method(p, context)).toList(), quiet, writtenTo == null ? null : DAY.format(writtenTo),
         record.stream().map(WeekPanel::silence).toList());
   }

@@ -1,8 +1,10 @@
 package org.yarbel.web.club;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -31,10 +33,22 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   /** Of the changes of a lifter's plan made after another the one undone last. */
   Optional<Change> findFirstByLifterIdAndSubjectAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long lifterId, Change.Subject subject, long id);
 
-  /** What the changes of a lifter's plan did that stand, the newest first. */
-  @Query("select c.id as id, coalesce(c.words, '') as words, 1L as changes from Change c where c.lifterId = :lifterId and c.subject = :subject and c.undone = false "
-      + "order by c.id desc")
-  List<Level> levels(Long lifterId, Change.Subject subject, Limit most);
+  /** The newest changes of a lifter's plan, undone or not: what they did, without what stood before and after. */
+  @Query("select c.id as id, coalesce(c.words, '') as words, c.undone as undone, c.undoneAt as undoneAt from Change c "
+      + "where c.lifterId = :lifterId and c.subject = :subject order by c.id desc")
+  List<Told> newest(Long lifterId, Change.Subject subject, Limit most);
+
+  /** What a change did. */
+  interface Told {
+    long getId();
+
+    String getWords();
+
+    boolean getUndone();
+
+    /** When; null where it stands. */
+    @Nullable Instant getUndoneAt();
+  }
 
   /** What one step back takes back. */
   interface Level {

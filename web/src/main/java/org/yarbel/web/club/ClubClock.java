@@ -14,14 +14,16 @@ public class ClubClock {
   private final Clock clock;
   private final ClubRepository clubs;
   private final CurrentClub currentClub;
+  private final ClubCache cache;
 
-  ClubClock(YarbelProperties properties, ClubRepository clubs, CurrentClub currentClub) {
+  ClubClock(YarbelProperties properties, ClubRepository clubs, CurrentClub currentClub, ClubCache cache) {
     LocalDate fixed = properties.today();
     this.clock = fixed == null
         ? Clock.systemUTC()
         : Clock.fixed(fixed.atTime(LocalTime.NOON).toInstant(ZoneOffset.UTC), ZoneOffset.UTC);
     this.clubs = clubs;
     this.currentClub = currentClub;
+    this.cache = cache;
   }
 
   public Instant now() {
@@ -30,7 +32,7 @@ public class ClubClock {
 
   /** Today in the zone of the club in force. */
   public LocalDate today() {
-    return clubs.findById(currentClub.id())
+    return cache.of(ClubCache.What.ITSELF, () -> clubs.findById(currentClub.id()))
         .map(club -> LocalDate.ofInstant(now(), club.zone()))
         .orElseGet(() -> LocalDate.ofInstant(now(), ZoneOffset.UTC));
   }

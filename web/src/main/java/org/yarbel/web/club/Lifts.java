@@ -17,36 +17,49 @@ public class Lifts {
   private static final int MOST_OWN = 300;
 
   private final ClubLiftRepository own;
+  private final ClubCache cache;
 
-  Lifts(ClubLiftRepository own) {
+  Lifts(ClubLiftRepository own, ClubCache cache) {
     this.own = own;
+    this.cache = cache;
+  }
+
+  /** The lifts of a club, as they are kept. */
+  private record All(Catalogue catalogue, List<Lift> offered, Set<String> own, Set<String> retired) {
+    static All of(List<ClubLift> rows) {
+      Catalogue catalogue = Catalogue.standard().with(rows.stream().map(ClubLift::lift).toList());
+      Set<String> retired = rows.stream().filter(ClubLift::retired).map(ClubLift::key).collect(Collectors.toUnmodifiableSet());
+      return new All(catalogue, catalogue.all().stream().filter(lift -> !retired.contains(lift.key())).toList(),
+          rows.stream().map(ClubLift::key).collect(Collectors.toUnmodifiableSet()), retired);
+    }
+  }
+
+  private All all() {
+    return cache.of(ClubCache.What.LIFTS, () -> All.of(own.all()));
   }
 
   /** All of them, retired ones too. */
   @Transactional(readOnly = true)
   public Catalogue catalogue() {
-    return Catalogue.standard().with(own.all().stream().map(ClubLift::lift).toList());
+    return all().catalogue();
   }
 
   /** Those that are offered where a lift is chosen. */
   @Transactional(readOnly = true)
   public List<Lift> offered() {
-    List<ClubLift> rows = own.all();
-    Set<String> retired = rows.stream().filter(ClubLift::retired).map(ClubLift::key).collect(Collectors.toSet());
-    return Catalogue.standard().with(rows.stream().map(ClubLift::lift).toList()).all().stream()
-        .filter(lift -> !retired.contains(lift.key())).toList();
+    return all().offered();
   }
 
   /** The keys of the club's own lifts. */
   @Transactional(readOnly = true)
   public Set<String> own() {
-    return own.all().stream().map(ClubLift::key).collect(Collectors.toSet());
+    return all().own();
   }
 
   /** The keys of its own lifts that are offered no more. */
   @Transactional(readOnly = true)
   public Set<String> retired() {
-    return own.all().stream().filter(ClubLift::retired).map(ClubLift::key).collect(Collectors.toSet());
+    return all().retired();
   }
 
   /**
@@ -66,11 +79,13 @@ public class Lifts {
     ClubLift row = changed ? own.findByLiftKey(lift.key()).orElseThrow(NotFound::new) : new ClubLift(lift);
     row.write(lift);
     own.saveAndFlush(row);
+    cache.written();
   }
 
   /** Offers a lift no more, or again; what was planned and logged with it stays. */
   @Transactional
   public void retire(String key, boolean now) {
     own.findByLiftKey(key).orElseThrow(NotFound::new).retire(now);
+    cache.written();
   }
 }

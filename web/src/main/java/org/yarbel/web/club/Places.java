@@ -1,11 +1,12 @@
 package org.yarbel.web.club;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.kit.Kit;
@@ -19,19 +20,22 @@ public class Places {
   private static final int KEPT_KITS = 500;
   private static final int KEPT_DOCUMENTS = 200;
 
+  private final Cache<PlaceKit.Loaded, Loadables> searched = Caffeine.newBuilder().maximumSize(KEPT_KITS).build();
+  private final Cache<String, PlaceKit> read = Caffeine.newBuilder().maximumSize(KEPT_DOCUMENTS).build();
   private final PlaceRepository places;
   private final CoreJson json;
-  private final Map<PlaceKit.Loaded, Loadables> searched = new ConcurrentHashMap<>();
-  private final Map<String, PlaceKit> read = new ConcurrentHashMap<>();
+  private final ClubCache cache;
 
-  Places(PlaceRepository places, CoreJson json) {
+  Places(PlaceRepository places, CoreJson json, ClubCache cache) {
     this.places = places;
+    this.cache = cache;
     this.json = json;
   }
 
   /** Stores a place with its kit. */
   @Transactional
   public Place add(String name, PlaceKit kit) {
+    cache.written();
     return places.saveAndFlush(new Place(name, kit, json));
   }
 
@@ -41,6 +45,7 @@ public class Places {
     Place place = one(placeId);
     place.write(name, kit, json);
     places.saveAndFlush(place);
+    cache.written();
   }
 
   /** A place of the club. */
@@ -52,31 +57,25 @@ public class Places {
   /** All places of the club; the first one made, its main hall, comes first. */
   @Transactional(readOnly = true)
   public List<Place> all() {
-    return places.all();
+    return cache.of(ClubCache.What.PLACES, places::all);
   }
 
   /** What a place owns. */
   public PlaceKit kit(Place place) {
-    if (read.size() > KEPT_DOCUMENTS) {
-      read.clear();
-    }
-    return read.computeIfAbsent(place.document(), document -> json.read(document, PlaceKit.class));
+    return read.get(place.document(), document -> json.read(document, PlaceKit.class));
   }
 
   /** What each of these places owns, in one query however many they are. */
   @Transactional(readOnly = true)
   public Map<Long, PlaceKit> kits(Collection<Long> placeIds) {
     Map<Long, PlaceKit> kits = new HashMap<>();
-    places.findAllById(placeIds).forEach(place -> kits.put(place.id(), kit(place)));
+    all().stream().filter(place -> placeIds.contains(place.id())).forEach(place -> kits.put(place.id(), kit(place)));
     return kits;
   }
 
   /** All totals of what loads a lift; searched once and kept. */
   public Loadables loadables(PlaceKit.Loaded loaded) {
-    if (searched.size() > KEPT_KITS) {
-      searched.clear();
-    }
-    return searched.computeIfAbsent(loaded, PlaceKit.Loaded::search);
+    return searched.get(loaded, PlaceKit.Loaded::search);
   }
 
   /** All totals of a bar and its plates; searched once and kept. */

@@ -14,10 +14,12 @@ import org.yarbel.web.who.SignedIn;
 @ControllerAdvice(annotations = Controller.class)
 class Shell {
   private final ClubRepository clubs;
+  private final ClubCache cache;
   private final DiskWatch disk;
 
-  Shell(ClubRepository clubs, DiskWatch disk) {
+  Shell(ClubRepository clubs, ClubCache cache, DiskWatch disk) {
     this.clubs = clubs;
+    this.cache = cache;
     this.disk = disk;
   }
 
@@ -29,7 +31,7 @@ class Shell {
     // the page of what is wrong has no frame: it asks the database nothing
     return who == null || request.getDispatcherType() == DispatcherType.ERROR
         ? null
-        : new Frame(clubs.findById(who.clubId()).map(Club::name).orElse(""), who.name(), who.coach(), who.lifterId(),
+        : new Frame(cache.of(ClubCache.What.ITSELF, () -> clubs.findById(who.clubId())).map(Club::name).orElse(""), who.name(), who.coach(), who.lifterId(),
             who.accountId(), who.coach() ? disk.words().orElse(null) : null);
   }
 }

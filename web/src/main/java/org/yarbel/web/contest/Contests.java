@@ -48,6 +48,12 @@ public class Contests {
     return ids.isEmpty() ? Map.of() : entries.findByContestIdIn(ids).stream().collect(Collectors.groupingBy(ContestEntry::contestId));
   }
 
+  /** The same by name. */
+  @Transactional(readOnly = true)
+  public Map<Long, List<ContestEntryRepository.Named>> named(Collection<Long> ids) {
+    return ids.isEmpty() ? Map.of() : entries.named(ids).stream().collect(Collectors.groupingBy(ContestEntryRepository.Named::getContestId));
+  }
+
   @Transactional(readOnly = true)
   public List<ContestEntry> entries(long id) {
     return entries.findByContestIdOrderById(id);
@@ -65,10 +71,21 @@ public class Contests {
     List<ContestEntry> all = lifterIds.isEmpty() ? List.of() : entries.findByLifterIdIn(lifterIds);
     Map<Long, Contest> byId = contests.findAllById(all.stream().map(ContestEntry::contestId).distinct().toList()).stream()
         .collect(Collectors.toMap(Contest::id, Function.identity()));
+    return going(all, byId);
+  }
+
+  private static Map<Long, List<Going>> going(Collection<ContestEntry> all, Map<Long, Contest> byId) {
     Map<Long, List<Going>> going = new HashMap<>();
     all.forEach(entry -> going.computeIfAbsent(entry.lifterId(), id -> new ArrayList<>()).add(new Going(Objects.requireNonNull(byId.get(entry.contestId())), entry)));
     going.values().forEach(list -> list.sort((one, other) -> day(one).compareTo(day(other))));
     return going;
+  }
+
+  /** The same where the contests are read already; others are left out. */
+  @Transactional(readOnly = true)
+  public Map<Long, List<Going>> of(Collection<Long> lifterIds, Collection<Contest> among) {
+    Map<Long, Contest> byId = among.stream().collect(Collectors.toMap(Contest::id, Function.identity()));
+    return going(lifterIds.isEmpty() ? List.of() : entries.findByLifterIdIn(lifterIds).stream().filter(entry -> byId.containsKey(entry.contestId())).toList(), byId);
   }
 
   private static LocalDate day(Going going) {

@@ -85,11 +85,12 @@ class FloorService {
         LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
     Map<Long, List<TrackedPoint>> tracked = points.since(ids, mainLifts(), today.minusWeeks(SPARK_WEEKS)).stream()
         .collect(Collectors.groupingBy(TrackedPoint::lifterId));
-    Map<Long, List<LiftNumbers>> known = numbers.findByLifterIdIn(ids).stream().collect(Collectors.groupingBy(LiftNumbers::lifterId));
+    List<LiftNumbers> own = numbers.findByLifterIdIn(ids);
+    Map<Long, List<LiftNumbers>> known = own.stream().collect(Collectors.groupingBy(LiftNumbers::lifterId));
     Map<Long, LocalDate> next = sessions.nextDays(ids, today.plusDays(1)).stream().collect(Collectors.toMap(
         TrainingSessionRepository.NextDay::getLifterId, TrainingSessionRepository.NextDay::getDay));
     Map<Long, LifterContext> byLifter = contexts.of(
-        found.stream().filter(l -> training.containsKey(l.id())).toList(), elsewhere(training.values()));
+        found.stream().filter(l -> training.containsKey(l.id())).toList(), elsewhere(training.values()), own);
     List<FloorView.TodayView> todays = new ArrayList<>();
     List<FloorView.OtherView> others = new ArrayList<>();
     for (Lifter lifter : found) {

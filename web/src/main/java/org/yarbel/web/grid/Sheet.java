@@ -78,7 +78,7 @@ final class Sheet {
 
   private static void row(int number, List<String> cells, LocalDate monday, Catalogue lifts, List<NewLine> lines, List<String> problems) {
     Optional<LocalDate> day = day(cells.get(0), monday);
-    Optional<SlotKind> kind = Arrays.stream(SlotKind.values()).filter(k -> k.word().equalsIgnoreCase(cells.get(1))).findFirst();
+    Optional<SlotKind> kind = SlotKind.of(cells.get(1));
     Optional<Lift> lift = lifts.named(cells.get(2));
     if (day.isEmpty()) {
       problems.add("Row " + number + ": the day '" + cells.get(0) + "' is neither a weekday of this week, such as Mon, nor a date such as "

@@ -2,8 +2,10 @@ package org.yarbel.web.group;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,15 +64,24 @@ public class GroupBoards {
   /** A group with who is in it. */
   public record Listed(long id, String name, List<String> members) {}
 
+  /** All groups with who is in them. */
   @Transactional(readOnly = true)
   public List<Listed> all() {
+    return all(lifters.findAll());
+  }
+
+  /** The same where the lifters are read already; whoever is not among them is not named. */
+  @Transactional(readOnly = true)
+  public List<Listed> all(Collection<Lifter> known) {
     Map<Long, String> names = new HashMap<>();
-    lifters.findAll().forEach(lifter -> names.put(lifter.id(), lifter.name()));
-    Map<Long, List<String>> byGroup = new HashMap<>();
-    members.findAll().forEach(member -> byGroup.computeIfAbsent(member.groupId(), id -> new ArrayList<>()).add(names.get(member.lifterId())));
-    byGroup.values().forEach(list -> list.sort(Comparator.naturalOrder()));
-    return groups.findAllByOrderByName().stream().map(group -> new Listed(group.id(), group.name(), byGroup.getOrDefault(group.id(),
-        List.of()))).toList();
+    known.forEach(lifter -> names.put(lifter.id(), lifter.name()));
+    Map<Long, Listed> byGroup = new LinkedHashMap<>();
+    for (LifterGroupRepository.Membership one : groups.memberships()) {
+      Listed group = byGroup.computeIfAbsent(one.getId(), id -> new Listed(id, one.getName(), new ArrayList<>()));
+      Optional.ofNullable(one.getLifterId()).map(names::get).ifPresent(group.members()::add);
+    }
+    byGroup.values().forEach(group -> group.members().sort(Comparator.naturalOrder()));
+    return List.copyOf(byGroup.values());
   }
 
   LifterGroup group(long id) {

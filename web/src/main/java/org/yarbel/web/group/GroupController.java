@@ -121,7 +121,7 @@ class GroupController {
       String work = WorkLine.parse(all.getOrDefault("work", "")).line().toString();
       if (lift.isPresent()) {
         String was = all.getOrDefault("was", "");
-        GroupBoards.Written written = was.isEmpty() ? groups.add(id, day, kind(all.getOrDefault("kind", "")), lift.get(), work, who)
+        GroupBoards.Written written = was.isEmpty() ? groups.add(id, day, SlotKind.of(all.get("kind")).orElse(SlotKind.MAIN), lift.get(), work, who)
             : groups.change(id, day, lift.get().key(), was, work, lift.get(), who);
         flash.addFlashAttribute("said", written.sentence());
         return "redirect:/groups/" + id + "/week?of=" + monday;
@@ -147,14 +147,5 @@ class GroupController {
   String redo(@PathVariable long id, @RequestParam LocalDate of, RedirectAttributes flash) {
     flash.addFlashAttribute("said", undo.redoOfGroup(groups.group(id).id()));
     return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
-  }
-
-  private static SlotKind kind(String name) {
-    for (SlotKind kind : SlotKind.values()) {
-      if (kind.name().equals(name)) {
-        return kind;
-      }
-    }
-    return SlotKind.MAIN;
   }
 }

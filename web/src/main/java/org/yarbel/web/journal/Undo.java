@@ -1,5 +1,6 @@
 package org.yarbel.web.journal;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,9 @@ public class Undo {
   /** So many steps back are told beforehand, and taken at once at the most. */
   public static final int LEVELS = 5;
 
+  /** So many of the newest changes are looked at for what can be undone and done again. */
+  private static final Limit LOOKED_AT = Limit.of(60);
+
   private final ChangeRepository changes;
   private final Map<Change.Subject, Undoing> undoing;
   private final Turns turns;
@@ -42,6 +46,15 @@ public class Undo {
   public record Steps(List<String> levels, @Nullable String redoes) {
     static Steps of(List<ChangeRepository.Level> levels, Optional<Change> redo) {
       return new Steps(levels.stream().map(Steps::words).toList(), redo.map(change -> change.words() == null ? "" : change.words()).orElse(null));
+    }
+
+    /** From the newest changes: of those behind all that stand the one undone last is done again. */
+    static Steps of(List<ChangeRepository.Told> newest) {
+      List<ChangeRepository.Told> stand = newest.stream().filter(change -> !change.getUndone()).toList();
+      long last = stand.isEmpty() ? 0 : stand.get(0).getId();
+      String redo = newest.stream().filter(change -> change.getUndone() && change.getId() > last && change.getUndoneAt() != null)
+          .max(Comparator.comparing(ChangeRepository.Told::getUndoneAt)).map(ChangeRepository.Told::getWords).orElse(null);
+      return new Steps(stand.stream().limit(LEVELS).map(ChangeRepository.Told::getWords).toList(), redo);
     }
 
     private static String words(ChangeRepository.Level level) {
@@ -64,8 +77,7 @@ public class Undo {
 
   @Transactional(readOnly = true)
   public Steps of(long lifterId) {
-    List<ChangeRepository.Level> levels = changes.levels(lifterId, Change.Subject.PLAN, Limit.of(LEVELS));
-    return Steps.of(levels, next(lifterId, newest(levels)));
+    return Steps.of(changes.newest(lifterId, Change.Subject.PLAN, LOOKED_AT));
   }
 
   /** The same of what was written for a group. */

@@ -50,6 +50,7 @@ public class LiftNumbers extends ClubRow {
   private @Nullable Long sdNg;
   private @Nullable LocalDate estimateOn;
   private @Nullable LocalDate lastTrained;
+  private @Nullable Long heaviestNg;
   private @Nullable String checkpoint;
   private double layoffDrop;
   private int trainingPercent = DEFAULT_TRAINING_PERCENT;
@@ -229,6 +230,16 @@ public class LiftNumbers extends ClubRow {
   /** Sets the rule of the training max. */
   public void trainAt(int percent) {
     this.trainingPercent = percent;
+  }
+
+  /** The heaviest ever made of it in the log; null for none. */
+  public @Nullable Mass heaviest(MassUnit unit) {
+    return heaviestNg == null ? null : Mass.ofNanograms(heaviestNg, unit);
+  }
+
+  /** Takes the heaviest ever made; null for none. */
+  public void lifted(@Nullable Mass heaviest) {
+    this.heaviestNg = heaviest == null ? null : heaviest.nanograms();
   }
 
   /** The filter as it was before the last logged day, as its document; null where the next set needs all of the log. */

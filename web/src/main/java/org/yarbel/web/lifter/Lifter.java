@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.hibernate.annotations.Formula;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.lift.Gear;
@@ -53,6 +54,15 @@ public class Lifter extends ClubRow {
   private Deload deloadKind = Deload.HALF_LOAD;
 
   @Version private int version;
+
+  /** The newest weigh-in, read with the lifter. */
+  @Formula("(select max(w.mass_ng) from weigh_in w where w.club_id = club_id and w.lifter_id = id "
+      + "and w.day = (select max(m.day) from weigh_in m where m.club_id = club_id and m.lifter_id = id))")
+  private @Nullable Long bodyNg;
+
+  /** Where else they train: ids of places with commas between, read with the lifter. */
+  @Formula("(select string_agg(p.place_id || '', ',') from lifter_place p where p.club_id = club_id and p.lifter_id = id)")
+  private @Nullable String elsewhere;
 
   protected Lifter() {}
 
@@ -100,6 +110,16 @@ public class Lifter extends ClubRow {
 
   public String name() {
     return name;
+  }
+
+  /** Where else they train beside {@link #placeId}. */
+  public Set<Long> furtherPlaces() {
+    return elsewhere == null ? Set.of() : Arrays.stream(elsewhere.split(",")).map(Long::valueOf).collect(Collectors.toSet());
+  }
+
+  /** Their body mass as it was weighed last; null when nobody weighed them. */
+  public @Nullable Mass body() {
+    return bodyNg == null ? null : Mass.ofNanograms(bodyNg, unit);
   }
 
   /** The unit every screen shows this lifter's loads in. */

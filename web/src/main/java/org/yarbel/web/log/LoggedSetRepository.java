@@ -45,10 +45,6 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.day between :from and :to order by l.day, l.id")
   List<LoggedSetRow> between(long lifterId, Collection<String> lifts, LocalDate from, LocalDate to);
 
-  /** The heaviest load ever made in each of these lifts. */
-  @Query("select l.lift as lift, max(l.loadNg) as loadNg from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.reps > 0 group by l.lift")
-  List<LastLoad> heaviest(long lifterId, Collection<String> lifts);
-
   /** How many sets are logged of each of these sessions. */
   @Query("select l.sessionId as sessionId, count(l) as sets from LoggedSetRow l where l.sessionId in :ids group by l.sessionId")
   List<SessionCount> counts(Collection<Long> ids);

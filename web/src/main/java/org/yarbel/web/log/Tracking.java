@@ -2,6 +2,7 @@ package org.yarbel.web.log;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -68,9 +69,15 @@ public class Tracking implements LifterService.LiftTracker {
     List<Observation> since = sets.ofLiftSince(lifter.id(), lift, from.day().plusDays(1)).stream().map(LoggedSetRow::observation).toList();
     MaxTracker.Track track = new MaxTracker(own.level(), own.testedForTracking()).goOn(from, since, lifter.unit());
     take(own, track);
+    Mass before = own.heaviest(lifter.unit());
+    heaviest(since).filter(load -> before == null || load.compareTo(before) > 0).ifPresent(load -> own.lifted(load));
     numbers.save(own);
     keep(points.findByLifterIdAndLiftAndDayGreaterThanEqualOrderByDay(lifter.id(), lift, from.day().plusDays(1)), own, track.points());
     learnRatios(lifter, lift, own);
+  }
+
+  private static Optional<Mass> heaviest(List<Observation> log) {
+    return log.stream().filter(set -> set.reps() > 0).map(Observation::load).filter(load -> load.nanograms() > 0).max(Comparator.naturalOrder());
   }
 
   private void take(LiftNumbers own, MaxTracker.Track track) {
@@ -87,6 +94,7 @@ public class Tracking implements LifterService.LiftTracker {
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
     MaxTracker.Track track = track(own, log, lifter.unit(), clock.today());
     take(own, track);
+    own.lifted(heaviest(log).orElse(null));
     List<Observation> telling = log.stream().filter(set -> !set.practice()).toList();
     own.learn(ChartFitting.of(telling, own.level(), own.testedForTracking(), lifter.unit()), RatingBias.of(telling));
     numbers.save(own);

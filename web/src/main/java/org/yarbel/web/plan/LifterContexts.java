@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -14,7 +15,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.lift.Catalogue;
-import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
@@ -22,21 +22,17 @@ import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
-import org.yarbel.web.lifter.WeighIn;
-import org.yarbel.web.lifter.WeighInRepository;
 
 /** Gathers what lifters' lines are worked out with, in a fixed number of queries however many lifters there are. */
 @Service
 public class LifterContexts {
   private final LiftNumbersRepository numbers;
-  private final WeighInRepository weighIns;
   private final Places places;
   private final Lifts lifts;
   private final ClubClock clock;
 
-  LifterContexts(LiftNumbersRepository numbers, WeighInRepository weighIns, Places places, Lifts lifts, ClubClock clock) {
+  LifterContexts(LiftNumbersRepository numbers, Places places, Lifts lifts, ClubClock clock) {
     this.numbers = numbers;
-    this.weighIns = weighIns;
     this.places = places;
     this.lifts = lifts;
     this.clock = clock;
@@ -55,22 +51,31 @@ public class LifterContexts {
    */
   @Transactional(readOnly = true)
   public Map<Long, LifterContext> of(Collection<Lifter> lifters, Map<Long, Long> elsewhere) {
+    return of(lifters, elsewhere, numbers.findByLifterIdIn(lifters.stream().map(Lifter::id).toList()));
+  }
+
+  /** The context of one lifter whose numbers are read already. */
+  @Transactional(readOnly = true)
+  public LifterContext of(Lifter lifter, @Nullable Long placeId, List<LiftNumbers> own) {
+    return Objects.requireNonNull(of(List.of(lifter), placeId == null ? Map.of() : Map.of(lifter.id(), placeId), own).get(lifter.id()));
+  }
+
+  /** The same of several, whose numbers are read already. */
+  @Transactional(readOnly = true)
+  public Map<Long, LifterContext> of(Collection<Lifter> lifters, Map<Long, Long> elsewhere, Collection<LiftNumbers> own) {
     Set<Long> placeIds = new HashSet<>(elsewhere.values());
     lifters.forEach(lifter -> placeIds.add(lifter.placeId()));
-    Map<Long, PlaceKit> kits = places.kits(placeIds);
+    Map<Long, PlaceKit> kits = lifters.isEmpty() ? Map.of() : places.kits(placeIds);
     Catalogue catalogue = lifts.catalogue();
-    List<Long> ids = lifters.stream().map(Lifter::id).toList();
-    Map<Long, List<LiftNumbers>> byLifter =
-        numbers.findByLifterIdIn(ids).stream().collect(Collectors.groupingBy(LiftNumbers::lifterId));
-    Map<Long, Mass> bodies = weighIns.newest(ids).stream().collect(Collectors.toMap(WeighIn::lifterId, WeighIn::mass));
+    Map<Long, List<LiftNumbers>> byLifter = own.stream().collect(Collectors.groupingBy(LiftNumbers::lifterId));
     LocalDate today = clock.today();
     Map<Long, LifterContext> contexts = new HashMap<>();
     for (Lifter lifter : lifters) {
       MassUnit unit = lifter.unit();
       Map<String, LifterContext.Known> known = new HashMap<>();
-      byLifter.getOrDefault(lifter.id(), List.of()).forEach(own -> known.put(own.lift(), known(own, unit, today)));
+      byLifter.getOrDefault(lifter.id(), List.of()).forEach(row -> known.put(row.lift(), known(row, unit, today)));
       PlaceKit kit = kits.get(elsewhere.getOrDefault(lifter.id(), lifter.placeId()));
-      contexts.put(lifter.id(), new LifterContext(unit, bodies.get(lifter.id()), known, lifter.ramp(), catalogue,
+      contexts.put(lifter.id(), new LifterContext(unit, lifter.body(), known, lifter.ramp(), catalogue,
           LifterContext.Loads.of(kit, catalogue, unit, places::loadables)));
     }
     return contexts;

@@ -100,15 +100,15 @@ class RunwayController {
   String page(@PathVariable long id, @RequestParam(required = false) @Nullable Integer block, @RequestParam(defaultValue = "") String taper,
       @RequestParam(defaultValue = "") String propose, Model model) {
     Lifter lifter = lifter(id);
-    fill(model, lifter, taper, propose);
-    LongPlans.Kept kept = plans.of(id).orElse(null);
+    LongPlans.Kept kept = fill(model, lifter, taper, propose);
     if (block != null && kept != null) {
       model.addAttribute("form", RunwayForms.of(kept.plan().block(block).orElseThrow(NotFound::new).block(), lifts.catalogue()));
     }
     return "runway/page";
   }
 
-  private void fill(Model model, Lifter lifter, String taper, String propose) {
+  /** Fills the page; answers the plan it shows. */
+  private LongPlans.@Nullable Kept fill(Model model, Lifter lifter, String taper, String propose) {
     Runways.Situation now = runways.of(lifter);
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
@@ -137,14 +137,16 @@ class RunwayController {
       model.addAttribute("bases", List.of(Basis.ESTIMATED, Basis.TESTED, Basis.TRAINING, Basis.GOAL));
       model.addAttribute("methods", Method.values());
       model.addAttribute("lifts", lifts.offered());
-      model.addAttribute("groups", groups.all());
-      model.addAttribute("others", lifters.named("", Limit.of(300)).stream().filter(other -> other.id() != lifter.id())
+      List<Lifter> all = lifters.named("", Limit.of(300));
+      model.addAttribute("groups", groups.all(all));
+      model.addAttribute("others", all.stream().filter(other -> other.id() != lifter.id())
           .map(other -> Map.entry(Long.toString(other.id()), other.name())).toList());
     }
     model.addAttribute("propose", propose);
     if (!propose.isEmpty() || now.kept() == null) {
       propose(model, lifter, coming, propose);
     }
+    return now.kept();
   }
 
   private void propose(Model model, Lifter lifter, List<Contest> coming, String propose) {

@@ -121,7 +121,8 @@ class RunwayService {
     LocalDate from = latest(plan.startsOn(), monday.minusWeeks(WEEKS_BACK));
     LocalDate end = plan.holds() ? latest(plan.end(), monday.plusWeeks(OPEN_WEEKS)) : plan.end();
     end = end.isAfter(from.plusWeeks(MOST_WEEKS)) ? from.plusWeeks(MOST_WEEKS) : end.isAfter(from) ? end : from.plusWeeks(1);
-    LifterContext context = contexts.of(lifter, null);
+    List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
+    LifterContext context = contexts.of(lifter, null, known);
     List<Written> written = LongPlans.lines(plan, context, from, end);
     List<CountedLine> planned = new ArrayList<>();
     List<CountedLine> done = new ArrayList<>();
@@ -146,7 +147,7 @@ class RunwayService {
     List<FitnessFatigue.Point> other = drawn && plan.contest() != null
         ? FitnessFatigue.curve(compared.applied(loads, plan.contest(), today), today, curveFrom, until) : List.of();
     List<Macrocycle.Placed> blocks = plan.placed();
-    return new Shown(today, plan.contest(), blocks, weeks, readiness, other, goals(lifter, plan, families.stream().map(RunwayWeek.Family::head).toList(), from, today));
+    return new Shown(today, plan.contest(), blocks, weeks, readiness, other, goals(lifter, known, plan, families.stream().map(RunwayWeek.Family::head).toList(), from));
   }
 
   /** A contest on the way, with what it is to the plan. */
@@ -238,8 +239,9 @@ class RunwayService {
     return loads;
   }
 
-  private List<Goal> goals(Lifter lifter, Macrocycle plan, Collection<Lift> families, LocalDate from, LocalDate today) {
-    Map<String, LiftNumbers> own = numbers.findByLifterIdIn(List.of(lifter.id())).stream().collect(Collectors.toMap(LiftNumbers::lift, n -> n));
+  private List<Goal> goals(Lifter lifter, List<LiftNumbers> numbersOf, Macrocycle plan, Collection<Lift> families, LocalDate from) {
+    LocalDate today = clock.today();
+    Map<String, LiftNumbers> own = numbersOf.stream().collect(Collectors.toMap(LiftNumbers::lift, n -> n));
     LocalDate since = from.isAfter(today) ? today.minusWeeks(WEEKS_BACK) : from.minusWeeks(2);
     Map<String, List<TrackedPoint>> tracked = points.since(List.of(lifter.id()), families.stream().map(Lift::key).toList(), since).stream()
         .filter(point -> point.estimate(lifter.unit()) != null).collect(Collectors.groupingBy(TrackedPoint::lift));

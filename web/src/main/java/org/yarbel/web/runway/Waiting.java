@@ -20,6 +20,7 @@ import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CoreJson;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.ContestEntry;
+import org.yarbel.web.contest.ContestEntryRepository;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -99,12 +100,20 @@ public class Waiting {
   @Transactional(readOnly = true)
   public Map<Long, Long> count(Collection<Contest> all) {
     Map<Long, List<ContestEntry>> entries = contests.entries(all.stream().map(Contest::id).toList());
-    List<Long> ids = entries.values().stream().flatMap(List::stream).map(ContestEntry::lifterId).distinct().toList();
+    Map<Long, List<Long>> ids = new HashMap<>();
+    entries.forEach((contest, of) -> ids.put(contest, of.stream().map(ContestEntry::lifterId).toList()));
+    return count(all, ids, contests.of(lifters(ids)));
+  }
+
+  private static List<Long> lifters(Map<Long, List<Long>> entries) {
+    return entries.values().stream().flatMap(List::stream).distinct().toList();
+  }
+
+  private Map<Long, Long> count(Collection<Contest> all, Map<Long, List<Long>> entries, Map<Long, List<Contests.Going>> going) {
     Map<Long, LongPlan> rows = new HashMap<>();
-    plans.findByLifterIdIn(ids).forEach(row -> rows.put(row.lifterId(), row));
-    Map<Long, List<Contests.Going>> going = contests.of(ids);
+    plans.findByLifterIdIn(lifters(entries)).forEach(row -> rows.put(row.lifterId(), row));
     Map<Long, Long> counts = new HashMap<>();
-    all.forEach(contest -> counts.put(contest.id(), entries.getOrDefault(contest.id(), List.of()).stream().map(entry -> rows.get(entry.lifterId()))
+    all.forEach(contest -> counts.put(contest.id(), entries.getOrDefault(contest.id(), List.of()).stream().map(rows::get)
         .filter(row -> row != null && elsewhere(contest, row, going.getOrDefault(row.lifterId(), List.of()))).count()));
     return counts;
   }
@@ -122,15 +131,16 @@ public class Waiting {
   @Transactional(readOnly = true)
   public List<Coming> coming(int weeks) {
     LocalDate today = clock.today();
-    List<Contest> near = contests.listed().stream().filter(contest -> contest.takesPlace() && !Objects.requireNonNull(contest.day()).isBefore(today)
+    // what decides are contests to come, and those are all listed
+    List<Contest> listed = contests.listed();
+    List<Contest> near = listed.stream().filter(contest -> contest.takesPlace() && !Objects.requireNonNull(contest.day()).isBefore(today)
         && contest.day().isBefore(today.plusWeeks(weeks))).sorted(Comparator.comparing(contest -> Objects.requireNonNull(contest.day()))).toList();
-    Map<Long, List<ContestEntry>> entries = contests.entries(near.stream().map(Contest::id).toList());
-    Map<Long, Long> counts = count(near);
-    Map<Long, String> names = new HashMap<>();
-    lifters.findAllById(entries.values().stream().flatMap(List::stream).map(ContestEntry::lifterId).distinct().toList())
-        .forEach(lifter -> names.put(lifter.id(), lifter.name()));
-    return near.stream().filter(contest -> entries.containsKey(contest.id())).map(contest -> new Coming(contest.id(), contest.name(),
-        ChronoUnit.DAYS.between(today, contest.day()), entries.get(contest.id()).stream().map(entry -> names.getOrDefault(entry.lifterId(), ""))
-            .toList(), counts.getOrDefault(contest.id(), 0L))).toList();
+    Map<Long, List<ContestEntryRepository.Named>> going = contests.named(near.stream().map(Contest::id).toList());
+    Map<Long, List<Long>> ids = new HashMap<>();
+    going.forEach((contest, of) -> ids.put(contest, of.stream().map(ContestEntryRepository.Named::getLifterId).toList()));
+    Map<Long, Long> counts = count(near, ids, contests.of(lifters(ids), listed));
+    return near.stream().filter(contest -> going.containsKey(contest.id())).map(contest -> new Coming(contest.id(), contest.name(),
+        ChronoUnit.DAYS.between(today, contest.day()), going.get(contest.id()).stream().map(ContestEntryRepository.Named::getName).toList(),
+        counts.getOrDefault(contest.id(), 0L))).toList();
   }
 }

@@ -1,8 +1,11 @@
 package org.yarbel.web.skyline;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.RampStep;
@@ -54,6 +57,25 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
       return round(x + width);
     }
 
+    /** What stands over a bar: the cap of a max, the waves of an open end. */
+    private void cap(Map<String, StringBuilder> paths) {
+      if (role.equals("max")) {
+        path(paths, "max-cap").append('M').append(text(x)).append(' ').append(text(round(y + 3))).append('h').append(text(width));
+      }
+      if (role.equals("open") || role.equals("plus") || role.equals("timed")) {
+        path(paths, "open-top").append(openTop());
+      }
+    }
+
+    /** The tick of what was done, with the case it lies in. */
+    private Optional<List<Shape>> tick() {
+      if (doneY == null) {
+        return Optional.empty();
+      }
+      String path = "M" + text(x) + " " + text(doneY) + "H" + text(right());
+      return Optional.of(List.of(new Shape("tick-case", path), new Shape(missed ? "tick missed" : "tick", path)));
+    }
+
     /** The open top of a set without an upper end: two waves over the bar. */
     public String openTop() {
       double wave = width / 4;
@@ -103,6 +125,39 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
   /** Draws one line. */
   public static Skyline of(ResolvedLine line, @Nullable Mass basisMax, double width, double height) {
     return of(List.of(new Line(line, basisMax, null)), width, height);
+  }
+
+  /** Bars that are drawn the same, as one path; a tick by itself. */
+  public record Shape(String css, String path) {}
+
+  /** The whole picture in as few shapes as it has kinds of bars, for where no bar leads anywhere. */
+  public List<Shape> shapes() {
+    Map<String, StringBuilder> paths = new LinkedHashMap<>();
+    List<Shape> ticks = new ArrayList<>();
+    for (Rule rule : rules) {
+      path(paths, rule.full() ? "rule full" : "rule").append('M').append(0).append(' ').append(text(rule.y())).append('H').append(text(width));
+    }
+    if (lane != null) {
+      path(paths, "lane").append("M0 ").append(text(lane - 1)).append('H').append(text(width));
+    }
+    for (Bar bar : bars) {
+      path(paths, "bar " + bar.role()).append('M').append(text(bar.x())).append(' ').append(text(bar.y())).append('h').append(text(bar.width()))
+          .append('v').append(text(bar.height())).append('h').append(text(-bar.width())).append('z');
+      bar.cap(paths);
+      bar.tick().ifPresent(ticks::addAll);
+    }
+    List<Shape> shapes = new ArrayList<>();
+    paths.forEach((css, path) -> shapes.add(new Shape(css, path.toString())));
+    shapes.addAll(ticks);
+    return shapes;
+  }
+
+  private static StringBuilder path(Map<String, StringBuilder> paths, String css) {
+    return paths.computeIfAbsent(css, key -> new StringBuilder());
+  }
+
+  private static String text(double number) {
+    return number == Math.rint(number) ? Long.toString(Math.round(number)) : Double.toString(number);
   }
 
   public boolean empty() {

@@ -10,7 +10,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Lift;
@@ -29,7 +31,9 @@ public record RecoveryPicture(List<Panel> panels) {
   static final int HEIGHT = 92;
   private static final int TOP = 26;
   private static final double SCALE = 38;
-  private static final int STEPS_A_DAY = 20;
+  private static final int STEPS_A_DAY = 4;
+  /** So shortly before a session the curve stands where the days before have left it. */
+  private static final double JUST_BEFORE = 1e-6;
   private static final double EVENING = 0.7;
 
   /** One line of a panel. */
@@ -85,9 +89,8 @@ public record RecoveryPicture(List<Panel> panels) {
     for (Quality quality : Quality.values()) {
       double days = Recovery.days(quality, lift.movement(), modifiers);
       StringBuilder points = new StringBuilder();
-      for (int step = 0; step <= 7 * STEPS_A_DAY; step++) {
-        double t = (double) step / STEPS_A_DAY;
-        points.append(number(x(t))).append(',').append(number(y(Recovery.at(t, sessions, days)))).append(' ');
+      for (double t : times(sessions)) {
+        points.append(Math.round(x(t))).append(',').append(number(y(Recovery.at(t, sessions, days)))).append(' ');
       }
       double end = Recovery.at(7, sessions, days);
       curves.add(new Curve(quality.word(), "q-" + quality.name().toLowerCase(Locale.ROOT).replace('_', '-'), points.toString()
@@ -98,6 +101,16 @@ public record RecoveryPicture(List<Panel> panels) {
         .map(m -> m.word() + (m.lengthens() ? " +" : " −")).collect(Collectors.joining(", ")),
         String.join(", ", words), curves, marks, lift.name() + " over the week: " + (marks.isEmpty() ? "not trained" : marks.stream()
             .map(m -> m.day() + " " + m.depth() + " of a usual hard session").collect(Collectors.joining(", ")))));
+  }
+
+  /** Where a curve is worked out: some times a day, and on both sides of every session, where it drops. */
+  private static SortedSet<Double> times(List<Recovery.Session> sessions) {
+    SortedSet<Double> times = new TreeSet<>();
+    for (int step = 0; step <= 7 * STEPS_A_DAY; step++) {
+      times.add((double) step / STEPS_A_DAY);
+    }
+    sessions.stream().map(Recovery.Session::day).filter(day -> day > 0 && day < 7).forEach(day -> times.addAll(List.of(day - JUST_BEFORE, day)));
+    return times;
   }
 
   /** How the lift is mostly done: by its variation where that is what is trained. */

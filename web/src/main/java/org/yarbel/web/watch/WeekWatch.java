@@ -46,7 +46,6 @@ import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Complaint;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
-import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
@@ -70,18 +69,16 @@ public class WeekWatch {
   private final ProgressionRepository progressions;
   private final DeloadWeekRepository deloads;
   private final TrainingSessionRepository sessions;
-  private final LoggedSetRepository log;
   private final ClubClock clock;
 
   WeekWatch(SilenceRepository silences, Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads,
       TrainingSessionRepository sessions,
-      LoggedSetRepository log, ClubClock clock) {
+      ClubClock clock) {
     this.silences = silences;
     this.thresholds = thresholds;
     this.progressions = progressions;
     this.deloads = deloads;
     this.sessions = sessions;
-    this.log = log;
     this.clock = clock;
   }
 
@@ -245,8 +242,9 @@ public class WeekWatch {
     List<Athlete.OfLift> lifts = numbers.stream().map(own -> ofLift(own, lifter.unit(), running, context == null ? Optional.empty()
         : context.lifts().ofKey(own.lift()))).toList();
     Set<String> main = lifts.stream().filter(Athlete.OfLift::powerlift).map(Athlete.OfLift::lift).collect(Collectors.toSet());
-    Map<String, Mass> heaviest = main.isEmpty() ? Map.of() : log.heaviest(lifter.id(), main).stream()
-        .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift, row -> Mass.ofNanograms(row.getLoadNg(), lifter.unit())));
+    Map<String, Mass> heaviest = new HashMap<>();
+    numbers.stream().filter(own -> main.contains(own.lift()) && own.heaviest(lifter.unit()) != null)
+        .forEach(own -> heaviest.put(own.lift(), Objects.requireNonNull(own.heaviest(lifter.unit()))));
     Map<String, List<Method>> methods = running.stream().collect(Collectors.groupingBy(Progression::lift,
         Collectors.mapping(Progression::method, Collectors.toList())));
     Integer age = lifter.birthYear() == null ? null : Integer.valueOf(clock.today().getYear() - lifter.birthYear());

@@ -131,7 +131,8 @@ class WeekBoardTest {
     String week = lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body();
     // 25 reps of 150 kg
     assertThat(week).contains("The week in figures").contains("<td>3.8</td>").contains("main lifts 100 % of the reps")
-        .contains("quads</th><td>7.5</td>")
+        .contains("quads</th><td>7.5</td>");
+    assertThat(lifter.coach().get(lifter.at("/week/recovery?of=" + MONDAY)).body())
         .contains("class=\"dip\"").contains("Squat over the week: Mon 1 of a usual hard session").contains("class=\"q-connective-tissue\"");
   }
 

@@ -3,11 +3,14 @@ package org.yarbel.web.floor;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.util.List;
+import java.util.Map;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.SqlMeter;
 import org.yarbel.web.support.TestApp;
 
 @ExtendWith(TestApp.class)
@@ -46,6 +49,28 @@ class QueryCountTest {
     coach.get("/lifters/" + emeric + "/runway");
     assertThat(statements(app, () -> coach.get("/lifters/" + emeric + "/runway"))).isLessThanOrEqualTo(30);
     assertThat(statements(app, () -> coach.get("/contests"))).isLessThanOrEqualTo(12);
+  }
+
+  /** Whoever sends them; beside what tells who asks: their session, read and kept, and whether the sign-in still stands. */
+  @Test
+  void aPageSendsTwelveStatementsAtTheMost(TestApp app) {
+    Client coach = Client.of(app, "coach");
+    long session = app.session("Odile", TestApp.TODAY.minusDays(1));
+    coach.card(session);
+    Map<String, String> pages = Map.of("Floor", "/", "Week board", "/lifters/" + app.lifter("Maren") + "/week", "Card", "/sessions/" + session + "/card",
+        "Runway", "/lifters/" + app.lifter("Emeric") + "/runway", "Ledger", "/lifters/" + app.lifter("Odile") + "/ledger?lift=squat");
+    pages.forEach((page, path) -> {
+      coach.get(path);
+      List<String> sent = SqlMeter.of(() -> coach.get(path)).stream().map(SqlMeter.Sent::sql)
+          .filter(sql -> !sql.contains("SPRING_SESSION") && !sql.contains("sign_in")).toList();
+      assertThat(sent).as(page).isNotEmpty().hasSizeLessThanOrEqualTo(12);
+    });
+  }
+
+  /** What is said beside a line comes when the line is opened. */
+  @Test
+  void theBoardOfAFullWeekIsSmall(TestApp app) {
+    assertThat(Client.of(app, "coach").get("/lifters/" + app.lifter("Maren") + "/week").body().length()).isLessThan(40_000);
   }
 
   private static long statements(TestApp app, Runnable work) {

@@ -45,7 +45,7 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
   public static synchronized TestApp running() {
     if (running == null) {
       Map<String, String> database = TestDatabase.start();
-      running = new TestApp(SpringApplication.run(YarbelApplication.class, "--server.port=0", "--yarbel.demo=true",
+      running = new TestApp(new SpringApplication(YarbelApplication.class, SqlMeter.class).run("--server.port=0", "--yarbel.demo=true",
           "--yarbel.today=" + TODAY, "--yarbel.trusted-proxies=" + PROXY, "--spring.datasource.url=" + database.get("url"),
           "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),
           "--spring.flyway.url=" + database.get("url"), "--spring.flyway.user=yarbel_owner", "--spring.flyway.password=" + database.get("owner"),

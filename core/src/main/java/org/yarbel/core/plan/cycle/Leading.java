@@ -84,13 +84,16 @@ public record Leading(Macrocycle plan, @Nullable Long contestId, List<Meets.Role
   }
 
   private Optional<Due> to(Meets.Meet peak) {
-    List<Changed> first = why(peak);
-    LocalDate from = fresh.apply(peak.day());
     List<LocalDate> training = roles.stream().filter(role -> !role.peak()).map(role -> role.meet().day()).filter(day -> day.isBefore(peak.day())).toList();
     boolean same = peak.day().equals(plan.contest());
     List<LocalDate> ahead = plan.trainingDays().stream().filter(day -> !day.isBefore(today)).toList();
+    if (same && ahead.equals(training) && Objects.equals(contestId, peak.id())) {
+      return Optional.empty();
+    }
+    List<Changed> first = why(peak);
+    LocalDate from = fresh.apply(peak.day());
     if (same && ahead.equals(training)) {
-      return Objects.equals(contestId, peak.id()) ? Optional.empty() : Optional.of(new Due(new Refit(plan, plan, from, first), peak.id()));
+      return Optional.of(new Due(new Refit(plan, plan, from, first), peak.id()));
     }
     Refit refit = same ? new Refit(plan, plan, from, List.of()) : Refit.toDate(plan, peak.day(), from);
     List<LocalDate> all = new ArrayList<>(plan.trainingDays().stream().filter(day -> day.isBefore(today)).toList());

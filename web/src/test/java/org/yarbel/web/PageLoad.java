@@ -1,28 +1,34 @@
 package org.yarbel.web;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.IntConsumer;
+import java.util.function.IntFunction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.SqlMeter;
 import org.yarbel.web.support.TestApp;
 
 /**
- * How long the server takes for a keystroke on the board and for the boards themselves, with 200 lifters and two years of
- * logs. Not part of the tests: its name keeps it out; the launcher's bench calls it. The figures stand in docs/benchmarks.md.
+ * How long the server takes for a keystroke on the board and for whole pages, and how much of that is the database, with 200
+ * lifters and years of logs. Not part of the tests: its name keeps it out; the launcher's bench calls it. The figures stand in
+ * docs/benchmarks.md.
  */
 @ExtendWith(TestApp.class)
-class KeystrokeLoad {
+class PageLoad {
   private static final int LIFTERS = 200;
-  private static final int WEEKS = 104;
+  /** Four sessions of twelve sets a week: 520 weeks of 200 lifters are five million sets. */
+  private static final int WEEKS = Integer.getInteger("load.weeks", 104);
   private static final int WARM = 400;
   private static final int COUNTED = 2_000;
   private static final List<String> TYPED = List.of("3", "3x5", "3x5 8", "3x5 82%", "1x1 @8; 4x4 -15%", "3x5+ 85% tm",
@@ -34,13 +40,19 @@ class KeystrokeLoad {
     Client coach = Client.of(app, "coach");
     LocalDate day = TestApp.TODAY.plusDays(2);
     System.out.println("logged sets: " + app.jdbc().sql("select count(*) from logged_set").query(Long.class).single());
-    measure("a keystroke on the board", WARM, COUNTED, i -> coach.post("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/week/line?day=" + day,
+    IntFunction<Long> lifter = i -> lifters.get(i * 7 % lifters.size());
+    List<Long> trained = lifters.stream().map(id -> app.jdbc().sql("select max(id) from training_session where lifter_id = :id and day < :today")
+        .param("id", id).param("today", TestApp.TODAY).query(Long.class).single()).toList();
+    measure("a keystroke on the board", WARM, COUNTED, i -> coach.post("/lifters/" + lifter.apply(i) + "/week/line?day=" + day,
         Map.of("lift", "squat", "work", TYPED.get(i % TYPED.size()), "kind", "MAIN", "caret", "3"), "HX-Request", "true"));
-    measure("the week board", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/week"));
-    measure("sums and findings drawn anew", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size())
+    measure("the week board", WARM, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i) + "/week"));
+    measure("a card", WARM, COUNTED / 8, i -> coach.get("/sessions/" + trained.get(i * 7 % trained.size()) + "/card"));
+    measure("the ledger", WARM, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i) + "/ledger?lift=squat"));
+    measure("the Runway", WARM, COUNTED / 8, i -> coach.get("/lifters/" + app.lifter("Emeric") + "/runway"));
+    measure("sums and findings drawn anew", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i)
         + "/week/panel?of=" + TestApp.TODAY, "HX-Request", "true"));
-    measure("weeks side by side", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifters.get(i * 7 % lifters.size()) + "/weeks"));
-    measure("the Floor", WARM / 8, COUNTED / 20, i -> coach.get("/"));
+    measure("weeks side by side", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i) + "/weeks"));
+    measure("the Floor", WARM / 2, COUNTED / 20, i -> coach.get("/"));
     logged(app);
   }
 
@@ -50,25 +62,46 @@ class KeystrokeLoad {
     long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
     long line = app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day >= :today and s.lift = 'squat' order by t.day limit 1")
         .param("l", corwin).param("today", TestApp.TODAY).query(Long.class).single();
-    measure("the weeks written anew after a logged set", WARM / 4, COUNTED / 8, i -> app.bean(CurrentClub.class).within(club, () -> {
-      app.bean(Programs.class).logged(line);
-      return 0;
-    }));
+    time("the weeks written anew after a logged set", WARM / 4, COUNTED / 8, () -> app.bean(CurrentClub.class).within(club, () -> app.bean(Programs.class).logged(line)));
   }
 
-  private static void measure(String what, int warm, int counted, IntConsumer request) {
-    for (int i = 0; i < warm; i++) {
-      request.accept(i);
-    }
+  private static void time(String what, int warm, int counted, Runnable work) {
     long[] micros = new long[counted];
-    for (int i = 0; i < counted; i++) {
+    for (int i = -warm; i < counted; i++) {
       long from = System.nanoTime();
-      request.accept(i);
-      micros[i] = (System.nanoTime() - from) / 1000;
+      work.run();
+      micros[Math.max(i, 0)] = (System.nanoTime() - from) / 1000;
     }
     Arrays.sort(micros);
-    System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms, p99 %.1f ms%n", what, micros[counted / 2] / 1e3,
-        micros[counted * 95 / 100] / 1e3, micros[counted * 99 / 100] / 1e3);
+    System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms%n", what, micros[counted / 2] / 1e3, micros[counted * 95 / 100] / 1e3);
+  }
+
+  /** Times of a request, and of the statements it sends. */
+  private static void measure(String what, int warm, int counted, IntFunction<HttpResponse<String>> request) {
+    for (int i = 0; i < warm; i++) {
+      assertThat(request.apply(i).statusCode()).as(what).isEqualTo(200);
+    }
+    long[] micros = new long[counted];
+    long[] database = new long[counted];
+    long statements = 0;
+    long bytes = 0;
+    for (int i = 0; i < counted; i++) {
+      int at = i;
+      List<HttpResponse<String>> answers = new ArrayList<>();
+      List<SqlMeter.Sent> sent = SqlMeter.of(() -> {
+        long from = System.nanoTime();
+        answers.add(request.apply(at));
+        micros[at] = (System.nanoTime() - from) / 1000;
+      });
+      database[i] = sent.stream().mapToLong(SqlMeter.Sent::nanos).sum() / 1000;
+      statements = Math.max(statements, sent.size());
+      bytes = Math.max(bytes, answers.get(0).body().length());
+    }
+    Arrays.sort(micros);
+    Arrays.sort(database);
+    System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms, p99 %.1f ms; its SQL median %.1f ms, p95 %.1f ms; page / SQL %.1f; %d statements, %.1f kB%n",
+        what, micros[counted / 2] / 1e3, micros[counted * 95 / 100] / 1e3, micros[counted * 99 / 100] / 1e3, database[counted / 2] / 1e3,
+        database[counted * 95 / 100] / 1e3, micros[counted / 2] / (double) Math.max(1, database[counted / 2]), statements, bytes / 1e3);
   }
 
   /** Lifters like one of the demo, each with four sessions a week of three lines and twelve sets. */

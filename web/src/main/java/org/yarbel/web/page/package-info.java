@@ -1,0 +1,8 @@
+/**
+ * What all pages have in common on their way out. {@link org.yarbel.web.page.TightDialect} leaves out what no reader sees. It
+ * uses nothing of the application.
+ */
+@NullMarked
+package org.yarbel.web.page;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,13 +1,14 @@
 package org.yarbel.web.api;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.time.Duration;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.yarbel.web.audit.SecurityLog.Event;
@@ -21,7 +22,7 @@ class CallLimit extends OncePerRequestFilter {
   /** Who comes when so many addresses are counted already shares one count. */
   private static final String ALL_OTHERS = "others";
 
-  private final Map<String, Window> windows = new ConcurrentHashMap<>();
+  private final Cache<String, Window> windows = Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(2)).maximumSize(2L * MOST_ADDRESSES).build();
   private final Clock clock = Clock.systemUTC();
   private final SecurityLog log;
 
@@ -40,11 +41,12 @@ class CallLimit extends OncePerRequestFilter {
   protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     long seconds = clock.instant().getEpochSecond();
-    if (windows.size() >= MOST_ADDRESSES) {
-      windows.values().removeIf(window -> window.minute() < seconds / 60);
-    }
     String address = request.getRemoteAddr();
-    Window window = windows.merge(windows.size() < MOST_ADDRESSES || windows.containsKey(address) ? address : ALL_OTHERS, new Window(seconds / 60, 1),
+    if (windows.estimatedSize() >= MOST_ADDRESSES) {
+      windows.cleanUp();
+    }
+    boolean counted = windows.estimatedSize() < MOST_ADDRESSES || windows.getIfPresent(address) != null;
+    Window window = windows.asMap().merge(counted ? address : ALL_OTHERS, new Window(seconds / 60, 1),
         (old, one) -> old.minute() == one.minute() ? new Window(old.minute(), old.calls() + 1) : one);
     if (window.calls() > CALLS_PER_MINUTE) {
       if (window.calls() == CALLS_PER_MINUTE + 1) {

@@ -24,7 +24,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.yarbel.core.card.EntryDoubt;
 import org.yarbel.core.card.LoggedSet;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LineLogged;

@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.journal.PlanListener;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;

@@ -1,13 +1,11 @@
 package org.yarbel.web.club;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
-import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Equipment;
 import org.yarbel.core.lift.Lift;
@@ -15,6 +13,7 @@ import org.yarbel.core.lift.Movement;
 import org.yarbel.core.lift.Muscle;
 import org.yarbel.core.lift.Pattern;
 import org.yarbel.core.lift.Variation;
+import org.yarbel.web.column.Names;
 
 /** A lift that the club has added to the catalogue. */
 @Entity
@@ -35,7 +34,10 @@ public class ClubLift extends ClubRow {
   private boolean close;
   private @Nullable Double ratio;
   private @Nullable Double ratioSd;
-  private String muscles = "";
+
+  @Convert(converter = Names.OfMuscles.class)
+  private Set<Muscle> muscles = Set.of();
+
   private String variation = "";
   private boolean retired;
   @Version private int version;
@@ -56,7 +58,7 @@ public class ClubLift extends ClubRow {
     this.close = lift.close();
     this.ratio = lift.ratio() == null ? null : lift.ratio().percent();
     this.ratioSd = lift.ratio() == null ? null : lift.ratio().sd();
-    this.muscles = lift.muscles().stream().map(Enum::name).collect(Collectors.joining(","));
+    this.muscles = Set.copyOf(lift.muscles());
     this.variation = lift.variation().toString();
   }
 
@@ -73,10 +75,8 @@ public class ClubLift extends ClubRow {
   }
 
   Lift lift() {
-    Set<Muscle> trained = EnumSet.noneOf(Muscle.class);
-    Arrays.stream(muscles.split(",")).filter(m -> !m.isEmpty()).map(Muscle::valueOf).forEach(trained::add);
     Lift.Ratio share = ratio == null || ratioSd == null ? null : new Lift.Ratio(ratio, ratioSd);
-    return new Lift(liftKey, name, parent, movement, pattern, equipment, Lift.Contest.NO, close, share, trained,
+    return new Lift(liftKey, name, parent, movement, pattern, equipment, Lift.Contest.NO, close, share, muscles,
         Variation.parse(variation));
   }
 }

@@ -6,6 +6,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.column.CoreJson;
 
 /** A place people train in; what it owns is one document. */
 @Entity

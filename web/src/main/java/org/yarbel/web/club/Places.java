@@ -12,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.problem.NotFound;
 
 /** The places of a club and what their kit loads. */

@@ -1,5 +1,6 @@
 package org.yarbel.web.contest;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,13 +10,10 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.web.club.ClubRow;
-import tools.jackson.databind.json.JsonMapper;
 
 /** A contest. */
 @Entity
 public class Contest extends ClubRow {
-  private static final JsonMapper JSON = new JsonMapper();
-
   private String name = "";
 
   @Enumerated(EnumType.STRING)
@@ -33,7 +31,10 @@ public class Contest extends ClubRow {
 
   private String further = "";
   private String classes = "";
-  private String events = "[]";
+
+  @Convert(converter = EventsColumn.class)
+  private List<Event> events = List.of();
+
   private boolean gone;
   @Version private int version;
 
@@ -89,8 +90,7 @@ public class Contest extends ClubRow {
   }
 
   public Said said() {
-    return new Said(name, sport, state, day, place, federation, rules, further, classes, "[]".equals(events) ? List.of()
-        : List.of(JSON.readValue(events, Event[].class)));
+    return new Said(name, sport, state, day, place, federation, rules, further, classes, events);
   }
 
   final void write(Said said) {
@@ -103,7 +103,7 @@ public class Contest extends ClubRow {
     this.rules = said.rules();
     this.further = said.further();
     this.classes = said.classes();
-    this.events = JSON.writeValueAsString(said.events());
+    this.events = List.copyOf(said.events());
   }
 
   public String name() {

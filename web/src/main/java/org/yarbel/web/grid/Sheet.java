@@ -1,13 +1,19 @@
 package org.yarbel.web.grid;
 
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
@@ -19,7 +25,8 @@ import org.yarbel.web.form.DayReader;
 
 /** A week as a table with tabs between its columns, as spreadsheets copy and paste it. */
 final class Sheet {
-  private static final String HEAD = "Day\tPart\tLift\tWork\tLoads";
+  private static final List<String> HEAD = List.of("Day", "Part", "Lift", "Work", "Loads");
+  private static final CSVFormat TABLE = CSVFormat.TDF.builder().setRecordSeparator("\n").setIgnoreSurroundingSpaces(false).setIgnoreEmptyLines(false).get();
   private static final int NEEDED = 4;
   private static final int MOST_ROWS = 280;
   private static final int MOST_PROBLEMS = 12;
@@ -32,9 +39,17 @@ final class Sheet {
 
   /** The week as a table. */
   static String write(List<Grid.Placed> week) {
-    StringBuilder table = new StringBuilder(HEAD).append('\n');
-    week.stream().filter(line -> line.slot().linkOf() == null).forEach(line -> table.append(line.day()).append('\t').append(line.slot().kind().word())
-        .append('\t').append(cell(line.cell().lift())).append('\t').append(cell(line.slot().work())).append('\t').append(line.cell().loads()).append('\n'));
+    StringBuilder table = new StringBuilder();
+    try (CSVPrinter rows = new CSVPrinter(table, TABLE)) {
+      rows.printRecord(HEAD);
+      for (Grid.Placed line : week) {
+        if (line.slot().linkOf() == null) {
+          rows.printRecord(line.day(), line.slot().kind().word(), cell(line.cell().lift()), cell(line.slot().work()), line.cell().loads());
+        }
+      }
+    } catch (IOException never) {
+      throw new UncheckedIOException(never);
+    }
     return table.toString();
   }
 
@@ -54,18 +69,15 @@ final class Sheet {
   static Read read(String text, LocalDate monday, Catalogue lifts) {
     List<NewLine> lines = new ArrayList<>();
     List<String> problems = new ArrayList<>();
-    String[] rows = text.split("\r?\n");
-    for (int i = 0; i < rows.length && problems.size() < MOST_PROBLEMS; i++) {
-      if (rows[i].isBlank() || i == 0 && rows[i].toLowerCase(Locale.ROOT).startsWith("day\t")) {
-        continue;
+    try (CSVParser rows = TABLE.parse(new StringReader(text))) {
+      for (CSVRecord row : rows) {
+        boolean head = row.getRecordNumber() == 1 && row.get(0).strip().equalsIgnoreCase("day");
+        if (!head && row.stream().anyMatch(cell -> !cell.isBlank()) && problems.size() < MOST_PROBLEMS) {
+          row(rows.getCurrentLineNumber(), row.stream().map(Sheet::plain).toList(), monday, lifts, lines, problems);
+        }
       }
-      List<String> cells = Arrays.stream(rows[i].split("\t", -1)).map(Sheet::unquoted).toList();
-      if (cells.size() < NEEDED) {
-        problems.add("Row " + (i + 1) + " has " + Count.of(cells.size(), "column")
-            + ", but four are needed, with tabs between: day, part, lift, work.");
-      } else {
-        row(i + 1, cells, monday, lifts, lines, problems);
-      }
+    } catch (IOException | UncheckedIOException openQuote) {
+      problems.add("A cell begins with a quotation mark and never ends: take the mark out, or end the cell with one.");
     }
     if (lines.isEmpty() && problems.isEmpty()) {
       problems.add("There is no row to take: paste rows with four columns: day, part, lift, work.");
@@ -76,7 +88,11 @@ final class Sheet {
     return new Read(lines, problems);
   }
 
-  private static void row(int number, List<String> cells, LocalDate monday, Catalogue lifts, List<NewLine> lines, List<String> problems) {
+  private static void row(long number, List<String> cells, LocalDate monday, Catalogue lifts, List<NewLine> lines, List<String> problems) {
+    if (cells.size() < NEEDED) {
+      problems.add("Row " + number + " has " + Count.of(cells.size(), "column") + ", but four are needed, with tabs between: day, part, lift, work.");
+      return;
+    }
     Optional<LocalDate> day = day(cells.get(0), monday);
     Optional<SlotKind> kind = SlotKind.of(cells.get(1));
     Optional<Lift> lift = lifts.named(cells.get(2));
@@ -110,9 +126,9 @@ final class Sheet {
     }
   }
 
-  private static String unquoted(String cell) {
+  /** An apostrophe before a text says to a spreadsheet that it is one, and is no part of it. */
+  private static String plain(String cell) {
     String text = cell.strip();
-    String plain = text.length() > 1 && text.startsWith("\"") && text.endsWith("\"") ? text.substring(1, text.length() - 1).replace("\"\"", "\"") : text;
-    return plain.startsWith("'") ? plain.substring(1) : plain;
+    return text.startsWith("'") ? text.substring(1) : text;
   }
 }

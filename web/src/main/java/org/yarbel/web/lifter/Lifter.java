@@ -1,6 +1,7 @@
 package org.yarbel.web.lifter;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -8,7 +9,6 @@ import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.Formula;
@@ -20,6 +20,8 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.web.club.ClubRow;
+import org.yarbel.web.column.Names;
+import org.yarbel.web.column.Weekdays;
 
 /** A lifter of the club: who it is, how they live and what they like. Their body mass over time are {@link WeighIn}s. */
 @Entity
@@ -42,8 +44,13 @@ public class Lifter extends ClubRow {
   @Enumerated(EnumType.STRING)
   private @Nullable Diet diet;
 
-  private int daysFree;
-  private String gear = "";
+
+  @Convert(converter = Weekdays.class)
+  private Set<DayOfWeek> daysFree = Set.of();
+
+  @Convert(converter = Names.OfGear.class)
+  private Set<Gear> gear = Set.of();
+
   private boolean rampEven;
   @Column(name = "ramp_jump_ng") private @Nullable Long rampJumpNg;
   private @Nullable Integer rampMost;
@@ -177,20 +184,12 @@ public class Lifter extends ClubRow {
 
   /** The days of the week they can train on. */
   public Set<DayOfWeek> daysFree() {
-    Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
-    for (DayOfWeek day : DayOfWeek.values()) {
-      if ((daysFree >> day.ordinal() & 1) == 1) {
-        days.add(day);
-      }
-    }
-    return days;
+    return daysFree;
   }
 
   /** What they normally wear. */
   public Set<Gear> gear() {
-    Set<Gear> worn = EnumSet.noneOf(Gear.class);
-    Arrays.stream(gear.split(",")).filter(g -> !g.isEmpty()).map(Gear::valueOf).forEach(worn::add);
-    return worn;
+    return gear;
   }
 
   /** How they like to warm up. */
@@ -239,12 +238,12 @@ public class Lifter extends ClubRow {
     this.trainingSince = since;
     this.workLoad = newWorkLoad;
     this.diet = newDiet;
-    this.daysFree = free.stream().mapToInt(day -> 1 << day.ordinal()).sum();
+    this.daysFree = Set.copyOf(free);
   }
 
   /** Writes down what they wear and like. */
   public void likes(Set<Gear> normal, RampStyle ramp, boolean showBothUnits) {
-    this.gear = normal.stream().map(Enum::name).collect(Collectors.joining(","));
+    this.gear = Set.copyOf(normal);
     this.rampEven = ramp.jump() != null;
     this.rampJumpNg = ramp.jump() == null ? null : Long.valueOf(ramp.jump().nanograms());
     this.rampMost = ramp.most();

@@ -5,7 +5,7 @@ import jakarta.persistence.Converter;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.yarbel.core.plan.Groups;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 
 /** The groups of a session as they are stored: one document, as they are few and always read with it. */
 @Component

@@ -5,7 +5,7 @@ import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubRow;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 
 /** The long plan of a lifter as one document; each lifter has one at most. */
 @Entity

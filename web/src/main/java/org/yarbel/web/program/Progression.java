@@ -1,27 +1,25 @@
 package org.yarbel.web.program;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.util.Arrays;
-import java.util.EnumSet;
-import java.util.HashSet;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.core.plan.progress.Occasions;
 import org.yarbel.web.club.ClubRow;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
+import org.yarbel.web.column.Documents;
+import org.yarbel.web.column.Weekdays;
 
 /** A method that writes the exposures of one lift of a lifter. */
 @Entity
@@ -32,26 +30,34 @@ public class Progression extends ClubRow {
   /** And the day that was, where it is not the day the method starts. */
   public static final String START_ON = "startOn";
 
-  private static final JsonMapper JSON = new JsonMapper();
-
   private long lifterId;
   private String lift = "";
 
   @Enumerated(EnumType.STRING)
   private Method method = Method.RPE_WEEKS;
 
-  private String settings = "{}";
+  @Convert(converter = Documents.OfTexts.class)
+  private Map<String, String> settings = Map.of();
+
   private LocalDate startsOn = LocalDate.EPOCH;
-  private int days;
+
+  @Convert(converter = Weekdays.class)
+  private Set<DayOfWeek> days = Set.of();
 
   @Enumerated(EnumType.STRING)
   private Turn turn = Turn.EVERY;
 
   private @Nullable LocalDate endsOn;
-  private String leftOut = "[]";
+
+  @Convert(converter = Documents.OfKeys.class)
+  private Set<String> leftOut = Set.of();
+
   private @Nullable Integer blockNo;
   private @Nullable LocalDate contestOn;
-  private String skips = "[]";
+
+  @Convert(converter = Documents.OfDays.class)
+  private Set<LocalDate> skips = Set.of();
+
   @Version private int version;
 
   protected Progression() {}
@@ -85,7 +91,7 @@ public class Progression extends ClubRow {
 
   /** What was set of the method, by the key of the parameter. */
   public Map<String, String> settings() {
-    return JSON.readValue(settings, new TypeReference<Map<String, String>>() {});
+    return settings;
   }
 
   /** The Monday of its first week. */
@@ -94,13 +100,7 @@ public class Progression extends ClubRow {
   }
 
   public Set<DayOfWeek> days() {
-    Set<DayOfWeek> all = EnumSet.noneOf(DayOfWeek.class);
-    for (DayOfWeek day : DayOfWeek.values()) {
-      if ((days >> day.ordinal() & 1) == 1) {
-        all.add(day);
-      }
-    }
-    return all;
+    return days;
   }
 
   public Turn turn() {
@@ -123,7 +123,7 @@ public class Progression extends ClubRow {
 
   /** Exposures a week, at least one. */
   public int perWeek() {
-    return Occasions.perWeek(Integer.bitCount(days), turn);
+    return Occasions.perWeek(days.size(), turn);
   }
 
   /** The block of the long plan it belongs to; null for one that a coach has set up by itself. */
@@ -138,14 +138,14 @@ public class Progression extends ClubRow {
 
   /** Days it leaves out, such as that of a contest on the way. */
   public Set<LocalDate> skips() {
-    return "[]".equals(skips) ? Set.of() : Arrays.stream(JSON.readValue(skips, String[].class)).map(LocalDate::parse).collect(Collectors.toSet());
+    return skips;
   }
 
   /** Belongs to a block of the long plan. */
   public void belong(@Nullable Integer block, @Nullable LocalDate contest, Set<LocalDate> without) {
     this.blockNo = block;
     this.contestOn = contest;
-    this.skips = JSON.writeValueAsString(without.stream().sorted().map(LocalDate::toString).toList());
+    this.skips = Collections.unmodifiableSet(new TreeSet<>(without));
   }
 
   /** The days it is lifted on, up to one. */
@@ -156,9 +156,9 @@ public class Progression extends ClubRow {
 
   /** Says how it goes from now on. */
   public void set(Map<String, String> newSettings, LocalDate monday, Set<DayOfWeek> newDays, Turn newTurn) {
-    this.settings = JSON.writeValueAsString(newSettings);
+    this.settings = Map.copyOf(newSettings);
     this.startsOn = monday;
-    this.days = newDays.stream().mapToInt(day -> 1 << day.ordinal()).sum();
+    this.days = Set.copyOf(newDays);
     this.turn = newTurn;
   }
 
@@ -169,7 +169,7 @@ public class Progression extends ClubRow {
 
   /** Lines a coach has taken out, as {@code exposure.line}; it writes them no more. */
   public Set<String> leftOut() {
-    return new HashSet<>(List.of(JSON.readValue(leftOut, String[].class)));
+    return leftOut;
   }
 
   /** Takes a line out of what it writes. */
@@ -181,6 +181,6 @@ public class Progression extends ClubRow {
 
   /** Writes everything but these lines, as {@code exposure.line}. */
   public void leaveOut(Set<String> lines) {
-    this.leftOut = JSON.writeValueAsString(lines);
+    this.leftOut = Collections.unmodifiableSet(new TreeSet<>(lines));
   }
 }

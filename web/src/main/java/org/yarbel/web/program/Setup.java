@@ -19,7 +19,7 @@ import org.springframework.stereotype.Component;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.journal.MethodSettings;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;

@@ -17,7 +17,7 @@ import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Meets;
 import org.yarbel.core.plan.cycle.Refit;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.ContestEntry;
 import org.yarbel.web.contest.ContestEntryRepository;

@@ -14,7 +14,7 @@ import org.yarbel.core.card.RampStep;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
 

@@ -17,6 +17,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.web.column.CoreJson;
 
 /** An issued card keeps where its loads come from. */
 class LoadSourceJsonTest {

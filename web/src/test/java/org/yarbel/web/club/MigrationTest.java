@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.support.TestApp;
 
 /** Data written by the first version is read by this one. */

@@ -27,6 +27,16 @@ class SheetTest {
     assertThat(read.lines()).extracting(NewLine::lift).containsExactly("front-squat", "bike");
   }
 
+  /** RFC 4180: a quotation mark in a quoted cell is doubled, and a cell may have line breaks. */
+  @Test
+  void readsQuotedCells() {
+    Sheet.Read read = read("Mon\\tmain\\t\"Bench press\"\\t\"1x1 @8; 4x4 -15%\"\\t\"a note\\nof two lines, \"\"so\"\"\"\\nTue\\tmain\\tsquat\\t3x5 @8\\r\\n".replace("\\r", "\r"));
+    assertThat(read.problems()).isEmpty();
+    assertThat(read.lines()).extracting(NewLine::work).containsExactly("1x1 @8; 4x4 -15%", "3x5 @8");
+    assertThat(read("Mon\\tmain\\tsquat\\t\"3x5").problems()).containsExactly("A cell begins with a quotation mark and never ends: take the mark out, or end the cell with one.");
+    assertThat(read("\\n\\nMon\\tmain\\tsquat").problems()).as("blank rows count").first().asString().startsWith("Row 3 has 3 columns");
+  }
+
   @ParameterizedTest
   @CsvSource(delimiter = '|', value = {
       "Mon\\tmain\\tsquat             | Row 1 has 3 columns, but four are needed, with tabs between: day, part, lift, work.",

@@ -12,7 +12,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.Groups;
-import org.yarbel.web.club.CoreJson;
+import org.yarbel.web.column.CoreJson;
 
 class DetailsTest {
   private static Details wearing(String gear, Long fromKilograms) {

@@ -1,4 +1,4 @@
-package org.yarbel.web.club;
+package org.yarbel.web.column;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;

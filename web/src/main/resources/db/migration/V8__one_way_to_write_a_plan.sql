@@ -1,6 +1,18 @@
 -- a line is known by its own ref, in records and outside: one that is taken out and put back is the same
 alter table slot add column ref uuid not null default gen_random_uuid();
 create unique index slot_ref on slot (club_id, ref);
+-- a lifter is known outside by one too
+alter table lifter add column ref uuid not null default gen_random_uuid();
+create unique index lifter_ref on lifter (club_id, ref);
+
+-- long work is for many of a kind of its own, each known by a text and told by a name
+alter table job_item add column key text check (length(key) <= 100), add column name text not null default '' check (length(name) <= 120);
+update job_item i set key = l.ref::text, name = l.name from lifter l where l.club_id = i.club_id and l.id = i.lifter_id;
+alter table job_item drop column lifter_id;
+alter table job_item alter column key set not null;
+create unique index job_item_key on job_item (club_id, job_id, key);
+update job j set document = (select l.ref::text from lifter l where l.club_id = j.club_id and l.id::text = j.document) where kind = 'copy-plan'
+  and exists (select 1 from lifter l where l.club_id = j.club_id and l.id::text = j.document);
 
 -- changes of the plan have one form; those kept in the forms before it stay as a record, and are undone no more
 update change set subject = case subject when 'place' then 'PLACE' else 'OLD' end;

@@ -107,6 +107,16 @@ document.body.addEventListener("htmx:configRequest", (event) => {
   }
 });
 
+// Opened while its line was being saved: what is drawn anew came closed, and its content is asked for at once.
+function standOpen(about) {
+  about.open = true;
+  const from = about.getAttribute("hx-get");
+  about.removeAttribute("hx-get");
+  if (from) {
+    htmx.ajax("GET", from, { source: about, target: about.querySelector(".about-fields"), swap: "outerHTML" });
+  }
+}
+
 // A line that is saved is drawn anew: what stands open stays open, and what is being typed in it meanwhile is not lost.
 let meanwhile = null;
 document.body.addEventListener("htmx:beforeSwap", (event) => {
@@ -124,7 +134,7 @@ document.body.addEventListener("htmx:beforeSwap", (event) => {
 document.body.addEventListener("htmx:afterSwap", () => {
   const row = meanwhile && document.getElementById(meanwhile.row);
   if (row && meanwhile.open) {
-    row.querySelector(".about").open = true;
+    standOpen(row.querySelector(".about"));
   }
   const field = row && meanwhile.field && document.getElementById(meanwhile.field);
   if (field) {

@@ -78,7 +78,7 @@ class PathTest {
 
     String monday = "#day-2026-03-02";
     browser.click(monday + " summary");
-    WebElement work = browser.find(monday + " .new .work");
+    WebElement work = browser.await(monday + " .new .work");
     work.sendKeys("1x1 @11");
     browser.awaitText(monday + " .marks mark", "@11");
     assertThat(browser.text(monday + " .new .field-error")).isEqualTo("RPE must be from 6 to 10 inclusive but was 11.");
@@ -89,7 +89,7 @@ class PathTest {
     browser.awaitText(monday + " .slot:not(.new) .loads", "185 · 157.5 ×4");
     String wednesday = "#day-2026-03-04";
     browser.click(wednesday + " summary");
-    browser.find(wednesday + " .new .work").sendKeys("5x5 80%", Keys.ENTER);
+    browser.await(wednesday + " .new .work").sendKeys("5x5 80%", Keys.ENTER);
     browser.awaitText(wednesday + " .slot:not(.new) .loads", "160 ×5");
 
     long session = app.session("Wren", TestApp.TODAY);
@@ -219,7 +219,7 @@ class PathTest {
       if (browser.all(day + " .new .work:not([hidden])").stream().noneMatch(WebElement::isDisplayed)) {
         browser.click(day + " .add summary");
       }
-      WebElement lift = browser.find(day + " .new .lift");
+      WebElement lift = browser.await(day + " .new .lift");
       lift.clear();
       lift.sendKeys(work.split(" ", 2)[0]);
       browser.find(day + " .new .work").sendKeys(work.split(" ", 2)[1], Keys.ENTER);
@@ -244,8 +244,9 @@ class PathTest {
     assertThat(work.getAttribute("value")).isEqualTo("3x5 60% rest 2:00");
     browser.awaitText(day + " .words", "3 sets of 5 at 60 %, 2 min rest.");
     browser.all(day + " .about summary").get(0).click();
+    WebElement cues = browser.await(day + " .about input[name=cues]");
     assertFine(browser, "board with what is said beside the work");
-    browser.all(day + " .about input[name=cues]").get(0).sendKeys("elbows under the bar", Keys.TAB);
+    cues.sendKeys("elbows under the bar", Keys.TAB);
     browser.awaitText(day + " .slot[data-slot]", "cues: elbows under the bar");
     browser.all(day + " .slot[data-slot] .work[name=work]").get(1).sendKeys(" re");
     browser.awaitText(day + " .next", "rest 2:00");

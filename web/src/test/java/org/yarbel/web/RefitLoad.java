@@ -38,7 +38,7 @@ class RefitLoad {
     app.jdbc().sql("insert into contest_entry (id, club_id, contest_id, lifter_id) select nextval('yarbel_id'), club_id, :contest, id from lifter where name like 'Load %'")
         .param("contest", contest).update();
     JdbcClient.create(app.owner()).sql("vacuum analyze").update();
-    run(app, who, "copy-plan", Long.toString(app.lifter("Emeric")), lifters, "plans copied");
+    run(app, who, "copy-plan", app.jdbc().sql("select ref::text from lifter where id = :id").param("id", app.lifter("Emeric")).query(String.class).single(), lifters, "plans copied");
     // as the database does by itself a minute after a table has grown; contests move later than that
     JdbcClient.create(app.owner()).sql("vacuum analyze").update();
     for (int weeks : new int[] {-4, 3, -4, -2}) {
@@ -68,13 +68,17 @@ class RefitLoad {
     Jobs jobs = app.bean(Jobs.class);
     CurrentClub club = app.bean(CurrentClub.class);
     long from = System.nanoTime();
-    long job = club.within(who.clubId(), () -> jobs.start(kind, what, document, lifters, who));
+    long job = club.within(who.clubId(), () -> jobs.start(kind, what, document, items(app, lifters), who));
     Jobs.Progress progress = club.within(who.clubId(), () -> jobs.progress(job));
     while (!progress.ended()) {
       LockSupport.parkNanos(20_000_000);
       progress = club.within(who.clubId(), () -> jobs.progress(job));
     }
     System.out.printf(Locale.ROOT, "%s: %d lifters in %.1f s, %d failed%n", what, progress.done(), (System.nanoTime() - from) / 1e9, progress.failed());
+  }
+
+  private static List<Jobs.Item> items(TestApp app, List<Long> lifters) {
+    return app.jdbc().sql("select ref::text as key, name from lifter where id in (:ids)").param("ids", lifters).query(Jobs.Item.class).list();
   }
 
   private static List<Long> fill(JdbcClient jdbc, long like) {

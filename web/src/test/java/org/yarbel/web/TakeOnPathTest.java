@@ -43,7 +43,7 @@ class TakeOnPathTest {
     browser.driver().switchTo().activeElement().sendKeys(Keys.ENTER);
     browser.awaitText("h1", "Fenella Strand");
     browser.click("#day-2026-03-03 summary");
-    browser.find("#day-2026-03-03 .new .work").sendKeys("3x5 70%");
+    browser.await("#day-2026-03-03 .new .work").sendKeys("3x5 70%");
     browser.awaitText("#day-2026-03-03 .new .loads", "117.5 ×3");
     new Actions(browser.driver()).click(browser.find("#day-2026-03-03 .new .lift")).sendKeys("paused squat", Keys.TAB).perform();
     browser.awaitText("#day-2026-03-03 .new .minded", "worked out as 92 % (± 5) of the squat");
@@ -107,7 +107,7 @@ class TakeOnPathTest {
     browser.awaitText("h1", "Idris Pell");
     String board = browser.driver().getCurrentUrl().replaceAll(".*(/lifters/.*)$", "$1");
     browser.click("#day-2026-03-05 summary");
-    browser.find("#day-2026-03-05 .new .work").sendKeys("3x5 71%", Keys.ENTER);
+    browser.await("#day-2026-03-05 .new .work").sendKeys("3x5 71%", Keys.ENTER);
     browser.awaitText("#day-2026-03-05 .slot:not(.new) .loads", "142.5 ×3");
     browser.open(kit);
     for (String small : new String[] {"kg.5.size", "kg.6.size"}) {

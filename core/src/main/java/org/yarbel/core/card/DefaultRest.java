@@ -36,6 +36,12 @@ public final class DefaultRest {
       return ASSISTANCE;
     }
     boolean fast = percent > 0 && percent < 65 && set.reps() != null && set.reps() <= FAST_REPS;
-    return percent >= 80 ? 180 : percent >= 70 ? 150 : fast ? SPEED : 120;
+    if (percent >= 80) {
+      return 180;
+    }
+    if (percent >= 70) {
+      return 150;
+    }
+    return fast ? SPEED : 120;
   }
 }

@@ -48,7 +48,8 @@ public record HandRamp(List<Step> steps) {
    */
   public static HandRamp parse(String typed, MassUnit unit) {
     String text = typed.strip().toLowerCase(Locale.ROOT);
-    MassUnit read = text.endsWith("lb") ? MassUnit.LB : text.endsWith("kg") ? MassUnit.KG : unit;
+    MassUnit kilograms = text.endsWith("kg") ? MassUnit.KG : unit;
+    MassUnit read = text.endsWith("lb") ? MassUnit.LB : kilograms;
     String rest = text.replaceFirst("\\s*(kg|lb)$", "");
     List<Step> steps = new ArrayList<>();
     int at = 0;

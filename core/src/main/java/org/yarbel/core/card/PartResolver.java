@@ -161,7 +161,9 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     OptionalDouble middle = reps.middle();
     for (int set = 1; set <= work.sets() && progress.problems().isEmpty(); set++) {
       boolean plus = atLeast && set == work.sets();
-      Role role = open ? Role.OPEN : plus ? Role.PLUS : backOff ? Role.BACKOFF : Role.STRAIGHT;
+      Role closed = backOff ? Role.BACKOFF : Role.STRAIGHT;
+      Role counted = plus ? Role.PLUS : closed;
+      Role role = open ? Role.OPEN : counted;
       boolean capped = part.option(Option.Cap.class).isPresent();
       String end = (open || plus) && !capped ? ResolvedSet.STOPS_BY_FORM : stop;
       Asked base = asked(role, reps.least(), null);

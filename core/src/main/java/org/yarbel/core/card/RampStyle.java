@@ -38,6 +38,11 @@ public record RampStyle(@Nullable Mass jump, @Nullable Integer most) {
     this(jump, null);
   }
 
+  /** Equal jumps of so much; the usual ones where nothing is said. */
+  public static RampStyle even(@Nullable Mass jump, MassUnit unit) {
+    return jump == null ? even(unit) : new RampStyle(jump);
+  }
+
   /** Even jumps of 40 kg or 90 lb. Common practice, no source. */
   public static RampStyle even(MassUnit unit) {
     return new RampStyle(Mass.of(unit == MassUnit.KG ? "40" : "90", unit));

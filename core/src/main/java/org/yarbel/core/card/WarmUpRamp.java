@@ -3,6 +3,11 @@ package org.yarbel.core.card;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.TreeMap;
+import java.util.Map;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
@@ -29,6 +34,8 @@ import org.yarbel.core.mass.MassUnit;
  * @param note what the plates could not do, else null
  */
 public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
+  /** Reps of a step by its share of the top load: so many from that share on. */
+  private static final NavigableMap<Double, Integer> REPS = new TreeMap<>(Map.of(0.0, 8, 0.45, 5, 0.7, 3, 0.85, 2, 0.92, 1));
   private static final WarmUpRamp NONE = new WarmUpRamp(List.of(), null);
 
   /** The last steps as shares of the top, the fullest way first; fewer for light tops and poor plates. */
@@ -206,7 +213,7 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
     if (share < 0.5 && bareBar) {
       return 10;
     }
-    return share < 0.45 ? 8 : share < 0.7 ? 5 : share < 0.85 ? 3 : share < 0.92 ? 2 : 1;
+    return REPS.headMap(share, true).lastEntry().getValue();
   }
 
   /** What loads nearest the aims, without the rules of the jumps. */

@@ -22,8 +22,8 @@ public final class Warmth {
     for (Taken taken : before) {
       boolean family = catalogue.family(taken.lift()).equals(catalogue.family(lift));
       boolean kindred = taken.lift().pattern() == lift.pattern();
-      Mass to = family ? taken.heaviest() : kindred ? Mass.ofNanograms(0, taken.heaviest().unit()) : null;
-      if (to != null && (warm == null || to.compareTo(warm) > 0)) {
+      Mass to = family ? taken.heaviest() : Mass.ofNanograms(0, taken.heaviest().unit());
+      if ((family || kindred) && (warm == null || to.compareTo(warm) > 0)) {
         warm = to;
       }
     }

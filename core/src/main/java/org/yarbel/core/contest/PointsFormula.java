@@ -102,16 +102,13 @@ public enum PointsFormula {
   }
 
   private static double[] goodLift(Sex sex, Gear gear, Event event) {
-    boolean man = sex == Sex.MALE;
-    boolean classic = gear == Gear.CLASSIC;
-    if (event == Event.FULL) {
-      return classic
-          ? man ? new double[] {1199.72839, 1025.18162, 0.00921} : new double[] {610.32796, 1045.59282, 0.03048}
-          : man ? new double[] {1236.25115, 1449.21864, 0.01644} : new double[] {758.63878, 949.31382, 0.02435};
-    }
-    return classic
-        ? man ? new double[] {320.98041, 281.40258, 0.01008} : new double[] {142.40398, 442.52671, 0.04724}
-        : man ? new double[] {381.22073, 733.79378, 0.02398} : new double[] {221.82209, 357.00377, 0.02937};
+    double[][] ofMen = event == Event.FULL
+        ? new double[][] {{1199.72839, 1025.18162, 0.00921}, {1236.25115, 1449.21864, 0.01644}}
+        : new double[][] {{320.98041, 281.40258, 0.01008}, {381.22073, 733.79378, 0.02398}};
+    double[][] ofWomen = event == Event.FULL
+        ? new double[][] {{610.32796, 1045.59282, 0.03048}, {758.63878, 949.31382, 0.02435}}
+        : new double[][] {{142.40398, 442.52671, 0.04724}, {221.82209, 357.00377, 0.02937}};
+    return (sex == Sex.MALE ? ofMen : ofWomen)[gear == Gear.CLASSIC ? 0 : 1];
   }
 
   private static double kilograms(Mass mass) {

@@ -179,8 +179,8 @@ public final class Catalogue {
     for (int i = 0; i < COLUMNS; i++) {
       cells[i] = cells[i].strip();
     }
-    Lift.Contest contest = cells[6].contains("powerlifting") ? Lift.Contest.POWERLIFTING
-        : cells[6].contains("strongman") ? Lift.Contest.STRONGMAN : Lift.Contest.NO;
+    Lift.Contest strongman = cells[6].contains("strongman") ? Lift.Contest.STRONGMAN : Lift.Contest.NO;
+    Lift.Contest contest = cells[6].contains("powerlifting") ? Lift.Contest.POWERLIFTING : strongman;
     Set<Muscle> muscles = EnumSet.noneOf(Muscle.class);
     for (String muscle : cells[8].split(",")) {
       if (!muscle.isBlank()) {

@@ -30,7 +30,8 @@ public final class LevelSuggestion {
     }
     Shares shares = shares(lift.movement(), sex == Sex.MALE);
     double share = max.ratioTo(bodyMass);
-    Level level = share >= shares.advanced() ? Level.ADVANCED : share >= shares.intermediate() ? Level.INTERMEDIATE : Level.BEGINNER;
+    Level below = share >= shares.intermediate() ? Level.INTERMEDIATE : Level.BEGINNER;
+    Level level = share >= shares.advanced() ? Level.ADVANCED : below;
     boolean firstYear = since != null && since.plusYears(1).isAfter(today);
     return Optional.of(firstYear && level == Level.ADVANCED ? Level.INTERMEDIATE : level);
   }

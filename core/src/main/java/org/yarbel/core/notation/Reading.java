@@ -61,8 +61,12 @@ public final class Reading {
       return "the top set";
     }
     Work work = loaded.get(0).work();
-    Integer reps = work instanceof Work.SetsOfReps sets && sets.sets() == 1 ? sets.reps().least()
-        : work instanceof Work.Max max ? Integer.valueOf(max.reps()) : null;
+    Integer reps = null;
+    if (work instanceof Work.SetsOfReps sets && sets.sets() == 1) {
+      reps = sets.reps().least();
+    } else if (work instanceof Work.Max max) {
+      reps = max.reps();
+    }
     return reps == null || reps > 3 ? "the top set" : "the " + setName(reps);
   }
 
@@ -81,7 +85,10 @@ public final class Reading {
 
   /** A time in words: {@code 90 s}, {@code 3 min}, {@code 2:30 min}. */
   public static String time(int seconds) {
-    return seconds < 120 ? seconds + " s" : seconds % 60 == 0 ? seconds / 60 + " min" : Option.time(seconds) + " min";
+    if (seconds < 120) {
+      return seconds + " s";
+    }
+    return (seconds % 60 == 0 ? Integer.toString(seconds / 60) : Option.time(seconds)) + " min";
   }
 
   private static String option(Option option) {

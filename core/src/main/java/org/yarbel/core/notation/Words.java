@@ -30,8 +30,11 @@ final class Words {
   /** The answer to a word that nobody knows. */
   static Stop unknown(Span span, String word) {
     if (BEHIND_A_LOAD.contains(word)) {
-      return new Stop(span, "The word " + word + " stands right behind its load: write "
-          + (word.equals("each") ? "-5% each." : word.equals("of") ? "60% of deadlift." : "75% " + word + "."));
+      return new Stop(span, "The word " + word + " stands right behind its load: write " + switch (word) {
+        case "each" -> "-5% each.";
+        case "of" -> "60% of deadlift.";
+        default -> "75% " + word + ".";
+      });
     }
     String said = word.length() <= 20 ? word : word.substring(0, 20) + "…";
     String hint = "";

@@ -21,23 +21,38 @@ public record CountedSet(ResolvedSet set, double reps, double percent, double rp
 
   /** Counts one set of a lift whose estimated max is known or not. */
   public static CountedSet of(ResolvedSet set, @Nullable Mass estimate, EffortChart chart) {
-    Mass load = set.load();
-    double percent = load != null && estimate != null && !estimate.isZero() ? 100 * load.ratioTo(estimate)
-        : set.percent() != null ? set.percent() : Double.NaN;
+    double percent = percent(set, estimate);
     OptionalDouble toFailure = Double.isNaN(percent) || percent <= 0 || !set.tellsOfMax() ? OptionalDouble.empty()
         : chart.curve().repsAt(Math.min(percent / 100, 1));
     double most = toFailure.isEmpty() ? Double.NaN : 1 + (toFailure.getAsDouble() - 1) / chart.stretch();
     double reps = reps(set, most);
-    double rpe = set.rpe() != null ? set.rpe().value() : percent > 100 && set.tellsOfMax() ? 10 + (percent - 100) / 3
-        : Double.isNaN(most) ? Double.NaN : 10 - (most - reps);
-    return new CountedSet(set, reps, percent, rpe);
+    return new CountedSet(set, reps, percent, rpe(set, percent, most - reps));
+  }
+
+  private static double percent(ResolvedSet set, @Nullable Mass estimate) {
+    Mass load = set.load();
+    if (load != null && estimate != null && !estimate.isZero()) {
+      return 100 * load.ratioTo(estimate);
+    }
+    return set.percent() != null ? set.percent() : Double.NaN;
+  }
+
+  /** The rating asked for, or what the reps left come to; not a number where nothing tells. */
+  private static double rpe(ResolvedSet set, double percent, double left) {
+    if (set.rpe() != null) {
+      return set.rpe().value();
+    }
+    return percent > 100 && set.tellsOfMax() ? 10 + (percent - 100) / 3 : 10 - left;
   }
 
   private static double reps(ResolvedSet set, double most) {
     if (set.reps() != null) {
       return set.repsTo() == null ? set.reps() : (set.reps() + set.repsTo()) / 2.0;
     }
-    return set.role() == Role.OPEN || set.role() == Role.TIMED ? Double.isNaN(most) ? UNKNOWN_OPEN : Math.max(1, Math.floor(most)) : 1;
+    if (set.role() != Role.OPEN && set.role() != Role.TIMED) {
+      return 1;
+    }
+    return Double.isNaN(most) ? UNKNOWN_OPEN : Math.max(1, Math.floor(most));
   }
 
   /** Whether it is work and not a warm-up. */

@@ -159,6 +159,9 @@ public final class Recovery {
     double[] sorted = loads.clone();
     Arrays.sort(sorted);
     int middle = sorted.length / 2;
-    return sorted.length == 0 ? 0 : sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+    if (sorted.length == 0) {
+      return 0;
+    }
+    return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
   }
 }

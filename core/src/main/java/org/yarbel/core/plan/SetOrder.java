@@ -84,12 +84,18 @@ public final class SetOrder {
       Turn turn = turns.get(i);
       boolean sameRound = turn.round() == turns.get(i + 1).round();
       boolean sameLine = turn.line() == turns.get(i + 1).line();
-      Integer said = !sameRound ? group.restRounds() : sameLine ? null : group.restBetween();
-      // within a round nobody rests unless somebody says so
-      Integer rest = said != null ? said : sameRound && !sameLine ? Integer.valueOf(0) : turn.rest();
-      boolean usual = said == null && !(sameRound && !sameLine) && turn.usual();
-      turns.set(i, new Turn(turn.line(), turn.part(), turn.set(), turn.round(), rest, usual));
+      if (!sameRound) {
+        turns.set(i, rested(turn, group.restRounds()));
+      } else if (!sameLine) {
+        // within a round nobody rests unless somebody says so
+        turns.set(i, rested(turn, Objects.requireNonNullElse(group.restBetween(), 0)));
+      }
     }
     return turns;
+  }
+
+  /** A turn with the rest that was said for it; the one it has where nothing was. */
+  private static Turn rested(Turn turn, @Nullable Integer said) {
+    return said == null ? turn : new Turn(turn.line(), turn.part(), turn.set(), turn.round(), said, false);
   }
 }

@@ -50,14 +50,24 @@ public final class GeneratedLines {
     return typed.toString();
   }
 
+  private static @Nullable RpeTarget rating(RandomGenerator random, WorkKind.Ratings ratings) {
+    if (ratings == WorkKind.Ratings.NONE) {
+      return null;
+    }
+    if (ratings == WorkKind.Ratings.ONE_NEEDED) {
+      return new RpeTarget(rpe(random, 12), null);
+    }
+    if (random.nextBoolean()) {
+      return null;
+    }
+    return ratings == WorkKind.Ratings.ONE ? new RpeTarget(rpe(random, 12), null) : target(random);
+  }
+
   private static Part part(RandomGenerator random, boolean afterLoaded) {
     Work work = random.nextInt(3) == 0 ? new Work.SetsOfReps(sets(random), reps(random)) : work(random);
     WorkKind kind = work.kind();
     boolean open = work instanceof Work.SetsOfReps plain && plain.reps() instanceof Reps.Open;
-    RpeTarget rpe = open || kind.ratings() == WorkKind.Ratings.NONE ? null
-        : kind.ratings() == WorkKind.Ratings.ONE_NEEDED ? new RpeTarget(rpe(random, 12), null)
-        : random.nextBoolean() ? null
-        : kind.ratings() == WorkKind.Ratings.ONE ? new RpeTarget(rpe(random, 12), null) : target(random);
+    RpeTarget rpe = open ? null : rating(random, kind.ratings());
     Load load = switch (kind.loads()) {
       case NONE -> null;
       case SHARE_OR_MASS -> random.nextBoolean() ? percent(random) : new Load.OfMass(mass(random));

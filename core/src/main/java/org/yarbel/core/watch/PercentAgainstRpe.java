@@ -58,7 +58,13 @@ final class PercentAgainstRpe implements Check {
           Words.number(Words.halfBelow(to).doubleValue()) + " % in place of " + percent.from() + " %, which goes with RPE " + Words.number(target));
     }
     return Optional.of(at(Severity.DOUBT, counted, Words.number(set.percent()) + " % for " + Words.number(set.reps()) + " is about RPE "
-        + (predicted > 10 ? "10 and beyond" : predicted < 5 ? "under 5" : Words.number(predicted)) + ", but RPE " + Words.number(target)
-            + " is written.", mend));
+        + predicted(predicted) + ", but RPE " + Words.number(target) + " is written.", mend));
+  }
+
+  private static String predicted(double rpe) {
+    if (rpe > 10) {
+      return "10 and beyond";
+    }
+    return rpe < 5 ? "under 5" : Words.number(rpe);
   }
 }

@@ -48,8 +48,11 @@ final class Taper implements Check {
         .filter(past -> past.lift().equals(now.lift())).toList();
     long usual = before.stream().mapToLong(WeekTotals.OfLift::hardSets).max().orElse(0);
     double top = before.stream().mapToDouble(WeekTotals.OfLift::topPercent).max().orElse(0);
-    String when = weeksOut == 0 ? " in the week of the contest" : weeksOut == 1 ? " in the last week before the contest's"
-        : " two weeks before the contest's";
+    String when = switch (weeksOut) {
+      case 0 -> " in the week of the contest";
+      case 1 -> " in the last week before the contest's";
+      default -> " two weeks before the contest's";
+    };
     if (usual >= FEW && now.hardSets() > (Tapering.left(weeksOut) + TOLERANCE) * usual) {
       findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets" + when + ", after up to "
           + usual + " a week: volume is down by about " + FALL[weeksOut] + " % there, " + Math.round(Tapering.left(weeksOut) * usual) + " sets."));

@@ -56,7 +56,12 @@ final class ZoneLimit implements Check {
         .anyMatch(role -> role == Role.CLUSTER || role == Role.DENSITY);
     boolean method = zone != Zone.FROM_90 && family.stream().allMatch(WatchedLine::byMethod);
     boolean novice = zone != Zone.FROM_90 && family.stream().anyMatch(line -> line.method() == Method.NOVICE_LINEAR);
-    return dense ? " Clusters and density work exceed it by design." : novice ? " Sets of five on the novice line exceed it by design."
-        : method ? " The method writes it so by design." : "";
+    if (dense) {
+      return " Clusters and density work exceed it by design.";
+    }
+    if (novice) {
+      return " Sets of five on the novice line exceed it by design.";
+    }
+    return method ? " The method writes it so by design." : "";
   }
 }

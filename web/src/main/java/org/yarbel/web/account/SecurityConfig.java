@@ -20,6 +20,7 @@ import org.springframework.security.web.access.AccessDeniedHandlerImpl;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -73,7 +74,7 @@ class SecurityConfig {
                 "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke",
                 "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))
-        .csrf(csrf -> csrf.csrfTokenRepository(tokens(address)))
+        .csrf(csrf -> csrf.csrfTokenRepository(tokens(address)).csrfTokenRequestHandler(once()))
         .requestCache(cache -> cache.disable())
         .formLogin(form -> form.loginPage("/login").usernameParameter("email").successHandler(entrance::cameIn).failureHandler(entrance::failed))
         .logout(logout -> logout.addLogoutHandler((request, response, who) -> entrance.wentOut(request, who))
@@ -92,6 +93,13 @@ class SecurityConfig {
         .permissionsPolicyHeader(policy -> policy.policy(PERMISSIONS))
         .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
         .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN));
+  }
+
+  /** A page has the token once, for its script: under its usual name the dialect of htmx would write it beside every address. */
+  private static XorCsrfTokenRequestAttributeHandler once() {
+    XorCsrfTokenRequestAttributeHandler handler = new XorCsrfTokenRequestAttributeHandler();
+    handler.setCsrfRequestAttributeName("csrf");
+    return handler;
   }
 
   /** In a cookie, so that a page with a form needs no session. */

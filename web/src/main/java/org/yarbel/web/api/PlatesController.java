@@ -67,7 +67,7 @@ class PlatesController {
     Style style = Numbers.one(Style.class, "style", request.style(), Style.SHRINKING);
     Mass jump = Numbers.optionalLoad("jump", request.jump(), unit);
     Loadables loadables = kits.loadables(request.bar(), request.collars(), request.plates(), unit);
-    RampStyle ramp = style == Style.SHRINKING ? RampStyle.SHRINKING : jump == null ? RampStyle.even(unit) : new RampStyle(jump);
+    RampStyle ramp = style == Style.SHRINKING ? RampStyle.SHRINKING : RampStyle.even(jump, unit);
     if (!ramp.reaches(top)) {
       throw new OutOfRange("So small a jump makes more than " + RampStyle.MOST_STEPS + " steps.");
     }

@@ -93,7 +93,7 @@ class BatchController {
 
   private ModelAndView days(long lifterId, LocalDate day, String said, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader("Vary", "HX-Request");
-    ModelAndView answer = new ModelAndView(htmx.isHtmxRequest() ? "board/page :: days" : "board/page", Map.of("board", board.week(lifterId,
+    ModelAndView answer = new ModelAndView(htmx.isHtmxRequest() ? "board/days :: days" : "board/page", Map.of("board", board.week(lifterId,
         day), "boardSaid", said));
     answer.addAllObjects(answers.choices());
     return answer;

@@ -53,7 +53,7 @@ class BoardAnswers {
   ModelAndView row(BoardView.SlotView slot, HtmxRequest htmx, HttpServletResponse response, HttpStatus status) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     ModelAndView answer = htmx.isHtmxRequest()
-        ? new ModelAndView("board/day :: slot", Map.of("slot", slot))
+        ? new ModelAndView("board/slot :: slot", Map.of("slot", slot))
         : new ModelAndView("board/page",
             Map.of("board", board.week(slot.lifterId(), LocalDate.parse(slot.date())), "typedSlot", slot));
     answer.addAllObjects(choices());

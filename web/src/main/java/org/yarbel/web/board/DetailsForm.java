@@ -53,7 +53,8 @@ record DetailsForm(@Nullable String details, @Nullable String optional, @Nullabl
   /** As it stands in the fields of a stored line. */
   static DetailsForm of(Details details) {
     Mass from = details.gearFrom();
-    String mode = details.gear() == null ? "usual" : details.gear().equals(Details.NO_GEAR) ? "none" : "these";
+    String said = Details.NO_GEAR.equals(details.gear()) ? "none" : "these";
+    String mode = details.gear() == null ? "usual" : said;
     return new DetailsForm("1", details.optional() ? "1" : null, details.bar(), mode,
         details.pieces().stream().map(Gear::name).toList(), from == null ? null : from.number(), details.reason(), details.cues(),
         details.mind(), details.ramp(), details.agreed() ? "1" : null);

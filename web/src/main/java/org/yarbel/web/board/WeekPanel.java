@@ -20,7 +20,6 @@ import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.Zone;
-import org.yarbel.core.watch.Checks;
 import org.yarbel.core.watch.Finding;
 import org.yarbel.core.watch.Severity;
 import org.yarbel.core.watch.WatchedLine;
@@ -147,7 +146,7 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   }
 
   private static SilenceView silence(Silence silence) {
-    String what = Checks.ofKey(silence.checkKey()).map(check -> check.title()).orElse("caution: " + silence.checkKey().replace('-', ' '));
+    String what = Silence.title(silence.checkKey()).orElse(silence.checkKey());
     String until = silence.ended() == null ? "" : " to " + DAY.format(silence.ended().atOffset(ZoneOffset.UTC));
     return new SilenceView(silence.id(), what, silence.lift(), silence.reason(), DAY.format(silence.since()
         .atOffset(ZoneOffset.UTC)) + until, silence.holds());

@@ -133,7 +133,7 @@ class CardController {
 
   private ModelAndView kept(long id, SignedIn who, HtmxRequest htmx, CardView.Wanted wanted) {
     if (htmx.isHtmxRequest()) {
-      return new ModelAndView("card/page :: card", shown(id, who, wanted));
+      return new ModelAndView("card/card :: card", shown(id, who, wanted));
     }
     UriComponentsBuilder card = UriComponentsBuilder.fromPath("/sessions/{id}/card").queryParamIfPresent("set", Optional.ofNullable(wanted.panel()))
         .queryParamIfPresent("after", Optional.ofNullable(wanted.after()));
@@ -142,7 +142,7 @@ class CardController {
 
   private ModelAndView refused(long id, SignedIn who, EntryForm form, HtmxRequest htmx, HttpStatus status,
       CardView.Filled filled) {
-    ModelAndView page = new ModelAndView(htmx.isHtmxRequest() ? "card/page :: card" : "card/page",
+    ModelAndView page = new ModelAndView(htmx.isHtmxRequest() ? "card/card :: card" : "card/page",
         shown(id, who, new CardView.Wanted(form.panel(), null, filled)));
     page.setStatus(status);
     return page;

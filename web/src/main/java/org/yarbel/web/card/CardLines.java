@@ -218,10 +218,15 @@ final class CardLines {
       case EMOM -> new ClockView("emom", part, 0, 0, or(clock.every()), line.sets().stream().filter(s -> s.part() == set.part()).toList().size(),
           "", "a start every " + or(clock.every()) + " s");
       case HOLD, TIMED -> new ClockView("hold", own, or(clock.seconds()), 0, 0, 0, "", set.role() == Role.HOLD ? "hold" : "as many as go");
-      default -> clock.limit() != null ? new ClockView("limit", set.role() == Role.SERIES ? part : own, clock.limit(), 0, 0, 0, "", "time allowed")
-          : set.role() == Role.CARRY ? new ClockView("limit", own, 0, 0, 0, 0, "", "time taken")
-          : set.tempo() != null ? new ClockView("tempo", own, 0, 0, 0, reps, set.tempo(), "down, pause, up, pause")
-          : null;
+      default -> {
+        if (clock.limit() != null) {
+          yield new ClockView("limit", set.role() == Role.SERIES ? part : own, clock.limit(), 0, 0, 0, "", "time allowed");
+        }
+        if (set.role() == Role.CARRY) {
+          yield new ClockView("limit", own, 0, 0, 0, 0, "", "time taken");
+        }
+        yield set.tempo() == null ? null : new ClockView("tempo", own, 0, 0, 0, reps, set.tempo(), "down, pause, up, pause");
+      }
     };
   }
 
@@ -236,10 +241,11 @@ final class CardLines {
           row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneTenths() == null ? "" : LoggedSetRow.seconds(row.doneTenths()),
           row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)), row.stopped());
     }
-    String start = !load.isEmpty() ? load : slot.last() == null ? "" : slot.last().shownIn(unit).number();
+    String last = slot.last() == null ? "" : slot.last().shownIn(unit).number();
     boolean once = set.role() == Role.HOLD || set.role() == Role.CARRY;
     Integer seconds = set.role() == Role.HOLD && set.clock() != null ? set.clock().seconds() : null;
-    return Filled.of(start, once ? "1" : set.reps() == null ? "" : set.reps().toString(), "", false,
+    String reps = set.reps() == null ? "" : set.reps().toString();
+    return Filled.of(load.isEmpty() ? last : load, once ? "1" : reps, "", false,
         seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()), null);
   }
 

@@ -2,23 +2,17 @@ package org.yarbel.web.card;
 
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Group;
-import org.yarbel.core.plan.SetOrder;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Stopped;
@@ -61,8 +55,7 @@ record CardView(
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
   /** A phone's width less its margins. */
   private static final double SKYLINE_WIDTH = 358;
-  /** More boxes for a set each do not fit beside its load. */
-  private static final int MOST_BOXES = 10;
+  private static final double SKYLINE_HEIGHT = 56;
 
   /**
    * One line of work.
@@ -133,7 +126,13 @@ record CardView(
       if (logged) {
         return missed ? "missed" : "done";
       }
-      return needless ? "not needed" : left ? "left" : attempt ? "if you like" : "";
+      if (needless) {
+        return "not needed";
+      }
+      if (left) {
+        return "left";
+      }
+      return attempt ? "if you like" : "";
     }
 
     /** Whether it waits to be lifted. */
@@ -156,17 +155,6 @@ record CardView(
       this(kind, key, seconds, gap, every, count, tempo, label, 0, "");
     }
   }
-
-  /**
-   * One line on paper.
-   *
-   * @param ramp the warm-up in one line; empty for none
-   */
-  record PaperSlot(String lift, String kind, String work, @Nullable String group, String ramp, List<PaperSet> sets,
-      List<String> notes, @Nullable String problem) {}
-
-  /** Equal sets on paper: how many, the load, what is asked, and a box for each. */
-  record PaperSet(int count, String load, String asked, List<Integer> boxes) {}
 
   /** What stands in the fields of a panel, with what is wrong beside each. */
   record Filled(String key, String load, String reps, String rpe, boolean flagged, String seconds, String metres,
@@ -209,47 +197,40 @@ record CardView(
 
   static CardView of(CardService.Card card, Wanted wanted) {
     CardDocument document = card.document();
+    List<SlotView> slots = slots(card, wanted);
+    CardPanels turns = CardPanels.of(document, slots);
+    List<SetView> sets = turns.panels().stream().map(PanelView::set).toList();
+    return new CardView(card.session().id(), document.number(), card.lifter().name(), card.lifter().id(),
+        DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
+        skyline(card), slots, turns.panels(), turns.current(wanted).orElse(null), (int) sets.stream().filter(SetView::logged).count(),
+        turns.owed(), tables(document), slots.stream().map(PaperSlot::of).toList(), open(card, slots), ended(card, slots), card.gone(), card.ahead());
+  }
+
+  private static List<SlotView> slots(CardService.Card card, Wanted wanted) {
     Map<String, LoggedSetRow> rows = new HashMap<>();
     for (LoggedSetRow row : card.logged()) {
       rows.put(panel(row.slotId(), row.loggedSet().part(), row.loggedSet().set()), row);
     }
     Map<Integer, String> totals = totals(card);
-    List<SlotView> slots = new ArrayList<>();
-    List<Skyline.Line> lines = new ArrayList<>();
-    Map<String, List<TableView>> tables = new LinkedHashMap<>();
-    for (CardDocument.CardSlot slot : document.slots()) {
-      ResolvedLine line = card.lines().get(slot.slotId());
-      slots.add(CardLines.slot(card, slot, rows, totals, wanted));
-      tables.put(Long.toString(slot.slotId()), slot.tables().stream().map(t -> CardLines.table(t, slot, document.unit())).toList());
-      if (line != null) {
-        lines.add(new Skyline.Line(line, document.scale(slot), Long.toString(slot.slotId())));
-      }
-    }
-    List<PanelView> panels = panels(document, slots);
-    List<SetView> sets = panels.stream().map(PanelView::set).toList();
-    String current = sets.stream().map(SetView::panel).filter(p -> p.equals(wanted.panel())).findFirst().or(() -> next(panels, wanted.after()))
-        .or(() -> sets.stream().map(SetView::panel).reduce((a, b) -> b))
-        .orElse(null);
-    int owed = (int) panels.stream().filter(p -> p.set().logged() || p.set().waits() && !p.slot().optional()).count();
-    return new CardView(card.session().id(), document.number(), card.lifter().name(), card.lifter().id(),
-        DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
-        Skyline.of(lines, SKYLINE_WIDTH, 56), slots, panels, current, (int) sets.stream().filter(SetView::logged).count(),
-        owed, tables, slots.stream().map(slot -> paper(slot)).toList(), open(card, slots), ended(card, slots), card.gone(), card.ahead());
+    return card.document().slots().stream().map(slot -> CardLines.slot(card, slot, rows, totals, wanted)).toList();
   }
 
-  /**
-   * What comes next: an attempt that is offered before the back-offs, else the first set that waits behind the one just
-   * logged and then from the start, other lines that are left to the lifter last.
-   */
-  private static Optional<String> next(List<PanelView> inTurn, @Nullable String after) {
-    List<PanelView> panels = new ArrayList<>(inTurn);
-    Optional<PanelView> logged = panels.stream().filter(p -> p.set().panel().equals(after)).findFirst();
-    logged.ifPresent(at -> Collections.rotate(panels, -panels.indexOf(at) - 1));
-    long line = logged.map(at -> at.slot().id()).orElse(-1L);
-    Optional<String> offered = panels.stream().filter(p -> p.set().attempt() && p.set().afterMiss() != null && p.set().afterMiss().due())
-        .map(p -> p.set().panel()).findFirst();
-    return offered.or(() -> panels.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().id() == line)).map(p -> p.set().panel()).findFirst())
-        .or(() -> panels.stream().filter(p -> p.set().waits()).map(p -> p.set().panel()).findFirst());
+  private static Map<String, List<TableView>> tables(CardDocument document) {
+    Map<String, List<TableView>> tables = new LinkedHashMap<>();
+    document.slots().forEach(slot -> tables.put(Long.toString(slot.slotId()),
+        slot.tables().stream().map(table -> CardLines.table(table, slot, document.unit())).toList()));
+    return tables;
+  }
+
+  private static Skyline skyline(CardService.Card card) {
+    List<Skyline.Line> lines = new ArrayList<>();
+    for (CardDocument.CardSlot slot : card.document().slots()) {
+      ResolvedLine line = card.lines().get(slot.slotId());
+      if (line != null) {
+        lines.add(new Skyline.Line(line, card.document().scale(slot), Long.toString(slot.slotId())));
+      }
+    }
+    return Skyline.of(lines, SKYLINE_WIDTH, SKYLINE_HEIGHT);
   }
 
   /** What the times of each medley come to, by the number of its group. */
@@ -280,80 +261,6 @@ record CardView(
       }
     });
     return ended;
-  }
-
-  private static List<PanelView> panels(CardDocument document, List<SlotView> slots) {
-    Map<String, SetView> sets = new HashMap<>();
-    Map<String, SlotView> slotOf = new HashMap<>();
-    Map<Long, Integer> rounds = new HashMap<>();
-    for (SlotView slot : slots) {
-      slot.sets().forEach(set -> {
-        sets.put(set.panel(), set);
-        slotOf.put(set.panel(), slot);
-      });
-    }
-    List<SetOrder.Turn> turns = new ArrayList<>(document.turns().stream().filter(turn -> sets.containsKey(panel(turn.line(), turn.part(), turn.set()))).toList());
-    slots.forEach(slot -> slot.sets().stream().filter(set -> turns.stream().noneMatch(turn -> panel(turn).equals(set.panel())))
-        .forEach(set -> behind(turns, set)));
-    turns.forEach(turn -> rounds.merge(turn.line(), turn.round(), Math::max));
-    List<PanelView> panels = new ArrayList<>();
-    for (int i = 0; i < turns.size(); i++) {
-      SetOrder.Turn turn = turns.get(i);
-      String key = panel(turn.line(), turn.part(), turn.set());
-      // a further attempt is no next set: it is offered where a miss calls for it
-      SetView next = turns.subList(i + 1, turns.size()).stream().map(later -> Objects.requireNonNull(sets.get(panel(later)))).filter(set -> !set.attempt())
-          .findFirst().orElse(null);
-      SlotView slot = Objects.requireNonNull(slotOf.get(key));
-      String skip = !slot.optional() ? null : turns.subList(i, turns.size()).stream().filter(later -> later.line() != turn.line())
-          .map(CardView::panel).findFirst().orElse(null);
-      panels.add(new PanelView(slot, Objects.requireNonNull(sets.get(key)),
-          turn.round() == 0 || rounds.get(turn.line()) == 1 ? null : "round " + turn.round() + " of " + rounds.get(turn.line()), turn.rest() == null ? 0 : turn.rest(),
-          turn.usual(), next == null ? null : next(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(), skip));
-    }
-    return panels;
-  }
-
-  /** A further attempt comes behind the last set of its part. */
-  private static void behind(List<SetOrder.Turn> turns, SetView set) {
-    for (int i = turns.size() - 1; i >= 0; i--) {
-      SetOrder.Turn turn = turns.get(i);
-      if (turn.line() == set.slotId() && turn.part() == set.part()) {
-        turns.add(i + 1, new SetOrder.Turn(set.slotId(), set.part(), set.set(), turn.round(), turn.rest(), turn.usual()));
-        return;
-      }
-    }
-  }
-
-  private static String next(SlotView slot, SetView set) {
-    return slot.lift() + ", " + set.title() + ": " + (set.load().isEmpty() ? "you pick" : set.load()) + " " + set.asked();
-  }
-
-  private static String panel(SetOrder.Turn turn) {
-    return panel(turn.line(), turn.part(), turn.set());
-  }
-
-  /** Equal sets of a part are written once, with a box each. */
-  private static PaperSlot paper(SlotView slot) {
-    List<PaperSet> sets = new ArrayList<>();
-    SetView last = null;
-    for (SetView set : slot.sets()) {
-      if (set.attempt()) {
-        continue;
-      }
-      boolean same = last != null && last.part() == set.part() && last.load().equals(set.load()) && last.asked().equals(set.asked());
-      int count = same ? sets.get(sets.size() - 1).count() + 1 : 1;
-      PaperSet written = new PaperSet(count, set.load(), set.asked().replace("as many as possible", "open"), IntStream.rangeClosed(1, Math.min(count, MOST_BOXES)).boxed().toList());
-      if (same) {
-        sets.set(sets.size() - 1, written);
-      } else {
-        sets.add(written);
-      }
-      last = set;
-    }
-    String ramp = slot.ramp().stream().map(step -> step.load() + "×" + step.reps()).collect(Collectors.joining("  "));
-    List<String> notes = new ArrayList<>(slot.notes());
-    slot.cautions().stream().filter(Minded::hurts).map(Minded::text).limit(1).forEach(notes::add);
-    return new PaperSlot(slot.lift(), slot.kind(), slot.work(), slot.group(), ramp, sets, notes, slot.problem());
   }
 
   public boolean issued() {

@@ -58,10 +58,17 @@ final class SetWords {
     if (clock != null && clock.seconds() != null) {
       return clock.seconds() + " s" + (set.role() == Role.TIMED ? ", as many as go" : "") + rpe;
     }
-    String reps = set.reps() == null ? "as many as possible"
-        : set.role() == Role.CLUSTER || set.role() == Role.DENSITY ? Count.of(set.reps(), "single")
-        : set.reps() + (set.repsTo() == null ? "" : "–" + set.repsTo()) + (set.role() == Role.PLUS && !set.logged() ? "+" : "");
-    return "× " + reps + rpe;
+    return "× " + reps(set) + rpe;
+  }
+
+  private static String reps(ResolvedSet set) {
+    if (set.reps() == null) {
+      return "as many as possible";
+    }
+    if (set.role() == Role.CLUSTER || set.role() == Role.DENSITY) {
+      return Count.of(set.reps(), "single");
+    }
+    return set.reps() + (set.repsTo() == null ? "" : "–" + set.repsTo()) + (set.role() == Role.PLUS && !set.logged() ? "+" : "");
   }
 
   /** What else to know before it is lifted. */
@@ -81,10 +88,16 @@ final class SetWords {
       notes.add("tempo " + set.tempo());
     }
     if (set.stop() != null) {
-      notes.add(set.stop().equals(ResolvedSet.STOPS_BY_FORM) ? "stop when form goes"
-          : set.stop().startsWith("-") ? "stop when a set is " + set.stop().substring(1) + " under the best" : "stop at " + set.stop());
+      notes.add("stop " + stop(set.stop()));
     }
     return notes;
+  }
+
+  private static String stop(String stop) {
+    if (stop.equals(ResolvedSet.STOPS_BY_FORM)) {
+      return "when form goes";
+    }
+    return stop.startsWith("-") ? "when a set is " + stop.substring(1) + " under the best" : "at " + stop;
   }
 
   /** What was done, a thing called by what stands on it. */

@@ -24,7 +24,7 @@ class FindController {
     Sought name = new Sought(q);
     model.addAttribute("q", name.typed());
     model.addAttribute("found", finder.of(name));
-    return htmx.isHtmxRequest() ? "find/page :: found" : "find/page";
+    return htmx.isHtmxRequest() ? "find/found :: found" : "find/page";
   }
 
   /** Every key there is. */

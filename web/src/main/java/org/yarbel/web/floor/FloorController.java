@@ -38,7 +38,7 @@ class FloorController {
     if (!htmx.isHtmxRequest() && find.isBlank()) {
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
     }
-    return htmx.isHtmxRequest() ? "floor/page :: lists" : "floor/page";
+    return htmx.isHtmxRequest() ? "floor/lists :: lists" : "floor/page";
   }
 
   @GetMapping("/me")

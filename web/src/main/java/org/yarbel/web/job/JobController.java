@@ -26,6 +26,6 @@ class JobController {
   @GetMapping("/jobs/{id}/bar")
   String bar(@PathVariable long id, Model model) {
     model.addAttribute("job", jobs.progress(id));
-    return "job/page :: bar";
+    return "job/bar :: bar";
   }
 }

@@ -4,6 +4,7 @@ import jakarta.annotation.PreDestroy;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.FlushModeType;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -24,6 +26,7 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.mass.Count;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.edge.Transient;
@@ -31,8 +34,8 @@ import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.who.SignedIn;
 
 /**
- * Starts long work and does it in the background. Each lifter is a row that is marked done in the transaction that does it, so
- * that a process that dies has done a lifter wholly or not at all, and whichever node looks next goes on with the rest. Rows are taken
+ * Starts long work and does it in the background. Each of those it is for is a row that is marked done in the transaction that does
+ * it, so that a process that dies has done one wholly or not at all, and whichever node looks next goes on with the rest. Rows are taken
  * with a lock that others skip: several threads and several nodes share the work.
  */
 @Service
@@ -69,22 +72,31 @@ public class Jobs {
 
   private record Open(long clubId, long id, String kind, String document, long accountId) {}
 
-  /** A lifter for whom it could not be done, and why. */
-  public record Failure(String lifter, String said) {}
+  /** One of those a job is for: the key its work knows it by, and the name people do. */
+  public record Item(String key, String name) {}
+
+  /** One for whom it could not be done, why, and where to try. */
+  public record Failure(String name, String said, JobWork.@Nullable Screen screen) {}
 
   /**
    * How far a job is.
    *
+   * @param noun what each of those it is for is
    * @param seconds since it was begun, up to its end
    */
-  public record Progress(long id, String title, int all, int done, int failed, boolean ended, long seconds, List<Failure> failures) {
+  public record Progress(long id, String title, String noun, int all, int done, int failed, boolean ended, long seconds, List<Failure> failures) {
+    /** How many were left, in words. */
+    public String left() {
+      return Count.of(failed, noun) + (failed == 1 ? " was" : " were");
+    }
+
     public int percent() {
       return all == 0 ? 100 : 100 * (done + failed) / all;
     }
   }
 
   /** Starts a job; it runs once the transaction in force is through. */
-  public long start(String kind, String title, String document, Collection<Long> lifterIds, SignedIn who) {
+  public long start(String kind, String title, String document, Collection<Item> items, SignedIn who) {
     if (!works.containsKey(kind)) {
       throw new IllegalArgumentException("There is no work of the kind " + kind);
     }
@@ -92,9 +104,10 @@ public class Jobs {
       long job = jdbc.sql("select nextval('yarbel_id')").query(Long.class).single();
       jdbc.sql("insert into job (id, club_id, kind, title, document, account_id, begun) values (:id, :club, :kind, :title, :document, :account, now())")
           .param("id", job).param("club", club.id()).param("kind", kind).param("title", title).param("document", document).param("account", who.accountId()).update();
-      jdbc.sql("insert into job_item (id, club_id, job_id, lifter_id, state) select nextval('yarbel_id'), l.club_id, :job, l.id, 'PENDING' from lifter l "
-          + "where l.club_id = :club and l.id in (:lifters) order by l.name").param("job", job).param("club", club.id()).param("lifters", lifterIds.isEmpty()
-              ? List.of(-1L) : lifterIds).update();
+      List<Item> inOrder = items.stream().sorted(Comparator.comparing(Item::name)).toList();
+      jdbc.sql("insert into job_item (id, club_id, job_id, key, name, state) select nextval('yarbel_id'), :club, :job, i.key, i.name, 'PENDING' "
+          + "from unnest(:keys, :names) with ordinality i (key, name, place) order by i.place").param("club", club.id()).param("job", job)
+          .param("keys", inOrder.stream().map(Item::key).toArray(String[]::new)).param("names", inOrder.stream().map(Item::name).toArray(String[]::new)).update();
       return job;
     });
     long job = id == null ? 0 : id;
@@ -164,7 +177,7 @@ public class Jobs {
           // nothing was done and nothing is marked: it is found again
           throw wrong;
         }
-        LOG.warn("The work {} failed for lifter row {}", job.id(), taken[0], wrong);
+        LOG.warn("The work {} failed for item {}", job.id(), taken[0], wrong);
         failed(job, taken[0]);
       }
     }
@@ -173,17 +186,17 @@ public class Jobs {
     }
   }
 
-  private record Item(long id, long lifterId) {}
+  private record Pending(long id, String key) {}
 
   private boolean one(Open job, JobWork work, SignedIn who, long[] taken) {
     // what is written is flushed where it is read again; to look for changes before every query would take a fifth of the time
     entities.setFlushMode(FlushModeType.COMMIT);
-    Optional<Item> next = jdbc.sql("select id, lifter_id from job_item where club_id = :club and job_id = :job and state = 'PENDING' "
+    Optional<Pending> next = jdbc.sql("select id, key from job_item where club_id = :club and job_id = :job and state = 'PENDING' "
         + "and (not_before is null or not_before <= now()) order by id limit 1 for update skip locked").param("club", job.clubId()).param("job", job.id())
-        .query(Item.class).optional();
+        .query(Pending.class).optional();
     next.ifPresent(item -> {
       taken[0] = item.id();
-      String said = work.work(item.lifterId(), job.document(), who);
+      String said = work.work(item.key(), job.document(), who);
       jdbc.sql("update job_item set state = 'DONE', said = :said where club_id = :club and id = :id").param("said", cut(said))
           .param("club", job.clubId()).param("id", item.id()).update();
     });
@@ -194,7 +207,7 @@ public class Jobs {
   private void failed(Open job, long item) {
     jdbc.sql("update job_item set tries = tries + 1, not_before = now() + (tries + 1) * interval '3 seconds', state = case when tries + 1 >= :most then 'FAILED' "
         + "else 'PENDING' end, said = case when tries + 1 >= :most then :said else said end where club_id = :club and id = :id and state = 'PENDING'")
-        .param("most", MOST_TRIES).param("said", "It failed on our side and is noted in the log: try it on this lifter's Runway.")
+        .param("most", MOST_TRIES).param("said", "It failed on our side and is noted in the log: try it there.")
         .param("club", job.clubId()).param("id", item).update();
   }
 
@@ -210,16 +223,17 @@ public class Jobs {
 
   /** How far a job of the club is. */
   public Progress progress(long id) {
-    record Head(String title, boolean ended, double seconds) {}
-    Head head = jdbc.sql("select title, ended is not null as ended, extract(epoch from coalesce(ended, now()) - begun) as seconds from job "
+    record Head(String kind, String title, boolean ended, double seconds) {}
+    Head head = jdbc.sql("select kind, title, ended is not null as ended, extract(epoch from coalesce(ended, now()) - begun) as seconds from job "
         + "where club_id = :club and id = :id").param("club", club.id()).param("id", id).query(Head.class).optional().orElseThrow(NotFound::new);
     Map<String, Integer> counts = jdbc.sql("select state, count(*) as rows from job_item where club_id = :club and job_id = :id group by state")
         .param("club", club.id()).param("id", id).query((row, n) -> Map.entry(row.getString("state"), row.getInt("rows"))).list().stream()
         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-    List<Failure> failures = jdbc.sql("select l.name as lifter, i.said from job_item i join lifter l on l.club_id = i.club_id and l.id = i.lifter_id "
-        + "where i.club_id = :club and i.job_id = :id and i.state = 'FAILED' order by l.name limit " + SHOWN_FAILURES)
-        .param("club", club.id()).param("id", id).query(Failure.class).list();
-    return new Progress(id, head.title(), counts.values().stream().mapToInt(Integer::intValue).sum(), counts.getOrDefault("DONE", 0),
+    JobWork work = works.get(head.kind());
+    List<Failure> failures = jdbc.sql("select key, name, said from job_item where club_id = :club and job_id = :id and state = 'FAILED' order by name limit "
+        + SHOWN_FAILURES).param("club", club.id()).param("id", id).query((row, n) -> new Failure(row.getString("name"), row.getString("said"),
+            work == null ? null : work.screen(row.getString("key")))).list();
+    return new Progress(id, head.title(), work == null ? "row" : work.noun(), counts.values().stream().mapToInt(Integer::intValue).sum(), counts.getOrDefault("DONE", 0),
         counts.getOrDefault("FAILED", 0), head.ended(), Math.max(0, (long) head.seconds()), failures);
   }
 

@@ -87,8 +87,8 @@ public class Sessions {
   public static Arrangement arrangement(TrainingSession session, List<Slot> lines) {
     Map<Long, Slot> byId = lines.stream().collect(Collectors.toMap(Slot::id, Function.identity()));
     return new Arrangement(lines.stream().map(line -> {
-      Slot first = byId.get(line.linkOf());
-      return new Arrangement.Line(line.ref(), line.kind(), line.groupNo(), line.linkOf() == null ? null : first == null ? line.ref() : first.ref());
+      Slot first = line.linkOf() == null ? null : byId.getOrDefault(line.linkOf(), line);
+      return new Arrangement.Line(line.ref(), line.kind(), line.groupNo(), first == null ? null : first.ref());
     }).toList(), session.groups());
   }
 

@@ -123,7 +123,8 @@ class LedgerController {
     String done = row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps() : ", " + row.measured()) + (row.rpe() == null ? "" : " @" + row.rpe());
     Mass asked = row.asked();
     Integer askedReps = row.askedReps();
-    String plan = row.told() ? "told" : asked == null ? "" : "asked " + asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);
+    String given = asked == null ? "" : "asked " + asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);
+    String plan = row.told() ? "told" : given;
     boolean off = row.told() || asked != null && !asked.hits(row.load()) || askedReps != null && row.reps() < askedReps;
     return new SetView(done, plan, row.reps() == 0, row.flagged(), off);
   }

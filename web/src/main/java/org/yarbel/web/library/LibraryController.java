@@ -77,7 +77,8 @@ class LibraryController {
   @GetMapping("/library")
   String page(@RequestParam(required = false) @Nullable Long lifter, @RequestParam(required = false) @Nullable Long group,
       @RequestParam(required = false) @Nullable LocalDate of, Model model) {
-    show(model, lifter != null ? "lifter-" + lifter : group != null ? "group-" + group : "", of == null ? clock.today() : of);
+    String ofGroup = group != null ? "group-" + group : "";
+    show(model, lifter != null ? "lifter-" + lifter : ofGroup, of == null ? clock.today() : of);
     return "library/page";
   }
 
@@ -113,11 +114,15 @@ class LibraryController {
       @RequestParam(defaultValue = "") String name, RedirectAttributes flash) {
     Optional<Lifter> lifter = one(from);
     int count = weeks.matches("\\d{1,2}") ? Integer.parseInt(weeks) : 0;
-    String wrong = lifter.isEmpty() ? "Choose one lifter, not a group, whose weeks are kept." : count < 1 || count > Library.MOST_WEEKS
-        ? "The weeks must be from 1 to " + Library.MOST_WEEKS + " but were '" + weeks + "'." : null;
     LocalDate monday = of.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-    flash.addFlashAttribute("said", wrong != null ? "Not kept: " + wrong : library.keepWeeks(lifter.orElseThrow(), monday, count, name)
-        .map(why -> "Not kept: " + why).orElse("Kept as '" + name.strip() + "'."));
+    if (lifter.isEmpty()) {
+      flash.addFlashAttribute("said", "Not kept: Choose one lifter, not a group, whose weeks are kept.");
+    } else if (count < 1 || count > Library.MOST_WEEKS) {
+      flash.addFlashAttribute("said", "Not kept: The weeks must be from 1 to " + Library.MOST_WEEKS + " but were '" + weeks + "'.");
+    } else {
+      flash.addFlashAttribute("said", library.keepWeeks(lifter.get(), monday, count, name).map(why -> "Not kept: " + why)
+          .orElse("Kept as '" + name.strip() + "'."));
+    }
     flash.addFlashAttribute("name", name);
     return "redirect:/library?of=" + of + (lifter.isPresent() ? "&lifter=" + lifter.get().id() : "");
   }

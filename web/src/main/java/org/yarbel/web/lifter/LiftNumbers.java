@@ -192,8 +192,10 @@ public class LiftNumbers extends ClubRow {
       return trainingNg == null ? null : Mass.ofNanograms(trainingNg, unit);
     }
     Mass most = estimate.scaled(MaxNumbers.MOST_TRAINING_SHARE);
-    return trainingNg == null ? MaxNumbers.trainingFrom(estimate, trainingPercent / 100.0)
-        : trainingNg > most.nanograms() ? most : Mass.ofNanograms(trainingNg, unit);
+    if (trainingNg == null) {
+      return MaxNumbers.trainingFrom(estimate, trainingPercent / 100.0);
+    }
+    return trainingNg > most.nanograms() ? most : Mass.ofNanograms(trainingNg, unit);
   }
 
   /** Sets the training max, or lets it follow the estimate again. */

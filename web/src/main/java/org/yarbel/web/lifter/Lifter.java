@@ -10,6 +10,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.Formula;
 import org.jspecify.annotations.Nullable;
@@ -26,7 +27,11 @@ import org.yarbel.web.column.Weekdays;
 /** A lifter of the club: who it is, how they live and what they like. Their body mass over time are {@link WeighIn}s. */
 @Entity
 public class Lifter extends ClubRow {
+  private static final String MALE = "M";
+  private static final String FEMALE = "F";
+
   private long placeId;
+  private UUID ref = UUID.randomUUID();
   private String name = "";
 
   @Enumerated(EnumType.STRING)
@@ -115,6 +120,11 @@ public class Lifter extends ClubRow {
     }
   }
 
+  /** What the lifter is known by outside: in a workbook, an export. */
+  public UUID ref() {
+    return ref;
+  }
+
   public String name() {
     return name;
   }
@@ -145,7 +155,10 @@ public class Lifter extends ClubRow {
   }
 
   public @Nullable Sex sex() {
-    return sex == null ? null : sex.equals("M") ? Sex.MALE : Sex.FEMALE;
+    if (sex == null) {
+      return null;
+    }
+    return sex.equals(MALE) ? Sex.MALE : Sex.FEMALE;
   }
 
   public @Nullable Integer birthYear() {
@@ -227,7 +240,8 @@ public class Lifter extends ClubRow {
 
   /** Writes down what is known of the body, and what to keep in mind. */
   public void body(@Nullable Sex newSex, @Nullable Integer newBirthYear, @Nullable Integer newHeightMm, String newNote) {
-    this.sex = newSex == null ? null : newSex == Sex.MALE ? "M" : "F";
+    String given = newSex == Sex.MALE ? MALE : FEMALE;
+    this.sex = newSex == null ? null : given;
     this.birthYear = newBirthYear;
     this.heightMm = newHeightMm;
     this.note = newNote;

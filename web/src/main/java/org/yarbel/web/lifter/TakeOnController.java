@@ -70,7 +70,7 @@ class TakeOnController {
   @PostMapping("/lifters/new/rows/{row}")
   String row(@PathVariable int row, @RequestParam Map<String, String> fields, Model model) {
     model.addAttribute("gives", gives(new Typed(fields), row));
-    return "lifter/new :: gives";
+    return "lifter/gives :: gives";
   }
 
   private void show(Model model, Typed typed) {

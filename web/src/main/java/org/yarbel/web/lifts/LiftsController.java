@@ -180,10 +180,11 @@ class LiftsController {
 
   private static void grow(Catalogue catalogue, Lift lift, int depth, List<Row> rows, Set<String> own, Set<String> retired) {
     Lift.Ratio ratio = lift.ratio();
+    String close = lift.close() ? "close variant" : "";
     rows.add(new Row(lift.key(), lift.name(), depth, lift.variation().words(),
         ratio == null ? "" : plain(ratio.percent()) + " ± " + plain(ratio.sd()) + " %", lift.pattern().word(),
         lift.equipment().word(), lift.muscles().stream().map(Muscle::word).collect(Collectors.joining(", ")),
-        lift.contest() == Lift.Contest.NO ? lift.close() ? "close variant" : "" : lift.contest().name().toLowerCase(Locale.ROOT),
+        lift.contest() == Lift.Contest.NO ? close : lift.contest().name().toLowerCase(Locale.ROOT),
         own.contains(lift.key()), retired.contains(lift.key())));
     catalogue.children(lift).forEach(child -> grow(catalogue, child, depth + 1, rows, own, retired));
   }

@@ -199,7 +199,8 @@ public class LoggedSetRow extends ClubRow {
 
   /** In words: {@code 182.5 kg × 1 @8}, {@code 140 kg, 20 m in 38 s}, or what was missed. */
   public String words() {
-    String rated = rpeHalves == null ? toFailure ? " to failure" : "" : " @" + rpe();
+    String unrated = toFailure ? " to failure" : "";
+    String rated = rpeHalves == null ? unrated : " @" + rpe();
     if (reps == 0) {
       return load().text() + ", no rep made";
     }

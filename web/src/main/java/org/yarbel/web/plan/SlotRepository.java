@@ -3,6 +3,8 @@ package org.yarbel.web.plan;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -15,6 +17,8 @@ public interface SlotRepository extends JpaRepository<Slot, Long> {
 
   /** What a method has written so far. */
   List<Slot> findByProgressionId(long progressionId);
+
+  Optional<Slot> findByRef(UUID ref);
 
   List<Slot> findByProgressionIdIn(Collection<Long> progressionIds);
 

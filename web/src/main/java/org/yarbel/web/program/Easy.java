@@ -68,7 +68,10 @@ public class Easy {
         weeks.saveAndFlush(new DeloadWeek(lifter.id(), to, week.get().kind()));
       }
     });
-    return by == 0 ? "No deload in that week any more." : by < 0 ? "Pulled a week forward." : "Put off a week.";
+    if (by == 0) {
+      return "No deload in that week any more.";
+    }
+    return by < 0 ? "Pulled a week forward." : "Put off a week.";
   }
 
   /** Sets the rule and places the weeks to come by it, from the last easy week or the first week on; those placed before go. */

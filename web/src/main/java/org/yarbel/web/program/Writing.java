@@ -58,8 +58,8 @@ final class Writing {
       Group above = null;
       Integer groupNo = null;
       for (Exposure.Line next : exposure.exposure().lines()) {
-        groupNo = next.group() == null ? null : next.group().equals(above) ? groupNo : null;
-        groupNo = write(exposure, line++, next, groupNo);
+        boolean goesOn = next.group() != null && next.group().equals(above);
+        groupNo = write(exposure, line++, next, goesOn ? groupNo : null);
         above = next.group();
       }
     }
@@ -85,7 +85,10 @@ final class Writing {
         return groupNo;
       }
       slot = new Slot(session.id(), 0, line.kind(), line.lift(), work.get());
-      Integer group = line.group() == null ? null : groupNo != null ? groupNo : grouped(session, line.group());
+      Integer group = groupNo;
+      if (line.group() != null && group == null) {
+        group = grouped(session, line.group());
+      }
       slot.place(0, group);
       days.insert(session, slot);
       touched.add(session.id());

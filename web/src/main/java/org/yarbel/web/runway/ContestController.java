@@ -3,7 +3,6 @@ package org.yarbel.web.runway;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -92,9 +91,12 @@ class ContestController {
     boolean past = day != null && day.isBefore(today) || contest.state() == Contest.State.CANCELLED;
     long days = day == null ? 0 : ChronoUnit.DAYS.between(today, day);
     return new Row(contest.id(), contest.name(), said.sport().word(), day == null ? contest.state().word() : DAY.format(day)
-        + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : days < 14 ? "in " + Count.of(days, "day")
-            : "in " + Count.of(days / 7, "week"), said.place(), said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
+        + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : away(days), said.place(), said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
                 .getOrDefault(entry.lifterId(), "")).collect(Collectors.joining(", ")), elsewhere, past);
+  }
+
+  private static String away(long days) {
+    return "in " + (days < 14 ? Count.of(days, "day") : Count.of(days / 7, "week"));
   }
 
   @GetMapping("/contests/new")
@@ -218,12 +220,12 @@ class ContestController {
   @PostMapping("/contests/{id}/refit")
   String refit(@PathVariable long id, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Contest contest = contests.contest(id);
-    List<Long> ids = new ArrayList<>(waiting.concerned(contest));
-    if (ids.isEmpty()) {
+    List<Lifter> concerned = waiting.lifters(contest);
+    if (concerned.isEmpty()) {
       flash.addFlashAttribute("said", "Every plan leads there already.");
       return "redirect:/contests/" + id;
     }
-    long job = jobs.start(RefitWork.KIND, "Plans refitted to " + contest.name(), "", ids, who);
+    long job = jobs.start(RefitWork.KIND, "Plans refitted to " + contest.name(), "", LifterWork.items(concerned), who);
     return "redirect:/jobs/" + job + "?back=/contests/" + id;
   }
 }

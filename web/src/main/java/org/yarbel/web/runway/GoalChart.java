@@ -52,8 +52,14 @@ record GoalChart(double width, double height, String line, String tracked, Strin
     String now = shown(goal.now(), unit);
     return course == null ? goal.lift().name() + ": now " + now + ", no goal with a date"
         : goal.lift().name() + ": from " + shown(course.start(), unit) + " to " + shown(course.goal(), unit) + " on " + DAY.format(course.goalOn())
-            + "; now " + now + (goal.behind() == null ? "" : goal.behind() > 0.05 ? ", " + one(goal.behind()) + " % behind the line"
-                : ", " + one(Math.max(0, -goal.behind())) + " % ahead of the line");
+            + "; now " + now + behind(goal.behind());
+  }
+
+  private static String behind(@Nullable Double percent) {
+    if (percent == null) {
+      return "";
+    }
+    return percent > 0.05 ? ", " + one(percent) + " % behind the line" : ", " + one(Math.max(0, -percent)) + " % ahead of the line";
   }
 
   static String shown(@Nullable Mass mass, MassUnit unit) {

@@ -46,7 +46,10 @@ class Goals {
       }
       return new Outcome("No goal of that lift any more.", Map.of());
     }
-    Mass max = own == null ? null : own.tested() != null ? own.tested() : own.numbers(lifter.unit(), today).best();
+    Mass max = null;
+    if (own != null) {
+      max = own.tested() != null ? own.tested() : own.numbers(lifter.unit(), today).best();
+    }
     if (own == null || max == null) {
       typed.wrong("goal", "No max of that lift is known: write down a tested one on the Lifter page, or log a rated set first.");
     } else if (goal != null) {

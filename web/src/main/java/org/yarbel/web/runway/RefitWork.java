@@ -3,24 +3,21 @@ package org.yarbel.web.runway;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
-import org.yarbel.web.job.JobWork;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.who.SignedIn;
 
 /** Refits the plans of many lifters after their contest moved. */
 @Component
-class RefitWork implements JobWork {
+class RefitWork extends LifterWork {
   static final String KIND = "refit";
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   private final Runways runways;
-  private final LifterRepository lifters;
 
   RefitWork(Runways runways, LifterRepository lifters) {
+    super(lifters);
     this.runways = runways;
-    this.lifters = lifters;
   }
 
   @Override
@@ -29,8 +26,7 @@ class RefitWork implements JobWork {
   }
 
   @Override
-  public String work(long lifterId, String document, SignedIn who) {
-    Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
+  String work(Lifter lifter, String document, SignedIn who) {
     Runways.Situation now = runways.of(lifter);
     if (now.due() == null) {
       return now.wrong() == null ? "It led there already." : now.wrong();

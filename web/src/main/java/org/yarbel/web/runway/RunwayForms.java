@@ -106,7 +106,8 @@ final class RunwayForms {
       // another method than the form was shown for starts from its defaults
       boolean same = typed.text("was-" + at).equals(method.name());
       Settings.Checked checked = Settings.check(method, same ? fields : Map.of(), lifts);
-      String error = lift.isEmpty() ? lifts.unknown(name) : on.isEmpty() ? "Tick at least one day for the " + lift.get().name().toLowerCase(Locale.ROOT) + "." : null;
+      String error = lift.map(one -> on.isEmpty() ? "Tick at least one day for the " + one.name().toLowerCase(Locale.ROOT) + "." : null)
+          .orElse(lift.isEmpty() ? lifts.unknown(name) : null);
       fine &= error == null && checked.errors().isEmpty();
       forms.add(use(forms.size(), name, method, on, same ? fields : checked.settings().texts(), checked.errors(), error));
       if (error == null && checked.errors().isEmpty()) {

@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -120,7 +121,8 @@ class RunwayService {
     LocalDate monday = Macrocycle.monday(today);
     LocalDate from = latest(plan.startsOn(), monday.minusWeeks(WEEKS_BACK));
     LocalDate end = plan.holds() ? latest(plan.end(), monday.plusWeeks(OPEN_WEEKS)) : plan.end();
-    end = end.isAfter(from.plusWeeks(MOST_WEEKS)) ? from.plusWeeks(MOST_WEEKS) : end.isAfter(from) ? end : from.plusWeeks(1);
+    end = latest(end, from.plusWeeks(1));
+    end = end.isAfter(from.plusWeeks(MOST_WEEKS)) ? from.plusWeeks(MOST_WEEKS) : end;
     List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
     LifterContext context = contexts.of(lifter, null, known);
     List<Written> written = LongPlans.lines(plan, context, from, end);
@@ -261,7 +263,8 @@ class RunwayService {
     LocalDate on = known.goalOn() != null ? known.goalOn() : plan.contest();
     TrackedPoint first = tracked.stream().filter(point -> !point.day().isBefore(plan.startsOn())).findFirst().orElse(null);
     TrackedPoint before = tracked.stream().filter(point -> point.day().isBefore(plan.startsOn())).reduce((one, later) -> later).orElse(null);
-    Mass start = before != null ? before.estimate(lifter.unit()) : first != null ? first.estimate(lifter.unit()) : now;
+    Mass start = Stream.of(Optional.ofNullable(before), Optional.ofNullable(first)).flatMap(Optional::stream).findFirst()
+        .map(point -> point.estimate(lifter.unit())).orElse(now);
     LocalDate startOn = plan.startsOn();
     GoalCourse course = goal == null || on == null || start == null || !on.isAfter(startOn) ? null : new GoalCourse(start, startOn, goal, on);
     Double behind = course == null || now == null || today.isBefore(startOn) ? null : Double.valueOf(course.behind(today, now));

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.Zone;
 import org.yarbel.core.plan.cycle.Macrocycle;
@@ -28,6 +29,7 @@ import org.yarbel.core.plan.progress.Exposure;
  */
 record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable Week of, List<OfLift> lifts, Map<Zone, Double> zones,
     Map<Zone, Double> zonesDone, List<MarkView> marks, boolean past, boolean now) {
+  private static final int MOST_NAME = 12;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   /**
@@ -49,6 +51,11 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
   record OfLift(Family of, double top, double topDone, long sets, long setsDone) {
     public String name() {
       return of.name();
+    }
+
+    /** As it fits beside its row. */
+    String shortName() {
+      return name().length() > MOST_NAME ? name().substring(0, MOST_NAME - 1) + "…" : name();
     }
 
     /** {@code 9 to 85 %}. */
@@ -132,9 +139,16 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
     return marks.stream().map(MarkView::words).collect(Collectors.joining("; "));
   }
 
+  private String toContest() {
+    if (out == null || out < 0) {
+      return "";
+    }
+    return out == 0 ? ", the contest's" : ", " + Count.of(out, "week") + " out";
+  }
+
   /** The week in a sentence or two, for the line under the picture and for those who hear it. */
   public String words() {
-    String when = "Week of " + day() + (out == null || out < 0 ? "" : out == 0 ? ", the contest's" : ", " + out + (out == 1 ? " week out" : " weeks out"));
+    String when = "Week of " + day() + toContest();
     String loads = lifts.stream().filter(lift -> lift.sets() + lift.setsDone() > 0).map(lift -> lift.name() + " "
         + lift.sets() + (lift.sets() == 1 ? " hard set" : " hard sets") + (lift.top() > 0 ? " to " + Math.round(lift.top()) + " %" : "")
         + (past || now ? ", done " + lift.setsDone() + (lift.topDone() > 0 ? " to " + Math.round(lift.topDone()) + " %" : "") : "")).collect(Collectors.joining("; "));

@@ -83,6 +83,12 @@ public class Runways {
   /** A date that a contest might move to. */
   public record WhatIf(@Nullable LocalDate day, Contest.State state) {}
 
+  /** A contest a lifter goes to. */
+  @Transactional(readOnly = true)
+  Contest contest(long lifterId, String id) {
+    return contests.of(lifterId).stream().map(Contests.Going::contest).filter(own -> Long.toString(own.id()).equals(id)).findFirst().orElseThrow(NotFound::new);
+  }
+
   /** How things stand. */
   @Transactional(readOnly = true)
   public Situation of(Lifter lifter) {
@@ -245,6 +251,9 @@ public class Runways {
       theirs = Refit.toDate(theirs, peak.day(), monday).now();
     }
     Optional<Long> change = plans.take(lifter, theirs, peak == null ? null : Long.valueOf(peak.id()), who);
-    return change.isEmpty() ? "Nothing had to change." : peak == null ? "Copied, open-ended." : "Copied, fitted to " + peak.name() + ".";
+    if (change.isEmpty()) {
+      return "Nothing had to change.";
+    }
+    return peak == null ? "Copied, open-ended." : "Copied, fitted to " + peak.name() + ".";
   }
 }

@@ -64,6 +64,12 @@ public class Waiting {
     return all;
   }
 
+  /** The same, as lifters. */
+  @Transactional(readOnly = true)
+  public List<Lifter> lifters(Contest contest) {
+    return lifters.findAllById(concerned(contest));
+  }
+
   /** The ids of those whose plan leads to another day than a contest has, or went there before they stayed at home. */
   @Transactional(readOnly = true)
   public Set<Long> concerned(Contest contest) {

@@ -201,7 +201,8 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
       Double share = planned == null ? null : share(planned, max);
       Double done = !set.logged() || set.load() == null ? null : share(set.load(), max);
       boolean lane = set.role() == Role.HOLD || set.role() == Role.CARRY;
-      double reps = lane ? length(set) : set.reps() == null ? OPEN_REPS : Math.max(set.reps(), 1);
+      double counted = set.reps() == null ? OPEN_REPS : Math.max(set.reps(), 1);
+      double reps = lane ? length(set) : counted;
       boolean missed = set.logged() && set.reps() != null && set.reps() == 0;
       columns.add(new Column(share == null && !lane ? "unknown" : set.role().key(), share, reps, label(set, line),
           line.prefix() == null ? null : line.prefix() + "-" + set.part() + "-" + set.set(),
@@ -214,8 +215,10 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
   private static double length(ResolvedSet set) {
     ResolvedSet.Distance distance = set.distance();
     ResolvedSet.Clock clock = set.clock();
-    return distance != null ? distance.metres().doubleValue() / METRES_A_REP
-        : clock != null && clock.seconds() != null ? clock.seconds() / SECONDS_A_REP : 1;
+    if (distance != null) {
+      return distance.metres().doubleValue() / METRES_A_REP;
+    }
+    return clock != null && clock.seconds() != null ? clock.seconds() / SECONDS_A_REP : 1;
   }
 
   private static @Nullable Double share(Mass load, @Nullable Mass max) {
@@ -257,7 +260,10 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
       x += bars.isEmpty() ? 0 : column.gap() * squeeze;
       double base = column.lane() ? height : heights.height();
       double top = column.lane() ? heights.height() + 4 : heights.y(column.share() == null ? UNKNOWN_SHARE : column.share());
-      Double done = column.done() == null ? null : column.lane() ? Double.valueOf(round((top + base) / 2)) : Double.valueOf(heights.y(column.done()));
+      Double done = null;
+      if (column.done() != null) {
+        done = column.lane() ? round((top + base) / 2) : heights.y(column.done());
+      }
       bars.add(new Bar(round(x), round(top), round(column.weight() * scale), round(base - top), column.role(), column.label(),
           column.target(), done, column.missed()));
       x += column.weight() * scale;

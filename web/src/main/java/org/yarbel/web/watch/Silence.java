@@ -2,7 +2,10 @@ package org.yarbel.web.watch;
 
 import jakarta.persistence.Entity;
 import java.time.Instant;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.Caution;
+import org.yarbel.core.watch.Checks;
 import org.yarbel.web.club.ClubRow;
 
 /** A check that is not to speak about a lifter's lift, and why. It stays on record when it speaks again. */
@@ -29,6 +32,12 @@ public class Silence extends ClubRow {
 
   public long lifterId() {
     return lifterId;
+  }
+
+  /** What a key of a check or a code of a caution is called; empty when it is neither. */
+  public static Optional<String> title(String key) {
+    return Checks.ofKey(key).map(check -> check.title())
+        .or(() -> Caution.Kind.ofCode(key).map(caution -> "caution: " + caution.code().replace('-', ' ')));
   }
 
   /** The key of the check or the code of the caution. */

@@ -24,9 +24,15 @@ final class ChartTool {
     List<Row> rows = new ArrayList<>();
     int halves = Rpe.MAX.halves();
     for (List<@Nullable Double> percents : new EffortChart(curve).rows(REPS)) {
-      rows.add(new Row(new Rpe(halves--).toString(), percents.stream().map(percent -> percent == null ? ""
-          : max == null ? Words.plain(percent) : max.scaled(percent / 100).amountIn(max.unit(), 1).toPlainString()).toList()));
+      rows.add(new Row(new Rpe(halves--).toString(), percents.stream().map(percent -> cell(percent, max)).toList()));
     }
     return rows;
+  }
+
+  private static String cell(@Nullable Double percent, @Nullable Mass max) {
+    if (percent == null) {
+      return "";
+    }
+    return max == null ? Words.plain(percent) : max.scaled(percent / 100).amountIn(max.unit(), 1).toPlainString();
   }
 }

@@ -96,8 +96,8 @@ final class PlatesTool {
   static @Nullable List<Row> ramp(Typed typed, KitChoice choice, Map<String, String> said) {
     MassUnit unit = typed.unit("unit");
     Mass top = typed.mass("top", unit);
-    Mass jump = typed.text("style").equals("even") ? typed.mass("jump", unit) : null;
-    RampStyle style = !typed.text("style").equals("even") ? RampStyle.SHRINKING : jump == null ? RampStyle.even(unit) : new RampStyle(jump);
+    boolean even = typed.text("style").equals("even");
+    RampStyle style = even ? RampStyle.even(typed.mass("jump", unit), unit) : RampStyle.SHRINKING;
     Loadables loadables = top == null ? null : choice.loadables(typed);
     if (top == null || loadables == null || !typed.fine()) {
       return null;

@@ -29,7 +29,7 @@ final class LoadFormula {
   private final EffortChart chart;
   private final Sheets sheets;
   private final int firstRow;
-  private final List<Row> rows = new ArrayList<>();
+  private final List<LoadRow> rows = new ArrayList<>();
 
   /** The cells that formulas refer to, each as it is written in one. */
   interface Sheets {
@@ -58,7 +58,7 @@ final class LoadFormula {
    * @param literal the load itself where no number has a say in it; null where one has
    * @param set the first of its sets, as the core has it
    */
-  record Row(int part, int sets, @Nullable String before, @Nullable Mass literal, LoadSource.Rounding rounding, ResolvedSet set) {}
+  record LoadRow(int part, int sets, @Nullable String before, @Nullable Mass literal, LoadSource.Rounding rounding, ResolvedSet set) {}
 
   private LoadFormula(Resolver.Request request, String lift, Sheets sheets, int firstRow) {
     this.lift = lift;
@@ -69,29 +69,29 @@ final class LoadFormula {
   }
 
   /** The rows of a line, the first of which stands in a row of the sheet. */
-  static List<Row> rows(Resolver.Request request, ResolvedLine line, String lift, Sheets sheets, int firstRow) {
+  static List<LoadRow> rows(Resolver.Request request, ResolvedLine line, String lift, Sheets sheets, int firstRow) {
     LoadFormula formula = new LoadFormula(request, lift, sheets, firstRow);
     line.sets().forEach(formula::add);
     return formula.rows;
   }
 
   private void add(ResolvedSet set) {
-    Row row = row(set);
-    Row above = rows.isEmpty() || rows.get(rows.size() - 1).part() != set.part() ? null : rows.get(rows.size() - 1);
+    LoadRow row = row(set);
+    LoadRow above = rows.isEmpty() || rows.get(rows.size() - 1).part() != set.part() ? null : rows.get(rows.size() - 1);
     if (above != null && Objects.equals(above.before(), row.before()) && Objects.equals(above.literal(), row.literal())
         && above.set().role() == row.set().role()) {
-      rows.set(rows.size() - 1, new Row(above.part(), above.sets() + 1, above.before(), above.literal(), above.rounding(), above.set()));
+      rows.set(rows.size() - 1, new LoadRow(above.part(), above.sets() + 1, above.before(), above.literal(), above.rounding(), above.set()));
     } else {
       rows.add(row);
     }
   }
 
-  private Row row(ResolvedSet set) {
+  private LoadRow row(ResolvedSet set) {
     LoadSource source = Objects.requireNonNull(set.source());
     if (set.load() == null || source instanceof LoadSource.Written) {
-      return new Row(set.part(), 1, null, set.load(), LoadSource.Rounding.NONE, set);
+      return new LoadRow(set.part(), 1, null, set.load(), LoadSource.Rounding.NONE, set);
     }
-    return new Row(set.part(), 1, before(set.part(), source), null, Objects.requireNonNull(set.rounding()), set);
+    return new LoadRow(set.part(), 1, before(set.part(), source), null, Objects.requireNonNull(set.rounding()), set);
   }
 
   private String before(int part, LoadSource source) {

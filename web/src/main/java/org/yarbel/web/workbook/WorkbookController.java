@@ -101,8 +101,11 @@ class WorkbookController {
     if (!taken.problems().isEmpty()) {
       return refused(lifter, taken.problems());
     }
-    flash.addFlashAttribute("said", taken.edits().isEmpty() ? "Nothing was changed in it." : taken.edits().size() == 1 ? "One change was taken in."
-        : taken.edits().size() + " changes were taken in.");
+    flash.addFlashAttribute("said", switch (taken.edits().size()) {
+      case 0 -> "Nothing was changed in it.";
+      case 1 -> "One change was taken in.";
+      default -> taken.edits().size() + " changes were taken in.";
+    });
     flash.addFlashAttribute("edits", taken.edits());
     taken.change().ifPresent(change -> flash.addFlashAttribute("undo", change));
     return new ModelAndView("redirect:/lifters/" + id + "/runway/workbook");

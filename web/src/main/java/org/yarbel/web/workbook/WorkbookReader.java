@@ -6,54 +6,61 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.DateTimeException;
 import java.time.Duration;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Objects;
-import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.Collectors;
 import org.apache.poi.ooxml.POIXMLException;
 import org.apache.poi.openxml4j.util.ZipSecureFile;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellType;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
-import org.apache.poi.ss.util.CellReference;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Decimal;
-import org.yarbel.web.edge.PlainText;
-import org.yarbel.web.form.DayReader;
 
 /** Reads a workbook of ours that comes back: what was changed, and what cannot be taken, each with its place. */
 final class WorkbookReader {
   private static final int MOST_PROBLEMS = 30;
   private static final double NEAR = 1e-6;
-  private static final DayReader DAYS = new DayReader();
-  /** Its rows are looked for by number. */
-  private static final int MOST_NOTES = 20_000;
+  /** Of either unit: so much is more than anybody has lifted. */
+  private static final double MOST_LOAD = 2300;
   /** A workbook is built up in memory while it is read. */
   private static final Duration PATIENCE = Duration.ofSeconds(10);
   private static final ReentrantLock ONE_AT_A_TIME = new ReentrantLock();
 
+  private final XSSFWorkbook book;
   private final List<Edit> edits = new ArrayList<>();
   private final List<String> problems = new ArrayList<>();
 
+  private WorkbookReader(XSSFWorkbook book) {
+    this.book = book;
+  }
+
   /** A change that was made in a cell. */
-  interface Edit {
+  sealed interface Edit {
     /** Where: {@code Week 2!C7}. */
     String place();
   }
 
+  /** A change of a line. */
+  sealed interface LineEdit extends Edit {
+    UUID line();
+
+    /** The work it was exported with. */
+    String was();
+  }
+
   /** Other work for a line. */
-  record WorkEdit(String place, long slot, int version, String was, String now, LocalDate day) implements Edit {}
+  record WorkEdit(String place, UUID line, String was, String now) implements LineEdit {}
 
   /** Another load for a part of a line, in the lifter's unit. */
-  record LoadEdit(String place, long slot, int version, String was, int part, BigDecimal load, boolean alone, LocalDate day) implements Edit {}
+  record LoadEdit(String place, UUID line, String was, int part, BigDecimal load) implements LineEdit {}
 
   /** Another number of a lift. */
   record NumberEdit(String place, String lift, String kind, BigDecimal value) implements Edit {}
@@ -61,24 +68,29 @@ final class WorkbookReader {
   /**
    * What was read.
    *
-   * @param lifterId whose workbook it is; 0 where nothing could be read
+   * @param lifter whose workbook it is; null where nothing could be read
    * @param problems a sentence each, with its place
    */
-  record Read(long lifterId, List<Edit> edits, List<String> problems) {}
+  record Read(@Nullable UUID lifter, List<Edit> edits, List<String> problems) {
+    static Read not(String why) {
+      return new Read(null, List.of(), List.of(why));
+    }
+  }
 
   /** Reads a file. */
   static Read read(byte[] file) {
     if (!WorkbookBounds.kept(file)) {
-      return new Read(0, List.of(), List.of("The file is much larger than a workbook of ours: export the weeks anew and change that file."));
+      return Read.not("The file is much larger than a workbook of ours: export the weeks anew and change that file.");
     }
     ZipSecureFile.setMaxEntrySize(WorkbookBounds.MOST_BYTES);
     if (!inTurn()) {
-      return new Read(0, List.of(), List.of("Other workbooks are being taken in at this moment: send it again in a minute."));
+      return Read.not("Other workbooks are being taken in at this moment: send it again in a minute.");
     }
     try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
-      return new WorkbookReader().read(book);
+      return WorkbookRecord.read(book.getSheet(WorkbookRecord.NAME)).map(record -> new WorkbookReader(book).read(record))
+          .orElse(Read.not("The file is no workbook of Yarbel's, or its hidden sheet is gone: export the weeks anew and change that file."));
     } catch (IOException | POIXMLException | IllegalArgumentException | IllegalStateException | DateTimeException | IndexOutOfBoundsException notOne) {
-      return new Read(0, List.of(), List.of("The file is no XLSX workbook that can be read: save it as .xlsx and send it again."));
+      return Read.not("The file is no XLSX workbook that can be read: save it as .xlsx and send it again.");
     } finally {
       ONE_AT_A_TIME.unlock();
     }
@@ -93,65 +105,36 @@ final class WorkbookReader {
     }
   }
 
-  private Read read(XSSFWorkbook book) {
-    Sheet record = book.getSheet(WorkbookWriter.RECORD);
-    if (record == null || !text(record.getRow(0), 1).equals(WorkbookWriter.FORMAT)) {
-      return new Read(0, List.of(), List.of("The file is no workbook of Yarbel's, or its hidden sheet is gone: export the weeks anew and change that file."));
-    }
-    long lifterId = number(text(record.getRow(0), 2));
-    List<List<String>> notes = new ArrayList<>();
-    for (int at = 1; at <= Math.min(record.getLastRowNum(), MOST_NOTES); at++) {
-      List<String> note = new ArrayList<>();
-      for (int column = 0; column < 10; column++) {
-        note.add(text(record.getRow(at), column));
-      }
-      notes.add(note);
-    }
-    Map<String, List<String>> lines = new HashMap<>();
-    String line = "";
-    Map<String, String> lineOf = new HashMap<>();
-    Map<String, Integer> rowsOfPart = new HashMap<>();
-    for (List<String> note : notes) {
-      if (note.get(0).equals("line")) {
-        line = note.get(1) + "/" + note.get(2);
-        lines.put(line, note);
-      }
-      if (note.get(0).equals("line") || note.get(0).equals("row")) {
-        lineOf.put(note.get(1) + "/" + note.get(2), line);
-        rowsOfPart.merge(line + "/" + note.get(4), 1, Integer::sum);
-      }
-    }
-    Map<String, String> parts = new HashMap<>();
-    notes.stream().filter(note -> note.get(0).equals("line") || note.get(0).equals("row")).forEach(note -> parts.put(note.get(1) + "/" + note.get(2), note.get(4)));
-    for (List<String> note : notes) {
-      Sheet sheet = note.get(0).equals("number") ? book.getSheet(WorkbookWriter.NUMBERS) : book.getSheet(note.get(1));
+  private Read read(WorkbookRecord.Read record) {
+    LineRows lines = new LineRows(record.notes());
+    for (WorkbookRecord.Note note : record.notes()) {
+      Sheet sheet = book.getSheet(note.sheet());
       if (sheet == null) {
-        problem("The sheet '" + (note.get(0).equals("number") ? WorkbookWriter.NUMBERS : note.get(1)) + "' is gone.");
+        problem("The sheet '" + note.sheet() + "' is gone.");
         break;
       }
-      switch (note.get(0)) {
-        case "number" -> numberRow(sheet, note);
-        case "line" -> lineRow(sheet, note);
-        case "row" -> moreRow(sheet, note);
-        case "load" -> {
-          String place = note.get(1) + "/" + note.get(2);
-          List<String> of = lines.get(lineOf.getOrDefault(place, ""));
-          if (of != null) {
-            String part = parts.getOrDefault(place, "");
-            loadCell(sheet, note, of, (int) number(part), rowsOfPart.getOrDefault(lineOf.get(place) + "/" + part, 1) == 1);
-          }
-        }
-        case "end" -> behind(sheet, (int) number(note.get(2)));
-        default -> { }
-      }
+      look(sheet, note, lines);
       if (problems.size() >= MOST_PROBLEMS) {
         break;
       }
     }
     // a line whose work was written anew says its loads itself
-    List<Edit> kept = edits.stream().filter(edit -> !(edit instanceof LoadEdit load) || edits.stream().noneMatch(other -> other instanceof WorkEdit work
-        && work.slot() == load.slot())).toList();
-    return new Read(lifterId, kept, problems);
+    Set<UUID> anew = edits.stream().filter(WorkEdit.class::isInstance).map(edit -> ((WorkEdit) edit).line()).collect(Collectors.toSet());
+    return new Read(record.lifter(), edits.stream().filter(edit -> !(edit instanceof LoadEdit load && anew.contains(load.line()))).toList(), problems);
+  }
+
+  private void look(Sheet sheet, WorkbookRecord.Note note, LineRows lines) {
+    if (note instanceof WorkbookRecord.LineNote line) {
+      work(sheet, line);
+    } else if (note instanceof WorkbookRecord.MoreNote) {
+      more(sheet, note.row());
+    } else if (note instanceof WorkbookRecord.LoadNote load) {
+      lines.of(load).ifPresent(placed -> load(sheet, load, placed));
+    } else if (note instanceof WorkbookRecord.NumberNote number) {
+      number(sheet, number);
+    } else if (note instanceof WorkbookRecord.EndNote) {
+      behind(sheet, note.row());
+    }
   }
 
   private void problem(String sentence) {
@@ -160,108 +143,85 @@ final class WorkbookReader {
     }
   }
 
-  private static LocalDate day(String text) {
-    return Objects.requireNonNull(DAYS.convert(text.isBlank() ? "none" : text));
-  }
-
-  private static long number(String text) {
-    return text.matches("\\d{1,18}") ? Long.parseLong(text) : 0;
-  }
-
-  private static String place(Sheet sheet, int row, int column) {
-    return sheet.getSheetName() + "!" + CellReference.convertNumToColString(column) + (row + 1);
-  }
-
-  private static String text(@Nullable Row row, int column) {
-    Cell cell = row == null ? null : row.getCell(column);
-    if (cell == null) {
-      return "";
-    }
-    return switch (cell.getCellType()) {
-      case STRING -> PlainText.of(cell.getStringCellValue());
-      case NUMERIC -> BigDecimal.valueOf(cell.getNumericCellValue()).stripTrailingZeros().toPlainString();
-      case BOOLEAN -> Boolean.toString(cell.getBooleanCellValue());
-      default -> "";
-    };
-  }
-
-  /** Whether a row is still the one it was: its lift stands where it stood. */
-  private boolean stands(Sheet sheet, int row, String name, String work) {
-    if (text(sheet.getRow(row), 1).strip().equals(name)) {
-      return true;
-    }
-    problem(place(sheet, row, 1) + ": here stood '" + name + " " + work + "', now '" + text(sheet.getRow(row), 1) + "'. Rows cannot be taken out, added or moved "
-        + "in the workbook: do that on the week board, and export anew.");
-    return false;
-  }
-
-  private void lineRow(Sheet sheet, List<String> note) {
-    int row = (int) number(note.get(2));
-    if (!stands(sheet, row, note.get(7), note.get(8))) {
+  private void work(Sheet sheet, WorkbookRecord.LineNote line) {
+    Row row = sheet.getRow(line.row());
+    String name = WorkbookCells.read(row, WorkbookWriter.LIFT);
+    if (!name.strip().equals(line.name())) {
+      problem(WorkbookCells.place(sheet, line.row(), WorkbookWriter.LIFT) + ": here stood '" + line.name() + " " + line.work() + "', now '" + name
+          + "'. Rows cannot be taken out, added or moved in the workbook: do that on the week board, and export anew.");
       return;
     }
-    String now = text(sheet.getRow(row), WorkbookWriter.WORK).strip();
-    if (now.equals(note.get(8))) {
+    String now = WorkbookCells.read(row, WorkbookWriter.WORK).strip();
+    String place = WorkbookCells.place(sheet, line.row(), WorkbookWriter.WORK);
+    if (now.equals(line.work())) {
       return;
     }
-    String place = place(sheet, row, WorkbookWriter.WORK);
     if (now.isEmpty()) {
       problem(place + ": the work is gone. Write what is done, or take the line out on the week board.");
-    } else if (note.get(6).equals("fixed")) {
-      problem(place + ": this line can not be changed here: " + (note.get(3).isEmpty() ? "its week is not written yet." : "its day is behind, or sets of it are logged."));
+    } else if (line.fixed() || line.ref() == null) {
+      problem(fixed(place, line));
     } else {
-      edits.add(new WorkEdit(place, number(note.get(3)), (int) number(note.get(5)), note.get(8), now, day(note.get(9))));
+      edits.add(new WorkEdit(place, line.ref(), line.work(), now));
     }
   }
 
-  private void moreRow(Sheet sheet, List<String> note) {
-    int row = (int) number(note.get(2));
-    String name = text(sheet.getRow(row), 1);
-    String work = text(sheet.getRow(row), WorkbookWriter.WORK);
+  private static String fixed(String place, WorkbookRecord.LineNote line) {
+    return place + ": this line can not be changed here: " + (line.ref() == null ? "its week is not written yet." : "its day is behind, or sets of it are logged.");
+  }
+
+  private void more(Sheet sheet, int row) {
+    String name = WorkbookCells.read(sheet.getRow(row), WorkbookWriter.LIFT);
+    String work = WorkbookCells.read(sheet.getRow(row), WorkbookWriter.WORK);
     if (!name.isEmpty() || !work.isEmpty()) {
-      problem(place(sheet, row, 1) + ": here were further sets of the line above, now stands '" + (name + " " + work).strip() + "'. Rows cannot be taken out, "
-          + "added or moved in the workbook.");
+      problem(WorkbookCells.place(sheet, row, WorkbookWriter.LIFT) + ": here were further sets of the line above, now stands '" + (name + " " + work).strip()
+          + "'. Rows cannot be taken out, added or moved in the workbook.");
     }
   }
 
-  private void loadCell(Sheet sheet, List<String> note, List<String> line, int part, boolean alone) {
-    int row = (int) number(note.get(2));
-    Cell cell = sheet.getRow(row) == null ? null : sheet.getRow(row).getCell(WorkbookWriter.LOAD);
-    String place = place(sheet, row, WorkbookWriter.LOAD);
-    String was = note.get(3);
-    boolean formula = !was.isEmpty() && !was.matches("[0-9.]+");
-    if (cell == null || cell.getCellType() == CellType.BLANK) {
-      if (!was.isEmpty()) {
-        problem(place + ": the load is gone. Write a number, or leave the formula.");
+  private void load(Sheet sheet, WorkbookRecord.LoadNote note, LineRows.Placed placed) {
+    Row row = sheet.getRow(note.row());
+    Cell cell = row == null ? null : row.getCell(WorkbookWriter.LOAD);
+    String place = WorkbookCells.place(sheet, note.row(), WorkbookWriter.LOAD);
+    CellType type = cell == null ? CellType.BLANK : cell.getCellType();
+    switch (type) {
+      case BLANK -> {
+        if (!note.was().isEmpty()) {
+          problem(place + ": the load is gone. Write a number, or leave the formula.");
+        }
       }
-      return;
-    }
-    if (cell.getCellType() == CellType.FORMULA) {
-      if (!formula || !same(cell.getCellFormula(), was)) {
-        problem(place + ": another formula stands here, and formulas are not taken in: write a number, or change the work.");
+      case FORMULA -> {
+        if (!note.formula() || !same(cell.getCellFormula(), note.was())) {
+          problem(place + ": another formula stands here, and formulas are not taken in: write a number, or change the work.");
+        }
       }
-      return;
-    }
-    if (cell.getCellType() != CellType.NUMERIC) {
-      if (!text(sheet.getRow(row), WorkbookWriter.LOAD).isBlank()) {
-        problem(place + ": '" + text(sheet.getRow(row), WorkbookWriter.LOAD) + "' is no number. Write the load as one, such as 142.5.");
+      case NUMERIC -> number(place, note, placed, cell.getNumericCellValue());
+      default -> {
+        String text = WorkbookCells.read(row, WorkbookWriter.LOAD);
+        if (!text.isBlank()) {
+          problem(place + ": '" + text + "' is no number. Write the load as one, such as 142.5.");
+        }
       }
+    }
+  }
+
+  private void number(String place, WorkbookRecord.LoadNote note, LineRows.Placed placed, double now) {
+    if (!note.formula() && !note.was().isEmpty() && Math.abs(Double.parseDouble(note.was()) - now) < NEAR) {
       return;
     }
-    double now = cell.getNumericCellValue();
-    if (!formula && !was.isEmpty() && Math.abs(Double.parseDouble(was) - now) < NEAR) {
-      return;
-    }
-    if (line.get(6).equals("fixed")) {
-      problem(place + ": this line can not be changed here: " + (line.get(3).isEmpty() ? "its week is not written yet." : "its day is behind, or sets of it are logged."));
-    } else if (!(now > 0 && now <= 2300)) {
-      problem(place + ": a load must be over 0 and at most 1000 kg, but was " + text(sheet.getRow(row), WorkbookWriter.LOAD) + ".");
-    } else if (!alone) {
+    WorkbookRecord.LineNote line = placed.line();
+    if (line.fixed() || line.ref() == null) {
+      problem(fixed(place, line));
+    } else if (!(now > 0 && now <= MOST_LOAD)) {
+      problem(place + ": a load must be over 0 and at most 1000 kg, but was " + BigDecimal.valueOf(now).stripTrailingZeros().toPlainString() + ".");
+    } else if (!placed.alone()) {
       problem(place + ": the sets of this part weigh differently; write them in the column Work, such as '3x5 100kg'.");
     } else {
-      edits.add(new LoadEdit(place, number(line.get(3)), (int) number(line.get(5)), line.get(8), part, BigDecimal.valueOf(now).setScale(2, RoundingMode.HALF_UP)
-          .stripTrailingZeros(), true, day(line.get(9))));
+      edits.add(new LoadEdit(place, line.ref(), line.work(), placed.part(), hundredths(now)));
     }
+  }
+
+  private static BigDecimal hundredths(double value) {
+    return BigDecimal.valueOf(value).setScale(2, RoundingMode.HALF_UP).stripTrailingZeros();
   }
 
   /** Another program may write the same formula with other blanks, capitals and quotes. */
@@ -273,41 +233,38 @@ final class WorkbookReader {
     return formula.replaceAll("[\\s'$]", "").replace(".0*", "*").toUpperCase(Locale.ROOT);
   }
 
-  private void numberRow(Sheet sheet, List<String> note) {
-    int row = (int) number(note.get(1));
-    Row there = sheet.getRow(row);
-    if (!text(there, 0).equals(note.get(2)) || !text(there, 1).equals(note.get(3))) {
-      problem(place(sheet, row, 0) + ": here stood the " + note.get(3) + (note.get(2).isEmpty() ? "" : " max of " + note.get(2))
+  private void number(Sheet sheet, WorkbookRecord.NumberNote note) {
+    Row there = sheet.getRow(note.row());
+    if (!WorkbookCells.read(there, 0).equals(note.lift()) || !WorkbookCells.read(there, 1).equals(note.kind())) {
+      problem(WorkbookCells.place(sheet, note.row(), 0) + ": here stood the " + note.kind() + (note.lift().isEmpty() ? "" : " max of " + note.lift())
           + ". Rows cannot be taken out, added or moved in the workbook.");
       return;
     }
-    Cell cell = there.getCell(WorkbookWriter.NUMBER_COLUMN);
-    String place = place(sheet, row, WorkbookWriter.NUMBER_COLUMN);
+    Cell cell = there.getCell(WorkbookTables.NUMBER_COLUMN);
+    String place = WorkbookCells.place(sheet, note.row(), WorkbookTables.NUMBER_COLUMN);
     if (cell == null || cell.getCellType() != CellType.NUMERIC) {
-      problem(place + ": '" + text(there, WorkbookWriter.NUMBER_COLUMN) + "' is no number. Write the " + note.get(3) + " max as one.");
+      problem(place + ": '" + WorkbookCells.read(there, WorkbookTables.NUMBER_COLUMN) + "' is no number. Write the " + note.kind() + " max as one.");
       return;
     }
     double now = cell.getNumericCellValue();
-    if (Math.abs(now - Optional.of(note.get(4)).map(Double::parseDouble).orElse(0.0)) < NEAR) {
+    if (Math.abs(now - Double.parseDouble(note.value())) < NEAR) {
       return;
     }
-    if (note.get(5).equals("open")) {
-      edits.add(new NumberEdit(place, note.get(2), note.get(3), BigDecimal.valueOf(now).setScale(2, RoundingMode.HALF_UP).stripTrailingZeros()));
+    if (note.open()) {
+      edits.add(new NumberEdit(place, note.lift(), note.kind(), hundredths(now)));
     } else {
-      problem(place + ": the " + note.get(3) + " comes from the log or the Lifter page and can only be tried out here. Put " + text4(note.get(4)) + " back, or export anew.");
+      String was = Decimal.parse(note.value()).setScale(4, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+      problem(place + ": the " + note.kind() + " comes from the log or the Lifter page and can only be tried out here. Put " + was + " back, or export anew.");
     }
-  }
-
-  private static String text4(String number) {
-    return Decimal.parse(number).setScale(4, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
   }
 
   /** Nothing stands behind the last line. */
   private void behind(Sheet sheet, int from) {
     for (int row = from; row <= sheet.getLastRowNum(); row++) {
       for (int column = 0; column < WorkbookWriter.HEADINGS.size(); column++) {
-        if (!text(sheet.getRow(row), column).isBlank()) {
-          problem(place(sheet, row, column) + ": lines cannot be added in the workbook ('" + text(sheet.getRow(row), column) + "'): write them on the week board.");
+        String text = WorkbookCells.read(sheet.getRow(row), column);
+        if (!text.isBlank()) {
+          problem(WorkbookCells.place(sheet, row, column) + ": lines cannot be added in the workbook ('" + text + "'): write them on the week board.");
           return;
         }
       }

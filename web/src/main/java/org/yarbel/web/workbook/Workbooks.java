@@ -14,14 +14,14 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.MaxNumbers;
-import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Lift;
@@ -90,12 +90,13 @@ public class Workbooks {
   @Transactional(readOnly = true)
   public byte[] write(Lifter lifter, LocalDate from, int count) {
     LifterContext usual = contexts.of(lifter, null);
-    List<WorkbookWriter.Week> weeks = weeks(lifter, usual, from, count);
-    return WorkbookWriter.write(lifter.name(), lifter.id(), lifter.unit(), Count.of(count, "week") + " from " + DAY.format(from), usual.bodyMass(), weeks);
+    List<SheetLine.OfWeek> weeks = weeks(lifter, usual, from, count);
+    String title = Count.of(count, "week") + " from " + DAY.format(from);
+    return WorkbookWriter.write(new WorkbookWriter.Cover(lifter.ref(), lifter.name(), lifter.unit(), usual.bodyMass(), title), weeks);
   }
 
   /** The lines of each week: those that stand, of weeks nothing is written for those of the long plan. */
-  List<WorkbookWriter.Week> weeks(Lifter lifter, LifterContext usual, LocalDate from, int count) {
+  List<SheetLine.OfWeek> weeks(Lifter lifter, LifterContext usual, LocalDate from, int count) {
     LocalDate until = from.plusWeeks(count);
     LocalDate today = clock.today();
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, until.minusDays(1));
@@ -103,7 +104,7 @@ public class Workbooks {
         .collect(Collectors.groupingBy(Slot::sessionId));
     Set<Long> begun = days.begun(bySession.values().stream().flatMap(List::stream).map(Slot::id).toList());
     Map<Long, LifterContext> elsewhere = new HashMap<>();
-    Map<LocalDate, List<WorkbookWriter.Line>> byWeek = new TreeMap<>();
+    Map<LocalDate, List<SheetLine>> byWeek = new TreeMap<>();
     Set<LocalDate> written = new LinkedHashSet<>();
     for (TrainingSession session : all) {
       LifterContext context = session.placeId() == null ? usual : elsewhere.computeIfAbsent(session.placeId(), id -> contexts.of(lifter, id));
@@ -118,32 +119,30 @@ public class Workbooks {
     }
     plans.of(lifter.id()).ifPresent(kept -> LongPlans.ahead(kept.plan(), usual, from.isAfter(today) ? from : today, until, written)
         .forEach(line -> byWeek.computeIfAbsent(Macrocycle.monday(line.day()), week -> new ArrayList<>()).add(planned(usual, line))));
-    List<WorkbookWriter.Week> weeks = new ArrayList<>();
+    List<SheetLine.OfWeek> weeks = new ArrayList<>();
     for (LocalDate monday = from; monday.isBefore(until); monday = monday.plusWeeks(1)) {
-      List<WorkbookWriter.Line> lines = byWeek.getOrDefault(monday, List.of());
-      weeks.add(new WorkbookWriter.Week(monday, "Week of " + DAY.format(monday) + (lines.isEmpty() ? ": nothing is written" : ""), lines));
+      List<SheetLine> lines = byWeek.getOrDefault(monday, List.of());
+      weeks.add(new SheetLine.OfWeek(monday, "Week of " + DAY.format(monday) + (lines.isEmpty() ? ": nothing is written" : ""), lines));
     }
     return weeks;
   }
 
-  private static WorkbookWriter.Line line(LifterContext context, TrainingSession session, Slot slot, boolean fixed) {
-    Lift lift = context.lift(slot.lift());
-    try {
-      Resolver.Request request = new SessionResolver(context).planned(PlannedLines.of(context, slot, session.groups()));
-      return new WorkbookWriter.Line(session.day(), slot.id(), slot.version(), fixed, lift.key(), lift.name(), slot.work(), request, Resolver.resolve(request));
-    } catch (NotationException wrong) {
-      return new WorkbookWriter.Line(session.day(), slot.id(), slot.version(), fixed, lift.key(), lift.name(), slot.work(), null, null);
-    }
+  private static SheetLine line(LifterContext context, TrainingSession session, Slot slot, boolean fixed) {
+    SheetLine unread = new SheetLine(session.day(), new SheetLine.Known(slot.ref(), fixed), context.lift(slot.lift()), slot.work(), null, null);
+    return resolved(unread, context, () -> PlannedLines.of(context, slot, session.groups()));
   }
 
-  private static WorkbookWriter.Line planned(LifterContext context, Written line) {
-    Lift lift = context.lift(line.lift());
+  private static SheetLine planned(LifterContext context, Written line) {
+    SheetLine unread = new SheetLine(line.day(), SheetLine.Known.AHEAD, context.lift(line.lift()), line.work(), null, null);
+    return resolved(unread, context, () -> line.planned(context.lifts()));
+  }
+
+  private static SheetLine resolved(SheetLine line, LifterContext context, Supplier<PlannedLine> planned) {
     try {
-      Resolver.Request request = new SessionResolver(context).planned(line.planned(context.lifts()));
-      ResolvedLine resolved = Resolver.resolve(request);
-      return new WorkbookWriter.Line(line.day(), null, 0, true, lift.key(), lift.name(), line.work(), request, resolved);
+      Resolver.Request request = new SessionResolver(context).planned(planned.get());
+      return new SheetLine(line.day(), line.known(), line.lift(), line.work(), request, Resolver.resolve(request));
     } catch (NotationException wrong) {
-      return new WorkbookWriter.Line(line.day(), null, 0, true, lift.key(), lift.name(), line.work(), null, null);
+      return line;
     }
   }
 
@@ -167,7 +166,7 @@ public class Workbooks {
   private Taken take(Lifter lifter, WorkbookReader.Read read, SignedIn who) {
     turns.ofLifter(lifter.id());
     List<String> problems = new ArrayList<>(read.problems());
-    if (problems.isEmpty() && read.lifterId() != lifter.id()) {
+    if (problems.isEmpty() && !lifter.ref().equals(read.lifter())) {
       problems.add("This workbook is another lifter's: send it in on their page.");
     }
     Map<Slot, Changed> lines = new LinkedHashMap<>();
@@ -176,10 +175,9 @@ public class Workbooks {
     if (problems.isEmpty()) {
       LifterContext context = contexts.of(lifter, null);
       for (WorkbookReader.Edit edit : read.edits()) {
-        String wrong = edit instanceof WorkbookReader.NumberEdit number ? number(lifter, number, sums, said) : line(lifter, context, edit, lines, said);
-        if (wrong != null) {
-          problems.add(edit.place() + ": " + wrong);
-        }
+        Optional<String> wrong = edit instanceof WorkbookReader.NumberEdit number ? number(lifter, number, sums, said)
+            : line(lifter, context, (WorkbookReader.LineEdit) edit, lines, said);
+        wrong.ifPresent(sentence -> problems.add(edit.place() + ": " + sentence));
       }
     }
     if (!problems.isEmpty()) {
@@ -206,31 +204,29 @@ public class Workbooks {
   private record Changed(String work, LocalDate day) {}
 
   /** Takes an edit of a line in; a sentence tells why it cannot be. */
-  private @Nullable String line(Lifter lifter, LifterContext context, WorkbookReader.Edit edit, Map<Slot, Changed> lines, List<String> said) {
-    long id = edit instanceof WorkbookReader.WorkEdit work ? work.slot() : ((WorkbookReader.LoadEdit) edit).slot();
-    String was = edit instanceof WorkbookReader.WorkEdit work ? work.was() : ((WorkbookReader.LoadEdit) edit).was();
-    Slot slot = slots.findById(id).orElse(null);
+  private Optional<String> line(Lifter lifter, LifterContext context, WorkbookReader.LineEdit edit, Map<Slot, Changed> lines, List<String> said) {
+    Slot slot = slots.findByRef(edit.line()).orElse(null);
     TrainingSession session = slot == null ? null : sessions.findById(slot.sessionId()).filter(own -> own.lifterId() == lifter.id()).orElse(null);
     if (slot == null || session == null) {
-      return "the line is not there any more. Export the weeks anew.";
+      return Optional.of("the line is not there any more. Export the weeks anew.");
     }
-    if (!slot.work().equals(was)) {
-      return "meanwhile the line was changed on the board to '" + slot.work() + "'. Export the weeks anew.";
+    if (!slot.work().equals(edit.was())) {
+      return Optional.of("meanwhile the line was changed on the board to '" + slot.work() + "'. Export the weeks anew.");
     }
-    if (session.day().isBefore(clock.today()) || days.begun(List.of(id)).contains(id)) {
-      return "its day is behind, or sets of it are logged: only what lies ahead can change.";
+    if (session.day().isBefore(clock.today()) || days.begun(List.of(slot.id())).contains(slot.id())) {
+      return Optional.of("its day is behind, or sets of it are logged: only what lies ahead can change.");
     }
     String before = lines.containsKey(slot) ? lines.get(slot).work() : slot.work();
-    String text = edit instanceof WorkbookReader.WorkEdit work ? work.now() : withLoad(before, (WorkbookReader.LoadEdit) edit, lifter.unit());
+    String text = edit instanceof WorkbookReader.LoadEdit load ? withLoad(before, load, lifter.unit()) : ((WorkbookReader.WorkEdit) edit).now();
     Lift lift = context.lift(slot.lift());
     SessionResolver.Worked worked = new SessionResolver(context).alone(PlannedLines.of(context, slot, session.groups()).saying(text));
     if (worked.wrong() != null) {
-      return "'" + text + "': " + worked.wrong().problems().get(0).message();
+      return Optional.of("'" + text + "': " + worked.wrong().problems().get(0).message());
     }
     String normal = WorkLine.parse(text).line().toString();
     lines.put(slot, new Changed(normal, session.day()));
     said.add(edit.place() + ": " + lift.name() + " on " + DAY.format(session.day()) + ", " + before + " → " + normal);
-    return null;
+    return Optional.empty();
   }
 
   private static String withLoad(String work, WorkbookReader.LoadEdit edit, MassUnit unit) {
@@ -242,26 +238,27 @@ public class Workbooks {
     return new WorkLine(parts).toString();
   }
 
-  private @Nullable String number(Lifter lifter, WorkbookReader.NumberEdit edit, Map<LiftNumbers, WorkbookReader.NumberEdit> sums, List<String> said) {
+  private Optional<String> number(Lifter lifter, WorkbookReader.NumberEdit edit, Map<LiftNumbers, WorkbookReader.NumberEdit> sums, List<String> said) {
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), edit.lift()).orElse(null);
     Mass best = own == null ? null : own.numbers(lifter.unit(), clock.today()).best();
     if (own == null || best == null) {
-      return "no numbers of that lift are known any more.";
+      return Optional.of("no numbers of that lift are known any more.");
     }
     if (edit.value().compareTo(BigDecimal.ONE) < 0 || edit.value().compareTo(BigDecimal.valueOf(2200)) > 0) {
-      return "a max must be from 1 to 2200 but was " + edit.value().toPlainString() + ".";
+      return Optional.of("a max must be from 1 to 2200 but was " + edit.value().toPlainString() + ".");
     }
     Mass value = Mass.of(edit.value(), lifter.unit());
     if (edit.kind().equals("goal")) {
       Optional<String> wrong = GoalCourse.wrong(value, own.tested() != null ? Objects.requireNonNull(own.tested()).shownIn(lifter.unit()) : best);
       if (wrong.isPresent()) {
-        return wrong.get();
+        return wrong;
       }
     } else if (value.ratioTo(best) > MaxNumbers.MOST_TRAINING_SHARE) {
-      return "a training max is at most 95 % of the estimated one, " + best.scaled(MaxNumbers.MOST_TRAINING_SHARE).amountIn(lifter.unit(), 1) + " " + lifter.unit() + ".";
+      return Optional.of("a training max is at most 95 % of the estimated one, " + best.scaled(MaxNumbers.MOST_TRAINING_SHARE).amountIn(lifter.unit(), 1) + " "
+          + lifter.unit() + ".");
     }
     sums.put(own, edit);
     said.add(edit.place() + ": " + edit.kind() + " max of " + edit.lift() + " " + edit.value().toPlainString() + " " + lifter.unit());
-    return null;
+    return Optional.empty();
   }
 }

@@ -111,6 +111,13 @@ class WeekBoardTest {
     lifter.add(MONDAY, "MAIN", "bench", "3x5+ 75%");
     assertThat(lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "lift", "squat", "reason", "  ", "of", ""
         + MONDAY)).body()).contains("It still speaks");
+    assertThat(lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "reason", "x".repeat(301))).body())
+        .as("loses nothing typed").contains("It still speaks").contains("x".repeat(301));
+    assertThat(lifter.coach().get(lifter.at("/silences/new?check=percent-against-rpe&lift=squat")).body())
+        .contains("Gideon Slate: % and RPE that disagree", "name=\"reason\"");
+    for (String nothing : List.of("check=no-such-check", "check=percent-against-rpe&lift=no-such-lift")) {
+      assertThat(lifter.coach().get(lifter.at("/silences/new?" + nothing)).statusCode()).as(nothing).isEqualTo(404);
+    }
     String quiet = lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "lift", "squat", "reason",
         "pauses make it harder", "of", "" + MONDAY)).body();
     assertThat(quiet).doesNotContain("but RPE 8 is written").contains("pauses make it harder");

@@ -207,14 +207,14 @@ class EdgeTest {
     TransactionTemplate transaction = new TransactionTemplate(new JdbcTransactionManager(app.owner()));
     transaction.executeWithoutResult(status -> {
       JdbcClient.create(Objects.requireNonNull(((JdbcTransactionManager) transaction.getTransactionManager()).getDataSource()))
-          .sql("lock table club_lift in access exclusive mode").update();
+          .sql("lock table contest in access exclusive mode").update();
       long began = System.nanoTime();
-      HttpResponse<String> answer = coach.get("/lifts");
+      HttpResponse<String> answer = coach.get("/contests");
       assertThat(answer.statusCode()).isEqualTo(503);
       assertThat(answer.headers().firstValue("Retry-After")).contains("5");
       assertThat(answer.body()).contains("The records cannot be reached").contains("Nothing is lost");
       assertThat(Duration.ofNanos(System.nanoTime() - began)).as("90 s, before").isLessThan(Duration.ofSeconds(20));
     });
-    assertThat(coach.get("/lifts").statusCode()).isEqualTo(200);
+    assertThat(coach.get("/contests").statusCode()).isEqualTo(200);
   }
 }

@@ -11,6 +11,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -156,6 +157,10 @@ class ContestsTest {
     return progress;
   }
 
+  private static List<Jobs.Item> items(Someone... lifters) {
+    return Stream.of(lifters).map(lifter -> new Jobs.Item(lifter.ref(), lifter.within(() -> lifter.lifter().name()))).toList();
+  }
+
   @Test
   void whatAKilledProcessHasLeftIsGoneOnWith(TestApp app) {
     Someone source = goer(app, "Dorn Source");
@@ -165,9 +170,9 @@ class ContestsTest {
     // as a process leaves it that dies between two lifters: one done, one not
     long job = app.jdbc().sql("select nextval('yarbel_id')").query(Long.class).single();
     app.jdbc().sql("insert into job (id, club_id, kind, title, document, account_id, begun) values (:id, :club, 'copy-plan', 'Left over', :source, :account, now())")
-        .param("id", job).param("club", source.who().clubId()).param("source", Long.toString(source.id())).param("account", source.who().accountId()).update();
+        .param("id", job).param("club", source.who().clubId()).param("source", source.ref()).param("account", source.who().accountId()).update();
     for (Someone someone : List.of(one, two)) {
-      app.jdbc().sql("insert into job_item (id, club_id, job_id, lifter_id, state) values (nextval('yarbel_id'), :club, :job, :lifter, :state)")
+      app.jdbc().sql("insert into job_item (id, club_id, job_id, key, name, state) select nextval('yarbel_id'), :club, :job, ref, name, :state from lifter where id = :lifter")
           .param("club", source.who().clubId()).param("job", job).param("lifter", someone.id()).param("state", someone == one ? "DONE" : "PENDING").update();
     }
     app.bean(Jobs.class).resume();
@@ -184,11 +189,11 @@ class ContestsTest {
     broken.post(broken.at("/runway/plan"), Map.of());
     app.jdbc().sql("update long_plan set document = 'no document' where lifter_id = :l").param("l", broken.id()).update();
     Someone fine = goer(app, "Wim Fine");
-    long job = source.within(() -> app.bean(Jobs.class).start("copy-plan", "Una's plan", Long.toString(source.id()), List.of(broken.id(), fine.id()), source.who()));
+    long job = source.within(() -> app.bean(Jobs.class).start("copy-plan", "Una's plan", source.ref(), items(broken, fine), source.who()));
     Jobs.Progress progress = ended(source, job);
     assertThat(progress.done() + progress.failed()).isEqualTo(2);
     assertThat(fine.<Boolean>within(() -> app.bean(LongPlans.class).of(fine.id()).isPresent())).isTrue();
-    long refit = source.within(() -> app.bean(Jobs.class).start("refit", "Refit", "", List.of(broken.id(), fine.id()), source.who()));
+    long refit = source.within(() -> app.bean(Jobs.class).start("refit", "Refit", "", items(broken, fine), source.who()));
     app.jdbc().sql("update long_plan set document = 'no document' where lifter_id = :l").param("l", broken.id()).update();
     ended(source, refit);
     assertThat(source.coach().get("/jobs/" + refit).body()).contains("2 of 2");
@@ -199,9 +204,9 @@ class ContestsTest {
     Someone broken = goer(app, "Xeno Broken");
     broken.post(broken.at("/runway/plan"), Map.of());
     app.jdbc().sql("update long_plan set document = 'no document' where lifter_id = :l").param("l", broken.id()).update();
-    long job = broken.within(() -> app.bean(Jobs.class).start("refit", "Refit of a broken one", "", List.of(broken.id()), broken.who()));
+    long job = broken.within(() -> app.bean(Jobs.class).start("refit", "Refit of a broken one", "", items(broken), broken.who()));
     assertThat(ended(broken, job).failures()).singleElement().satisfies(failure -> {
-      assertThat(failure.lifter()).isEqualTo("Xeno Broken");
+      assertThat(failure.name()).isEqualTo("Xeno Broken");
       assertThat(failure.said()).startsWith("It failed on our side");
     });
     assertThat(broken.coach().get("/jobs/" + job).body()).contains("1 lifter was left as they were:").contains("Xeno Broken").doesNotContain("Exception");

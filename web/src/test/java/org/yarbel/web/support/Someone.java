@@ -129,4 +129,9 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
       return 0;
     }));
   }
+
+  /** What the lifter is known by outside. */
+  public String ref() {
+    return app.jdbc().sql("select ref::text from lifter where id = :id").param("id", id).query(String.class).single();
+  }
 }

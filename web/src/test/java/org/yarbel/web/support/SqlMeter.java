@@ -18,6 +18,8 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
  * sessions, locks and whatever else is asked in plain SQL. Transactions begin and end uncounted.
  */
 public final class SqlMeter implements BeanPostProcessor {
+  /** What the application does by itself meanwhile belongs to no page. */
+  private static final String BY_ITSELF = "scheduling-";
   private static final List<Sent> SENT = new CopyOnWriteArrayList<>();
   private static volatile boolean counting;
 
@@ -64,7 +66,7 @@ public final class SqlMeter implements BeanPostProcessor {
 
   private static <T extends Statement> T statement(Class<T> type, T real, String sql) {
     return proxy(type, (name, args, call) -> {
-      if (!counting || !name.startsWith("execute")) {
+      if (!counting || !name.startsWith("execute") || Thread.currentThread().getName().startsWith(BY_ITSELF)) {
         return call.go(real);
       }
       long from = System.nanoTime();

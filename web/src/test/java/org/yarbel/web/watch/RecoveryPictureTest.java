@@ -17,7 +17,7 @@ class RecoveryPictureTest {
     lifter.add(TestApp.TODAY, "MAIN", "squat", "5x5 80%");
     lifter.add(TestApp.TODAY.plusDays(3), "MAIN", "squat", "3x3 60%");
     lifter.add(TestApp.TODAY.plusDays(1), "MAIN", "bench", "4x4 80%");
-    String week = lifter.coach().get(lifter.at("/week?of=" + TestApp.TODAY)).body();
+    String week = lifter.coach().get(lifter.at("/week/recovery?of=" + TestApp.TODAY)).body();
     assertThat(week.split("class=\"dip\"", -1)).as("a panel of each lift").hasSize(3);
     assertThat(week.split("<polyline", -1).length - 1).as("four qualities of each").isEqualTo(8);
     assertThat(week).contains("(taller +, older +, low bar +)").contains("(taller +, older +)");
@@ -31,6 +31,6 @@ class RecoveryPictureTest {
   void leavesOutWhatIsNotTrained(TestApp app) {
     Someone lifter = Someone.called(app, "Pomona Lisle", Map.of("squat", "200"));
     lifter.add(TestApp.TODAY, "ASSISTANCE", "leg-curl", "3x10");
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + TestApp.TODAY)).body()).doesNotContain("class=\"dip\"");
+    assertThat(lifter.coach().get(lifter.at("/week/recovery?of=" + TestApp.TODAY)).body()).doesNotContain("class=\"dip\"");
   }
 }

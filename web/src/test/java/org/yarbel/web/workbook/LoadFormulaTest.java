@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.apache.poi.ss.usermodel.Cell;
@@ -31,6 +32,7 @@ import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.PlateStock;
+import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
@@ -130,25 +132,25 @@ class LoadFormulaTest {
     EffortChart own = new EffortChart(RepMaxCurve.HOUSE, 0.83);
     Loadables few = Loadables.of(new Kit(kg("15"), kg("5"), new PlateStock(MassUnit.KG, List.of(new PlateStock.Pairs(kg("20"), 3), new PlateStock.Pairs(kg("5"), 1)))));
     RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(20_260_302);
-    List<WorkbookWriter.Line> all = new ArrayList<>();
+    List<SheetLine> all = new ArrayList<>();
     for (int i = 0; i < 1500; i++) {
       String work = GeneratedLines.line(random).toString();
       Basis basis = List.of(Basis.ESTIMATED, Basis.TESTED, Basis.TRAINING, Basis.GOAL).get(i % 4);
       try {
         Resolver.Request request = request(work, basis, i % 3 == 0 ? own : EffortChart.HOUSE, i % 5 == 0 ? few : KG);
-        all.add(new WorkbookWriter.Line(DAY, (long) i, 0, false, "squat", "Squat", request.line().line().toString(), request, Resolver.resolve(request)));
+        all.add(new SheetLine(DAY, new SheetLine.Known(UUID.randomUUID(), false), Catalogue.standard().ofKey("squat").orElseThrow(), request.line().line().toString(), request, Resolver.resolve(request)));
       } catch (NotationException cannotBe) {
         // a line nobody could be given
       }
     }
     assertThat(all).hasSizeGreaterThan(500);
-    byte[] file = WorkbookWriter.write("Somebody", 1, MassUnit.KG, "one week", kg("93.5"), List.of(new WorkbookWriter.Week(DAY, "Week", all)));
+    byte[] file = WorkbookWriter.write(new WorkbookWriter.Cover(UUID.randomUUID(), "Somebody", MassUnit.KG, kg("93.5"), "one week"), List.of(new SheetLine.OfWeek(DAY, "Week", all)));
     int loads = 0;
     try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
       FormulaEvaluator evaluator = book.getCreationHelper().createFormulaEvaluator();
       Sheet sheet = book.getSheet("Week 1");
       int at = WorkbookWriter.FIRST_ROW;
-      for (WorkbookWriter.Line line : all) {
+      for (SheetLine line : all) {
         List<ResolvedSet> sets = line.resolved().sets();
         for (int set = 0; set < sets.size(); at++) {
           Row row = sheet.getRow(at);

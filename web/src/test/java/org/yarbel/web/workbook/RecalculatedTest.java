@@ -48,7 +48,7 @@ class RecalculatedTest {
     Path program = Path.of("/usr/bin/soffice");
     Assumptions.assumeTrue(Files.isExecutable(program), "LibreOffice is not on this machine (Debian: libreoffice-calc-nogui): its word on the formulas is not asked");
     long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
-    Map<String, List<WorkbookWriter.Week>> expected = new HashMap<>();
+    Map<String, List<SheetLine.OfWeek>> expected = new HashMap<>();
     Map<String, MassUnit> units = new HashMap<>();
     app.bean(CurrentClub.class).within(club, () -> {
       Workbooks workbooks = app.bean(Workbooks.class);
@@ -65,7 +65,7 @@ class RecalculatedTest {
     Path out = Files.createDirectory(folder.resolve("out"));
     convert(program, out);
     int loads = 0;
-    for (Map.Entry<String, List<WorkbookWriter.Week>> file : expected.entrySet()) {
+    for (Map.Entry<String, List<SheetLine.OfWeek>> file : expected.entrySet()) {
       loads += check(out.resolve(file.getKey()), file.getValue(), Objects.requireNonNull(units.get(file.getKey())));
       // what that program has written anew comes back in as nothing changed
       WorkbookReader.Read back = WorkbookReader.read(Files.readAllBytes(out.resolve(file.getKey())));
@@ -95,13 +95,13 @@ class RecalculatedTest {
   }
 
   /** Holds every row against the sets of its line, in their order; none has an error in it. */
-  private static int check(Path file, List<WorkbookWriter.Week> weeks, MassUnit unit) throws IOException {
+  private static int check(Path file, List<SheetLine.OfWeek> weeks, MassUnit unit) throws IOException {
     int loads = 0;
     try (InputStream in = Files.newInputStream(file); XSSFWorkbook book = new XSSFWorkbook(in)) {
       for (int week = 0; week < weeks.size(); week++) {
         Sheet sheet = book.getSheet("Week " + (week + 1));
         int at = WorkbookWriter.FIRST_ROW;
-        for (WorkbookWriter.Line line : weeks.get(week).lines()) {
+        for (SheetLine line : weeks.get(week).lines()) {
           assertThat(sheet.getRow(at).getCell(WorkbookWriter.WORK).getStringCellValue()).isEqualTo(line.work());
           List<ResolvedSet> sets = line.resolved() == null ? List.of() : line.resolved().sets();
           if (sets.isEmpty()) {

@@ -285,9 +285,9 @@ class WorkbookTest {
   @Test
   void aDayThatIsNoneInTheRecordIsAWordAndNoFault() {
     assertThat(take(book -> {
-      for (Row row : book.getSheet(WorkbookWriter.RECORD)) {
-        if (row.getCell(9) != null) {
-          row.getCell(9).setCellValue("+999999999-12-31");
+      for (Row row : book.getSheet(WorkbookRecord.NAME)) {
+        if (row.getCell(WorkbookRecord.DAY) != null) {
+          row.getCell(WorkbookRecord.DAY).setCellValue("+999999999-12-31");
         }
       }
       cell(book, "Week 1", 6, WorkbookWriter.WORK).setCellValue("5x5 70%");

@@ -63,7 +63,8 @@ public record Block(int no, Purpose purpose, int weeks, int every, Deload easy, 
     boolean one = every == 0 || every >= weeks - 1;
     boolean ends = (endsEasy() || other > ENDS_EASY_FROM) && other >= ENDS_EASY_FROM && !purpose.peaking() && purpose != Purpose.HOLD
         && purpose != Purpose.OFF;
-    return new Block(no, purpose, other, !one ? every : ends ? other - 1 : 0, easy, basis, uses);
+    int then = ends ? other - 1 : 0;
+    return new Block(no, purpose, other, one ? then : every, easy, basis, uses);
   }
 
   Block withNo(int other) {

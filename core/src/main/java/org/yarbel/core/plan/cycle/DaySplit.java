@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.lift.Movement;
 
 /**
  * Which lift on which day: squats first, pulls furthest from them, a press a second time where there is a day for it, then a
@@ -100,6 +99,10 @@ final class DaySplit {
 
   /** Squats 0, presses 1, pulls 2. */
   private static int rank(Lift lift) {
-    return lift.movement() == Movement.SQUAT ? 0 : lift.movement() == Movement.BENCH || lift.movement() == Movement.PRESS ? 1 : 2;
+    return switch (lift.movement()) {
+      case SQUAT -> 0;
+      case BENCH, PRESS -> 1;
+      default -> 2;
+    };
   }
 }

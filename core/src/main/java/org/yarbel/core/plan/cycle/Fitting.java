@@ -90,8 +90,9 @@ final class Fitting {
     if (gives.isEmpty() || gives.get().purpose().peaking()) {
       Optional<Piece> ends = GIVES.stream().filter(purpose -> !purpose.peaking()).flatMap(purpose -> pieces.stream()
           .filter(piece -> piece.purpose() == purpose && ahead(piece) > 0 && !pinned(piece))).findFirst();
-      gives = ends.isPresent() ? ends : gives.isPresent() ? gives : pieces.stream().filter(piece -> ahead(piece) > 0)
-          .min(Comparator.comparingInt(piece -> GIVES.indexOf(piece.purpose())));
+      Optional<Piece> least = gives;
+      gives = ends.or(() -> least).or(() -> pieces.stream().filter(piece -> ahead(piece) > 0)
+          .min(Comparator.comparingInt(piece -> GIVES.indexOf(piece.purpose()))));
     }
     if (gives.isEmpty()) {
       return 0;

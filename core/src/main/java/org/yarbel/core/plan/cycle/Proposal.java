@@ -13,11 +13,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Pattern;
-import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.mass.Refused;
@@ -26,7 +26,6 @@ import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Method;
-import org.yarbel.core.plan.progress.Tapering;
 
 /**
  * A long plan proposed for a lifter, with the reasons in words.
@@ -35,17 +34,11 @@ import org.yarbel.core.plan.progress.Tapering;
  * @param reasons a sentence each
  */
 public record Proposal(Macrocycle plan, List<String> reasons) {
-  private static final int OPEN_VOLUME = 5;
-  private static final int OPEN_STRENGTH = 5;
-  private static final int WAVE = 11;
   /** A contest further away is not planned for. */
   static final int LONGEST = 52;
   /** A believable goal is some 5 % over the max: these shares of it are 92 to 97 % of what was the max. */
   private static final String PEAK_OF_GOAL = "87.5";
   private static final String PEAK_OF_GOAL_END = "92.5";
-
-  private static final int SHORT_WAY = 6;
-  private static final int LONG_WAY = 12;
 
   /** A max is not for beginners: theirs ends where a rep or two are left. */
   private static final String BEGINNERS_TEST = "8";
@@ -99,6 +92,23 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
    * @throws Refused when nobody can train or nothing is trained, or the contest is before the first week
    */
   public static Proposal of(Request request) {
+    check(request);
+    LocalDate contest = request.contest();
+    Periods periods = contest == null ? Periods.open(request.level()) : Periods.to(Fitting.weeks(request.from(), contest), request.level());
+    List<String> reasons = new ArrayList<>(periods.reasons());
+    Map<Lift, Set<DayOfWeek>> days = DaySplit.of(request.lifts(), request.events().stream().map(Event::lift).distinct().toList(), request.free());
+    reasons.add(days(request, days));
+    Set<Lift> ofGoal = aims(request, reasons);
+    Deload.Interval interval = Deload.Interval.of(request.level(), request.strained());
+    List<Block> blocks = blocks(periods.list(), interval, (no, period) -> new Block(no, period.purpose(), period.weeks(), 0, request.deload(), null,
+        uses(period.purpose(), days, request, ofGoal)));
+    if (blocks.stream().anyMatch(block -> block.every() > 0)) {
+      reasons.add("An easy week ends a block whenever one is due: every " + interval.least() + "–" + interval.most() + " weeks at this level and in this life.");
+    }
+    return new Proposal(new Macrocycle(request.from(), contest, blocks, List.of(), List.of()), reasons);
+  }
+
+  private static void check(Request request) {
     if (request.free().isEmpty()) {
       throw new Refused("No day of the week is free: tick the free days on the Lifter page first");
     }
@@ -112,110 +122,26 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     if (contest != null && Fitting.weeks(request.from(), contest) > LONGEST) {
       throw new Refused("The contest is more than a year away: plan open-ended until it is nearer");
     }
-    List<String> reasons = new ArrayList<>();
-    List<Shape> shapes = contest == null ? open(request, reasons) : to(request, Fitting.weeks(request.from(), contest), reasons);
-    Map<Lift, Set<DayOfWeek>> days = DaySplit.of(request.lifts(), request.events().stream().map(Event::lift).distinct().toList(), request.free());
-    reasons.add(days(request, days));
-    Set<Lift> ofGoal = aims(request, reasons);
+  }
+
+  /** An easy week ends a block; where the next one would be too long to wait for, it ends this one. */
+  private static List<Block> blocks(List<Periods.Period> periods, Deload.Interval interval, BiFunction<Integer, Periods.Period, Block> made) {
     List<Block> blocks = new ArrayList<>();
     int since = 0;
-    Deload.Interval interval = Deload.Interval.of(request.level(), request.strained());
-    for (int i = 0; i < shapes.size(); i++) {
-      Shape shape = shapes.get(i);
-      // an easy week ends a block; where the next one would be too long to wait for, it ends this one
-      int untilNext = since + shape.weeks + (i + 1 < shapes.size() ? shapes.get(i + 1).weeks - 1 : 0);
-      boolean easy = resting(shape.purpose) && shape.weeks > 2 && (since + shape.weeks > interval.least() - 1 || untilNext > interval.most());
-      since = easy ? 0 : since + shape.weeks;
-      blocks.add(new Block(blocks.size() + 1, shape.purpose, shape.weeks, easy ? shape.weeks - 1 : 0, request.deload(), null,
-          uses(shape.purpose, days, request, ofGoal)));
+    for (int i = 0; i < periods.size(); i++) {
+      Periods.Period period = periods.get(i);
+      int ending = since + period.weeks();
+      int untilNext = ending + (i + 1 < periods.size() ? periods.get(i + 1).weeks() - 1 : 0);
+      boolean easy = resting(period.purpose()) && period.weeks() > 2 && (ending > interval.least() - 1 || untilNext > interval.most());
+      since = easy ? 0 : ending;
+      Block block = made.apply(blocks.size() + 1, period);
+      blocks.add(easy ? new Block(block.no(), block.purpose(), block.weeks(), block.weeks() - 1, block.easy(), block.basis(), block.uses()) : block);
     }
-    if (blocks.stream().anyMatch(block -> block.every() > 0)) {
-      reasons.add("An easy week ends a block whenever one is due: every " + interval.least() + "–" + interval.most() + " weeks at this level and in this life.");
-    }
-    return new Proposal(new Macrocycle(request.from(), contest, blocks, List.of(), List.of()), reasons);
+    return blocks;
   }
 
   private static boolean resting(Purpose purpose) {
     return purpose == Purpose.VOLUME || purpose == Purpose.STRENGTH || purpose == Purpose.PRACTICE;
-  }
-
-  /** A block of so many weeks. */
-  private record Shape(Purpose purpose, int weeks) {}
-
-  private static List<Shape> open(Request request, List<String> reasons) {
-    List<Shape> shapes = new ArrayList<>();
-    if (request.level() == Level.BEGINNER) {
-      reasons.add("No contest is written down, and at this level loads grow by the session: eight weeks of practice, then a mock contest.");
-      shapes.add(new Shape(Purpose.PRACTICE, 8));
-    } else {
-      reasons.add("No contest is written down: volume, then strength, five weeks each, then a mock contest that shows what they came to.");
-      shapes.add(new Shape(Purpose.VOLUME, OPEN_VOLUME));
-      shapes.add(new Shape(Purpose.STRENGTH, OPEN_STRENGTH));
-    }
-    shapes.add(new Shape(Purpose.TEST, 1));
-    return shapes;
-  }
-
-  /** On a short way there is no time for more. */
-  private static int mostTaper(int weeks) {
-    if (weeks < SHORT_WAY) {
-      return 1;
-    }
-    return weeks < LONG_WAY ? 2 : 3;
-  }
-
-  private static List<Shape> to(Request request, int weeks, List<String> reasons) {
-    boolean beginner = request.level() == Level.BEGINNER;
-    int taper = Math.min(Tapering.weeks(request.level()), mostTaper(weeks));
-    int peak = Math.min(Math.max(0, weeks - taper), beginner ? weeks >= 6 ? 1 : 0 : weeks >= 10 ? 3 : weeks >= 7 ? 2 : weeks >= 3 ? 1 : 0);
-    int rest = weeks - taper - peak;
-    reasons.add(Count.of(weeks, "week") + " to the contest, its own week included. The last " + (taper == 1 ? "one is" : taper + " are")
-        + " the taper: less volume with the loads kept pays over about two weeks (Bosquet et al. 2007)" + (taper == 3
-            ? ", a third for an advanced lifter." : taper == 1 ? "; new lifters and short ways need less." : "."));
-    if (peak > 0) {
-      reasons.add("Before it " + Count.of(peak, "week") + " of singles over 90 %, so that they are practised when they count.");
-    }
-    List<Shape> shapes = new ArrayList<>();
-    if (rest > 0 && beginner) {
-      for (int left = rest; left > 0; left -= Purpose.PRACTICE.most()) {
-        shapes.add(new Shape(Purpose.PRACTICE, Math.min(left, Purpose.PRACTICE.most())));
-      }
-      reasons.add("The " + Count.of(rest, "week") + " before go to practice: at this level loads grow by the session.");
-    } else if (rest > 0) {
-      waves(shapes, rest, request.level());
-      reasons.add(rest < 5 ? "The " + Count.of(rest, "week") + " before go to strength: there is no time for volume that pays on the day."
-          : "The " + Count.of(rest, "week") + " before go to volume first and strength second" + (shapes.size() > 2 ? ", twice over" : "")
-              + ": what is furthest from the platform is least like it.");
-    } else {
-      reasons.add("There is no time to get stronger: openers, and rest.");
-    }
-    if (peak > 0) {
-      shapes.add(new Shape(Purpose.PEAK, peak));
-    }
-    shapes.add(new Shape(Purpose.TAPER, taper));
-    shapes.add(new Shape(Purpose.OFF, 1));
-    return shapes;
-  }
-
-  /** Volume and strength, over again where there are many weeks; those who are advanced have the longer half in strength. */
-  private static void waves(List<Shape> shapes, int rest, @Nullable Level level) {
-    if (rest < 5) {
-      shapes.add(new Shape(Purpose.STRENGTH, rest));
-      return;
-    }
-    int waves = (rest + WAVE - 1) / WAVE;
-    int left = rest;
-    for (int wave = 0; wave < waves; wave++) {
-      int ofWave = left / (waves - wave);
-      left -= ofWave;
-      int volume = level == Level.ADVANCED ? ofWave / 2 : (ofWave + 1) / 2;
-      if (volume < 2) {
-        shapes.add(new Shape(Purpose.STRENGTH, ofWave));
-      } else {
-        shapes.add(new Shape(Purpose.VOLUME, volume));
-        shapes.add(new Shape(Purpose.STRENGTH, ofWave - volume));
-      }
-    }
   }
 
   /** The lifts whose singles are of their goals: those that can be believed in. The rest goes by the numbers of today. */
@@ -313,9 +239,12 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
 
   /** A block of another purpose with the lifts and days of one. */
   static Block block(int no, Purpose purpose, int weeks, Block like) {
-    List<Use> uses = purpose == Purpose.OFF ? List.of() : purpose == Purpose.TEST ? mock(like.uses())
-        : like.uses().stream().map(use -> use.method() == Method.EVENT_WEEKS ? use : new Use(use.lift(), purpose.method(), purpose.settings(), use.days()))
-            .toList();
+    List<Use> uses = switch (purpose) {
+      case OFF -> List.of();
+      case TEST -> mock(like.uses());
+      default -> like.uses().stream()
+          .map(use -> use.method() == Method.EVENT_WEEKS ? use : new Use(use.lift(), purpose.method(), purpose.settings(), use.days())).toList();
+    };
     return new Block(no, purpose, 1, 0, like.easy(), like.basis(), uses).withWeeks(weeks);
   }
 }

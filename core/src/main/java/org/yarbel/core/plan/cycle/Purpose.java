@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.lift.Movement;
 import org.yarbel.core.plan.progress.Method;
 
 /**
@@ -81,7 +80,11 @@ public enum Purpose {
   }
 
   private static List<String> beside(Lift lift) {
-    return lift.movement() == Movement.SQUAT ? List.of("front-squat") : lift.movement() == Movement.DEADLIFT ? List.of("stiff-legged-deadlift")
-        : lift.movement() == Movement.BENCH ? List.of("close-grip-bench") : List.of();
+    return switch (lift.movement()) {
+      case SQUAT -> List.of("front-squat");
+      case DEADLIFT -> List.of("stiff-legged-deadlift");
+      case BENCH -> List.of("close-grip-bench");
+      default -> List.of();
+    };
   }
 }

@@ -22,9 +22,6 @@ import org.yarbel.core.plan.Deload;
  * @param changes in order; empty when nothing has to change
  */
 public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed> changes) {
-  private static final String AS_SET = "As you set it.";
-  private static final int AGAIN_FROM = 3;
-  private static final int STRENGTH_FROM = 6;
 
   public Refit {
     changes = List.copyOf(changes);
@@ -68,84 +65,16 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
     if (Fitting.weeks(from, contest) > Proposal.LONGEST) {
       throw new Refused("The contest on " + contest + " is more than a year away: plan open-ended until it is nearer");
     }
-    int[] next = {was.free()};
     int led = was.contest() == null || Macrocycle.monday(was.contest()).isBefore(from) ? was.blocks().size() : was.lastBefore();
-    List<Block> blocks = new ArrayList<>(was.blocks().subList(0, led));
-    int done = (int) Math.max(0, ChronoUnit.WEEKS.between(was.startsOn(), from));
-    if (was.holds()) {
-      repeatHold(blocks, done, next);
-    }
-    if (total(blocks) < done) {
-      // the plan had ended: nothing was planned since
-      Block last = blocks.get(blocks.size() - 1);
-      while (total(blocks) < done) {
-        blocks.add(Proposal.block(next[0]++, Purpose.OFF, Math.min(Block.MOST_WEEKS, done - total(blocks)), last));
-      }
-    }
-    List<Block> ahead = new ArrayList<>(blocks);
-    blocks = new ArrayList<>(before(blocks, done));
-    ahead.subList(0, blocks.size()).clear();
-    int room = Fitting.weeks(from, contest);
-    int ofBegun = total(blocks) - done;
-    Block begun = ofBegun > 0 ? blocks.get(blocks.size() - 1) : null;
-    int left = ofBegun + total(ahead);
-    if (begun != null && begun.purpose().peaking() && room > left && (begun.purpose() == Purpose.TAPER || room - left >= AGAIN_FROM)) {
-      // a peak held for longer is none: back to strength where there is time, and a new one
-      blocks.set(blocks.size() - 1, begun.withWeeks(begun.weeks() - ofBegun));
-      ahead.clear();
-      again(was, ahead, begun, room, left, next);
-    }
-    ahead.addAll(was.parked());
-    if (ahead.stream().noneMatch(block -> block.purpose().peaking()) && (begun == null || !begun.purpose().peaking())) {
-      Block like = begun != null ? begun : was.blocks().get(was.blocks().size() - 1);
-      ahead.add(copy(model(was, Purpose.PEAK, like), next).withWeeks(original(was, Purpose.PEAK)));
-      ahead.add(copy(model(was, Purpose.TAPER, like), next).withWeeks(original(was, Purpose.TAPER)));
-    }
-    blocks.addAll(ahead);
-    List<Block> fitted = new ArrayList<>(Fitting.fit(blocks, done + room, done, null, next[0]));
+    List<Block> fitted = new DateFit(was, contest, from).blocks(was.blocks().subList(0, led));
     fitted.addAll(was.blocks().subList(led, was.blocks().size()));
     return of(was, was.to(contest, fitted, List.of()), from, why(was, contest));
   }
 
-  /** A hold was repeated as long as it took: it becomes as long as that. */
-  private static void repeatHold(List<Block> blocks, int done, int[] next) {
-    Block hold = blocks.remove(blocks.size() - 1);
-    int behind = done - total(blocks);
-    if (behind > 0) {
-      blocks.add(hold.withWeeks(Math.min(behind, Block.MOST_WEEKS)));
-      for (int more = behind - Block.MOST_WEEKS; more > 0; more -= Block.MOST_WEEKS) {
-        blocks.add(copy(hold, next).withWeeks(Math.min(more, Block.MOST_WEEKS)));
-      }
-    }
-  }
-
-  private static void again(Macrocycle was, List<Block> ahead, Block begun, int room, int left, int[] next) {
-    int taper = original(was, Purpose.TAPER);
-    if (room - left < AGAIN_FROM) {
-      ahead.add(copy(model(was, Purpose.PEAK, begun), next).withWeeks(room - left));
-      ahead.add(copy(begun, next).withWeeks(Math.max(1, Math.min(left, Purpose.TAPER.most()))));
-      return;
-    }
-    if (room >= STRENGTH_FROM) {
-      Block strength = model(was, Purpose.STRENGTH, begun);
-      ahead.add(copy(strength, next).withWeeks(Math.max(2, Math.min(strength.purpose().most(), room - taper - original(was, Purpose.PEAK)))));
-    }
-    ahead.add(copy(model(was, Purpose.PEAK, begun), next).withWeeks(original(was, Purpose.PEAK)));
-    ahead.add(copy(model(was, Purpose.TAPER, begun), next).withWeeks(taper));
-  }
-
-  private static int original(Macrocycle was, Purpose purpose) {
-    return was.blocks().stream().filter(block -> block.purpose() == purpose).mapToInt(Block::weeks).max().orElse(2);
-  }
-
   /** A block like those of a purpose; where there is none, the lifts of another in the usual way. */
-  private static Block model(Macrocycle was, Purpose purpose, Block other) {
+  static Block model(Macrocycle was, Purpose purpose, Block other) {
     return was.blocks().stream().filter(block -> block.purpose() == purpose).reduce((one, later) -> later)
         .orElseGet(() -> Proposal.block(other.no(), purpose, purpose.least(), other));
-  }
-
-  private static Block copy(Block block, int[] next) {
-    return block.withNo(next[0]++);
   }
 
   /**
@@ -155,14 +84,16 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
   public static Refit postponed(Macrocycle was, LocalDate from) {
     int done = done(was, from);
     List<Block> blocks = new ArrayList<>(before(was.blocks(), done));
-    int[] next = {was.free()};
+    int next = was.free();
     List<Block> parked = new ArrayList<>(was.parked());
-    was.blocks().stream().filter(block -> block.purpose().peaking()).map(block -> copy(block, next)).forEach(parked::add);
+    for (Block block : was.blocks().stream().filter(block -> block.purpose().peaking()).toList()) {
+      parked.add(block.withNo(next++));
+    }
     Block last = blocks.isEmpty() ? was.blocks().get(0) : blocks.get(blocks.size() - 1);
     if (!blocks.isEmpty() && total(blocks) > done && last.purpose().peaking()) {
       blocks.set(blocks.size() - 1, last.withWeeks(last.weeks() - (total(blocks) - done)));
     }
-    blocks.add(Proposal.block(next[0], Purpose.HOLD, Purpose.HOLD.least(), model(was, Purpose.STRENGTH, last)));
+    blocks.add(Proposal.block(next, Purpose.HOLD, Purpose.HOLD.least(), model(was, Purpose.STRENGTH, last)));
     return of(was, was.to(null, blocks, parked), from, "There is no date any more.");
   }
 
@@ -203,7 +134,7 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
   }
 
   /** The blocks that have begun after so many weeks. */
-  private static List<Block> before(List<Block> blocks, int done) {
+  static List<Block> before(List<Block> blocks, int done) {
     int total = 0;
     int count = 0;
     while (count < blocks.size() && total < done) {
@@ -212,7 +143,7 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
     return blocks.subList(0, count);
   }
 
-  private static int total(List<Block> blocks) {
+  static int total(List<Block> blocks) {
     return blocks.stream().mapToInt(Block::weeks).sum();
   }
 
@@ -222,8 +153,10 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
       return "There is a date now, " + contest + ".";
     }
     long weeks = ChronoUnit.WEEKS.between(Macrocycle.monday(old), Macrocycle.monday(contest));
-    return weeks == 0 ? "The contest is on another day of its week." : "The contest is " + Math.abs(weeks) + (Math.abs(weeks) == 1 ? " week " : " weeks ")
-        + (weeks < 0 ? "earlier." : "later.");
+    if (weeks == 0) {
+      return "The contest is on another day of its week.";
+    }
+    return "The contest is " + Count.of(Math.abs(weeks), "week") + (weeks < 0 ? " earlier." : " later.");
   }
 
   private static Refit of(Macrocycle was, Macrocycle now, LocalDate from, String cause) {
@@ -236,30 +169,7 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
    * @param set what somebody has set themselves, before anything was fitted; null for nothing
    */
   private static Refit of(Macrocycle was, Macrocycle now, LocalDate from, String cause, @Nullable Macrocycle set) {
-    Map<Integer, Integer> own = new HashMap<>();
-    if (set != null) {
-      set.blocks().forEach(block -> own.put(block.no(), block.weeks()));
-    }
-    Map<Integer, Block> old = new HashMap<>();
-    was.blocks().forEach(block -> old.put(block.no(), block));
-    Map<Integer, Block> other = new HashMap<>();
-    now.blocks().forEach(block -> other.put(block.no(), block));
-    List<Changed> changes = new ArrayList<>();
-    for (Block block : was.blocks()) {
-      Block then = other.get(block.no());
-      String name = title(block.purpose());
-      if (then == null) {
-        boolean waits = now.parked().stream().anyMatch(parked -> parked.purpose() == block.purpose());
-        changes.add(new Changed(name + ", " + Count.of(block.weeks(), "week") + (waits ? ": parked" : ": out"), set != null && !own.containsKey(block.no()) ? AS_SET : cause + " " + (waits
-            ? "It comes back when there is a date." : Reasons.out(block.purpose()))));
-      } else if (then.weeks() != block.weeks()) {
-        changes.add(new Changed(name + ": " + block.weeks() + " → " + Count.of(then.weeks(), "week"), set != null && own.get(block.no()) != null
-            && own.get(block.no()) == then.weeks() ? AS_SET : cause + " " + (then.weeks() < block.weeks()
-            ? Reasons.shorter(block.purpose()) : Reasons.longer(block.purpose()))));
-      }
-    }
-    now.blocks().stream().filter(block -> !old.containsKey(block.no())).forEach(block -> changes.add(new Changed(title(block.purpose()) + ", "
-        + Count.of(block.weeks(), "week") + ": new", own.containsKey(block.no()) ? AS_SET : cause + " " + Reasons.in(block.purpose()))));
+    List<Changed> changes = new Differences(now, cause, set).from(was);
     if (changes.isEmpty() && now.contest() != null && !now.contest().equals(was.contest())) {
       changes.add(new Changed("The taper counts down to " + now.contest(), cause + " The weeks stay; last heavy days and openers move with the day."));
     }

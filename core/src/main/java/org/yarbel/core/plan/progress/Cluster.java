@@ -39,11 +39,15 @@ final class Cluster implements Rule {
     PartOf work = PartOf.of(new Work.Cluster(brief.settings().get(ROUNDS), brief.settings().get(SINGLES)));
     work.percent(brief.settings().get(START));
     if (!done.isEmpty()) {
-      Done last = done.get(done.size() - 1);
-      boolean few = last.sets().stream().anyMatch(set -> set.reps() < Singles.FEW_IN_A_ROUND);
-      Mass next = few ? brief.near(Singles.lighter(last.load())) : last.minimumMade() ? brief.up(last.load(), brief.step()) : last.load();
-      work.mass(next);
+      work.mass(next(brief, done.get(done.size() - 1)));
     }
     return Exposure.of(brief, work.with(new Option.Gap(brief.settings().get(GAP))).with(new Option.Rest(REST))).ahead(ahead);
+  }
+
+  private static Mass next(Brief brief, Done last) {
+    if (last.sets().stream().anyMatch(set -> set.reps() < Singles.FEW_IN_A_ROUND)) {
+      return brief.near(Singles.lighter(last.load()));
+    }
+    return last.minimumMade() ? brief.up(last.load(), brief.step()) : last.load();
   }
 }

@@ -53,7 +53,8 @@ final class EventWeeks implements Rule {
     boolean near = left != null && left.days() < LAST_RUN + TAPER_DAYS;
     OptionalInt last = left == null ? OptionalInt.empty() : left.lastHeavy(LAST_RUN);
     boolean rehearsal = near ? last.isPresent() && last.getAsInt() == left.days() : week == every - 1 && brief.ofWeek(number) == 0;
-    double share = rehearsal ? 1 : near && left.days() < LAST_RUN ? LIGHT : week == 0 && every > 2 ? FIRST : SECOND;
+    boolean light = near && left.days() < LAST_RUN;
+    double share = share(rehearsal, light, week == 0 && every > 2);
     Exposure exposure = Exposure.of(brief, switch (brief.lift().pattern()) {
       case CARRY, DRAG -> carry(brief, contest, rehearsal, share);
       case LOADING, THROW -> series(brief, contest, rehearsal, share);
@@ -62,10 +63,24 @@ final class EventWeeks implements Rule {
       default -> rehearsal ? load(PartOf.of(new Work.Timed(1, brief.settings().get(LIMIT))), brief, contest, 1)
           : load(PartOf.sets(brief.settings().get(RUNS), REPS), brief, contest, share);
     });
-    return contest.isEmpty() ? exposure.saying("The contest mass is not written down: the lifter picks.")
-        : rehearsal ? exposure.marked(near ? Exposure.Mark.LAST_HEAVY : Exposure.Mark.REHEARSAL)
-            .saying(near ? "The last run at contest mass, in the order of the contest." : "Rehearsal at contest mass, as on the day.")
-        : near && left.days() < LAST_RUN ? exposure.saying(Count.of(left.days(), "day") + " to the contest: light and clean.") : exposure;
+    if (contest.isEmpty()) {
+      return exposure.saying("The contest mass is not written down: the lifter picks.");
+    }
+    if (rehearsal) {
+      return near ? exposure.marked(Exposure.Mark.LAST_HEAVY).saying("The last run at contest mass, in the order of the contest.")
+          : exposure.marked(Exposure.Mark.REHEARSAL).saying("Rehearsal at contest mass, as on the day.");
+    }
+    return light ? exposure.saying(Count.of(left.days(), "day") + " to the contest: light and clean.") : exposure;
+  }
+
+  private static double share(boolean rehearsal, boolean light, boolean first) {
+    if (rehearsal) {
+      return 1;
+    }
+    if (light) {
+      return LIGHT;
+    }
+    return first ? FIRST : SECOND;
   }
 
   private static PartOf carry(Brief brief, Optional<Mass> contest, boolean rehearsal, double share) {

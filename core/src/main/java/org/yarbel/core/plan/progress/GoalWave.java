@@ -80,7 +80,10 @@ final class GoalWave implements Rule {
   }
 
   private static int reps(int week, int weeks) {
-    return week + 1 >= weeks ? 1 : week + 1 <= Math.round(0.4 * weeks) ? 3 : 2;
+    if (week + 1 >= weeks) {
+      return 1;
+    }
+    return week + 1 <= Math.round(0.4 * weeks) ? 3 : 2;
   }
 
   private static double percent(Brief brief, int week) {

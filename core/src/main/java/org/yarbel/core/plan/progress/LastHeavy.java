@@ -1,7 +1,6 @@
 package org.yarbel.core.plan.progress;
 
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.lift.Movement;
 
 /**
  * How many days before a contest a lift is trained heavy for the last time: the deadlift 10–14, the squat 7–10, the bench
@@ -17,8 +16,11 @@ public record LastHeavy(int nearest, int furthest) {
 
   /** The window of a lift. */
   public static LastHeavy of(Lift lift) {
-    return lift.movement() == Movement.SQUAT ? SQUAT
-        : lift.movement() == Movement.BENCH || lift.movement() == Movement.PRESS ? PRESS : PULL;
+    return switch (lift.movement()) {
+      case SQUAT -> SQUAT;
+      case BENCH, PRESS -> PRESS;
+      default -> PULL;
+    };
   }
 
   /** {@code 10–14}. */

@@ -59,7 +59,8 @@ final class NoviceLinear implements Rule {
     for (int i = 0; i < ahead; i++) {
       load = brief.up(load, step);
     }
-    int sets = brief.settings().has(SETS) ? brief.settings().get(SETS) : brief.lift().movement() == Movement.DEADLIFT ? 1 : 5;
+    int usual = brief.lift().movement() == Movement.DEADLIFT ? 1 : 5;
+    int sets = brief.settings().has(SETS) ? brief.settings().get(SETS) : usual;
     return Exposure.of(brief, PartOf.plus(sets, brief.settings().get(REPS)).mass(load)).ahead(ahead)
         .saying(remarks(brief, done, load, number, ahead));
   }

@@ -49,14 +49,21 @@ public final class Settings {
     return new Checked(new Settings(texts), errors);
   }
 
+  private static Optional<String> numbers(Parameter parameter, List<String> entries) {
+    if (entries.isEmpty()) {
+      return Optional.of("'" + parameter.words() + "' needs one number at least, such as " + parameter.fallback() + ".");
+    }
+    if (entries.size() > MOST_ENTRIES) {
+      return Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES + " entries.");
+    }
+    return entries.stream().map(entry -> outside(parameter, entry, 2)).flatMap(Optional::stream).findFirst();
+  }
+
   private static Optional<String> wrong(Parameter parameter, String text, Catalogue lifts) {
     return switch (parameter.kind()) {
       case COUNT -> outside(parameter, text, 0);
       case NUMBER, MASS -> outside(parameter, text, 2);
-      case NUMBERS -> entries(text).isEmpty() ? Optional.of("'" + parameter.words() + "' needs one number at least, such as " + parameter.fallback() + ".")
-          : entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than "
-          + MOST_ENTRIES + " entries.")
-          : entries(text).stream().map(entry -> outside(parameter, entry, 2)).flatMap(Optional::stream).findFirst();
+      case NUMBERS -> numbers(parameter, entries(text));
       case LIFTS -> entries(text).size() > MOST_ENTRIES ? Optional.of("The list of " + parameter.words() + " has more than " + MOST_ENTRIES
           + " lifts.")
           : entries(text).stream().filter(key -> lifts.named(key).isEmpty()).findFirst().map(lifts::unknown);

@@ -105,7 +105,10 @@ public final class Tapering implements Rule {
 
   /** What is left of the volume so many whole weeks before the contest; all of it before the taper. */
   public static double left(int weeks) {
-    return weeks < 0 ? 0 : weeks < LEFT.size() ? LEFT.get(weeks) : 1;
+    if (weeks < 0) {
+      return 0;
+    }
+    return weeks < LEFT.size() ? LEFT.get(weeks) : 1;
   }
 
   private static int sets(int before, int weeks) {

@@ -60,8 +60,8 @@ class RefitLoad {
     System.out.printf(Locale.ROOT, "the Runway: median %.0f ms, p95 %.0f ms%n", micros[micros.length / 2] / 1e3, micros[micros.length * 95 / 100] / 1e3);
   }
 
-  private static Contest.Said said(LocalDate day) {
-    return new Contest.Said("Load Open", Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "", "", RuleSet.CLASSIC, "", "", List.of());
+  private static Contest.ContestSaid said(LocalDate day) {
+    return new Contest.ContestSaid("Load Open", Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "", "", RuleSet.CLASSIC, "", "", List.of());
   }
 
   private static void run(TestApp app, SignedIn who, String kind, String document, List<Long> lifters, String what) {

@@ -71,10 +71,10 @@ public class SignIns {
 
   /** Whether a sign-in and the account behind it stand as they stood when it began. */
   boolean stands(SignedIn who, long id) {
-    record Row(String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen, long revision) {}
-    Optional<Row> row = jdbc.sql("select a.role, a.lifter_id, a.disabled, s.begun, s.seen, c.revision from sign_in s "
+    record SignInRow(String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen, long revision) {}
+    Optional<SignInRow> row = jdbc.sql("select a.role, a.lifter_id, a.disabled, s.begun, s.seen, c.revision from sign_in s "
         + "join account a on a.club_id = s.club_id and a.id = s.account_id join club c on c.id = s.club_id where s.club_id = :club and s.id = :id and s.account_id = :account")
-        .param("club", who.clubId()).param("id", id).param("account", who.accountId()).query(Row.class).optional();
+        .param("club", who.clubId()).param("id", id).param("account", who.accountId()).query(SignInRow.class).optional();
     row.ifPresent(r -> cache.seen(who.clubId(), r.revision()));
     Instant now = Instant.now();
     boolean stands = row.filter(r -> !r.disabled() && Role.valueOf(r.role()) == who.role() && Objects.equals(r.lifterId(), who.lifterId())

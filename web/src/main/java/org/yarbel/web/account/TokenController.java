@@ -12,10 +12,10 @@ import org.yarbel.web.who.SignedIn;
 @RestController
 class TokenController {
   /** What a page needs to send something. */
-  record Told(String token, long account) {}
+  record TokenTold(String token, long account) {}
 
   @GetMapping("/token")
-  ResponseEntity<Told> token(CsrfToken token, @AuthenticationPrincipal SignedIn who) {
-    return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(new Told(token.getToken(), who.accountId()));
+  ResponseEntity<TokenTold> token(CsrfToken token, @AuthenticationPrincipal SignedIn who) {
+    return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(new TokenTold(token.getToken(), who.accountId()));
   }
 }

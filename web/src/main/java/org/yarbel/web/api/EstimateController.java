@@ -26,16 +26,16 @@ class EstimateController {
   /**
    * @param reliable false beyond ten reps to failure
    */
-  record Answer(BigDecimal repsToFailure, List<Estimate> estimates, boolean reliable) {}
+  record EstimateAnswer(BigDecimal repsToFailure, List<Estimate> estimates, boolean reliable) {}
 
   /** One RPE of the chart. */
-  record Row(BigDecimal rpe, List<@Nullable BigDecimal> percents) {}
+  record OfCurve(BigDecimal rpe, List<@Nullable BigDecimal> percents) {}
 
   /** A whole chart. */
-  record Chart(List<Row> rows) {}
+  record ChartAnswer(List<OfCurve> rows) {}
 
   @GetMapping("/api/v1/estimate")
-  Answer estimate(@RequestParam Map<String, String> given) {
+  EstimateAnswer estimate(@RequestParam Map<String, String> given) {
     Parameters parameters = new Parameters(given, List.of("load", "reps", "rpe", "unit"));
     MassUnit unit = Numbers.unit(parameters.text("unit"));
     Mass load = Numbers.load("load", parameters.decimal("load"), unit);
@@ -48,20 +48,20 @@ class EstimateController {
     List<Estimate> estimates = Arrays.stream(RepMaxCurve.values())
         .map(curve -> new Estimate(curve.key(), new EffortChart(curve).oneRepMax(load, reps, rpe.value()).amountIn(unit, 2)))
         .toList();
-    return new Answer(Numbers.two(repsToFailure), estimates, repsToFailure <= RepMaxCurve.RELIABLE_REPS_TO_FAILURE);
+    return new EstimateAnswer(Numbers.two(repsToFailure), estimates, repsToFailure <= RepMaxCurve.RELIABLE_REPS_TO_FAILURE);
   }
 
   @GetMapping("/api/v1/chart")
-  Chart chart(@RequestParam Map<String, String> given) {
+  ChartAnswer chart(@RequestParam Map<String, String> given) {
     Parameters parameters = new Parameters(given, List.of("curve"));
     RepMaxCurve curve = Numbers.one(RepMaxCurve.class, "curve", parameters.text("curve"), RepMaxCurve.HOUSE);
     List<List<@Nullable Double>> percents = new EffortChart(curve).rows(CHART_REPS);
-    List<Row> rows = new ArrayList<>();
+    List<OfCurve> rows = new ArrayList<>();
     for (int i = 0; i < percents.size(); i++) {
       List<@Nullable BigDecimal> row = new ArrayList<>();
       percents.get(i).forEach(percent -> row.add(percent == null ? null : Numbers.two(percent)));
-      rows.add(new Row(Numbers.two(new Rpe(Rpe.MAX.halves() - i).value()), row));
+      rows.add(new OfCurve(Numbers.two(new Rpe(Rpe.MAX.halves() - i).value()), row));
     }
-    return new Chart(rows);
+    return new ChartAnswer(rows);
   }
 }

@@ -18,10 +18,10 @@ class PointsController {
   private static final Mass MOST_TOTAL = Mass.of("3000", MassUnit.KG);
 
   /** The points. */
-  record Answer(BigDecimal points) {}
+  record PointsAnswer(BigDecimal points) {}
 
   @GetMapping("/api/v1/points")
-  Answer points(@RequestParam Map<String, String> given) {
+  PointsAnswer points(@RequestParam Map<String, String> given) {
     Parameters parameters =
         new Parameters(given, List.of("formula", "sex", "bodyMass", "total", "equipment", "event", "unit"));
     PointsFormula formula = Numbers.one(PointsFormula.class, "formula", Numbers.required("formula", parameters.text("formula")), PointsFormula.DOTS);
@@ -37,7 +37,7 @@ class PointsController {
         Numbers.one(PointsFormula.Gear.class, "equipment", parameters.text("equipment"), PointsFormula.Gear.CLASSIC);
     PointsFormula.Event event = Numbers.one(PointsFormula.Event.class, "event", parameters.text("event"), PointsFormula.Event.FULL);
     try {
-      return new Answer(Numbers.two(formula.points(sex, bodyMass, Mass.of(amount, unit), gear, event)));
+      return new PointsAnswer(Numbers.two(formula.points(sex, bodyMass, Mass.of(amount, unit), gear, event)));
     } catch (Refused refused) {
       throw new OutOfRange(refused.sentence());
     }

@@ -26,13 +26,13 @@ class TrackController {
 
   /** A log. */
   record TrackRequest(@Nullable String unit, @Nullable String level, @Nullable Tested tested,
-      @Nullable List<Seen> observations, @Nullable String at) {}
+      @Nullable List<SeenSet> observations, @Nullable String at) {}
 
   /** A tested max. */
   record Tested(@Nullable BigDecimal load, @Nullable String date) {}
 
   /** A set. */
-  record Seen(@Nullable String date, @Nullable BigDecimal load, @Nullable Integer reps, @Nullable BigDecimal rpe,
+  record SeenSet(@Nullable String date, @Nullable BigDecimal load, @Nullable Integer reps, @Nullable BigDecimal rpe,
       @Nullable Boolean toFailure, @Nullable Boolean contest, @Nullable Boolean nextMissed, @Nullable Boolean flagged,
       @Nullable Boolean touchAndGo) {}
 
@@ -40,18 +40,18 @@ class TrackController {
   record Point(String date, BigDecimal raw, @Nullable BigDecimal estimate, @Nullable BigDecimal sd) {}
 
   /** The whole run. */
-  record Answer(List<Point> points, @Nullable BigDecimal estimate, @Nullable BigDecimal sd, List<Integer> skipped) {}
+  record TrackAnswer(List<Point> points, @Nullable BigDecimal estimate, @Nullable BigDecimal sd, List<Integer> skipped) {}
 
   @PostMapping("/api/v1/track")
-  Answer track(@RequestBody TrackRequest request) {
+  TrackAnswer track(@RequestBody TrackRequest request) {
     MassUnit unit = Numbers.unit(request.unit());
     Level level = Numbers.one(Level.class, "level", request.level(), Level.ADVANCED);
-    List<Seen> given = Numbers.required("observations", request.observations());
+    List<SeenSet> given = Numbers.required("observations", request.observations());
     if (given.size() > MOST_OBSERVATIONS) {
       throw new OutOfRange("At most 5000 observations can be given.");
     }
     List<Observation> log = new ArrayList<>(given.size());
-    for (Seen seen : given) {
+    for (SeenSet seen : given) {
       log.add(observation(Numbers.required("observations", seen), unit));
     }
     MaxTracker tracker = new MaxTracker(level, request.tested() == null ? null : tested(request.tested(), unit));
@@ -62,7 +62,7 @@ class TrackController {
       throw new OutOfRange(tooEarly.sentence());
     }
     MaxTracker.Estimate now = track.now();
-    return new Answer(track.points().stream().map(point -> point(point, unit)).toList(),
+    return new TrackAnswer(track.points().stream().map(point -> point(point, unit)).toList(),
         now == null ? null : Numbers.two(now.max(), unit), now == null ? null : Numbers.two(now.sd(), unit), track.skipped());
   }
 
@@ -77,7 +77,7 @@ class TrackController {
         day("tested.date", Numbers.required("tested.date", tested.date())));
   }
 
-  private static Observation observation(Seen seen, MassUnit unit) {
+  private static Observation observation(SeenSet seen, MassUnit unit) {
     Mass load = Numbers.atLeastNothing("load", Numbers.required("load", seen.load()), unit);
     int reps = Numbers.required("reps", seen.reps());
     if (reps < 0 || reps > 100) {

@@ -113,11 +113,11 @@ class ArrangeController {
     return day(id, arranging.dissolve(id, number, who), htmx, response);
   }
 
-  private ModelAndView day(Slot slot, Arranging.Outcome outcome, HtmxRequest htmx, HttpServletResponse response) {
+  private ModelAndView day(Slot slot, Arranging.ArrangeOutcome outcome, HtmxRequest htmx, HttpServletResponse response) {
     return day(slot.sessionId(), outcome, htmx, response);
   }
 
-  private ModelAndView day(long sessionId, Arranging.Outcome outcome, HtmxRequest htmx, HttpServletResponse response) {
+  private ModelAndView day(long sessionId, Arranging.ArrangeOutcome outcome, HtmxRequest htmx, HttpServletResponse response) {
     TrainingSession session = arranging.session(sessionId);
     Map<String, Object> more = new HashMap<>(Map.of("said", outcome.said()));
     if (outcome.changeId() != null) {

@@ -97,9 +97,9 @@ class BoardController {
     if (line.wrong()) {
       return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("typed", form, "typedLine", line));
     }
-    PlanService.Outcome outcome = plan.add(plans.lifter(id), day,
-        PlanService.Typed.of(form.slotKind(), lift(form).orElseThrow(), form.typed()), who);
-    if (outcome instanceof PlanService.Outcome.Full) {
+    PlanService.EditOutcome outcome = plan.add(plans.lifter(id), day,
+        PlanService.TypedWork.of(form.slotKind(), lift(form).orElseThrow(), form.typed()), who);
+    if (outcome instanceof PlanService.EditOutcome.Full) {
       return answers.day(id, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT,
           Map.of("typed", form, "typedLine", line, "said", "Not added: a session has at most 40 lines."));
     }
@@ -111,23 +111,23 @@ class BoardController {
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     Slot stored = plans.stored(id);
     Lifter lifter = plans.lifterOf(stored);
-    DetailsForm.Checked checked = beside.present() ? beside.check(lifter.unit())
-        : new DetailsForm.Checked(Optional.of(stored.details()), Map.of());
-    Typed typed = new Typed(form, beside, line(lifter.id(), plans.dayOf(stored), id, form, checked.details().orElse(null)), checked.errors());
+    DetailsForm.CheckedDetails checked = beside.present() ? beside.check(lifter.unit())
+        : new DetailsForm.CheckedDetails(Optional.of(stored.details()), Map.of());
+    TypedLine typed = new TypedLine(form, beside, line(lifter.id(), plans.dayOf(stored), id, form, checked.details().orElse(null)), checked.errors());
     if (typed.line().wrong() || checked.details().isEmpty()) {
       String why = typed.line().wrong() ? "Not saved yet: the line cannot be read." : "Not saved yet: see below.";
       return answers.row(typed.refused(board.slot(stored), why), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
-      PlanService.Outcome outcome = plan.write(id, form.version() == null ? -1 : form.version(),
-          new PlanService.Typed(form.slotKind(), lift(form).orElseThrow(), form.typed(), checked.details().get()), who);
-      if (outcome instanceof PlanService.Outcome.Done done) {
+      PlanService.EditOutcome outcome = plan.write(id, form.version() == null ? -1 : form.version(),
+          new PlanService.TypedWork(form.slotKind(), lift(form).orElseThrow(), form.typed(), checked.details().get()), who);
+      if (outcome instanceof PlanService.EditOutcome.Done done) {
         return answers.row(board.slot(done.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
-      if (outcome instanceof PlanService.Outcome.Same same) {
+      if (outcome instanceof PlanService.EditOutcome.Same same) {
         return answers.row(board.slot(same.slot()).noting("Saved."), htmx, response, HttpStatus.OK);
       }
-      if (outcome instanceof PlanService.Outcome.Begun begun) {
+      if (outcome instanceof PlanService.EditOutcome.Begun begun) {
         return answers.row(typed.refused(board.slot(begun.now()),
             "Not saved: sets of this line are logged, and only what lies ahead can change. It stays: " + begun.now().work()),
             htmx, response, HttpStatus.CONFLICT);
@@ -161,7 +161,7 @@ class BoardController {
   }
 
   /** What was typed of a stored line, and what it comes to. */
-  private record Typed(LineForm form, DetailsForm beside, LineView line, Map<String, String> errors) {
+  private record TypedLine(LineForm form, DetailsForm beside, LineView line, Map<String, String> errors) {
     BoardView.SlotView refused(BoardView.SlotView shown, String why) {
       return shown.refusing(form.slotKind().name(), form.typedLift(), form.typed(), beside, line, why, errors);
     }
@@ -173,13 +173,13 @@ class BoardController {
     Slot slot = plans.stored(id);
     LocalDate day = plans.dayOf(slot);
     long lifterId = plans.lifterOf(slot).id();
-    PlanService.Outcome outcome = plan.remove(id, version, who);
-    if (outcome instanceof PlanService.Outcome.Done done) {
+    PlanService.EditOutcome outcome = plan.remove(id, version, who);
+    if (outcome instanceof PlanService.EditOutcome.Done done) {
       return answers.day(lifterId, day, htmx, response, HttpStatus.OK,
           Map.of("undo", done.changeId(), "said", "Taken out: " + lifts.catalogue().ofKey(slot.lift()).map(Lift::name)
               .orElse(slot.lift()) + " " + slot.work()));
     }
-    String why = outcome instanceof PlanService.Outcome.Begun
+    String why = outcome instanceof PlanService.EditOutcome.Begun
         ? "It stays: sets of this line are logged, and only what lies ahead can change."
         : "It stays: meanwhile this line was changed. Look at it again.";
     return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", why));
@@ -197,7 +197,7 @@ class BoardController {
   }
 
   private LineView line(long lifterId, @Nullable LocalDate day, @Nullable Long slot, LineForm form, @Nullable Details beside) {
-    return lift(form).map(lift -> previews.line(new Previews.Place(lifterId, day, slot), lift, form.typed(), beside))
+    return lift(form).map(lift -> previews.line(new Previews.PreviewPlace(lifterId, day, slot), lift, form.typed(), beside))
         .orElseGet(() -> LineView.ofNoLift(lifts.catalogue().unknown(form.typedLift())));
   }
 

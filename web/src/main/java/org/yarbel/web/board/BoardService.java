@@ -101,11 +101,11 @@ class BoardService {
     Looked looked = look(lifter(lifterId), from);
     Lifter lifter = looked.lifter();
     List<LiftNumbers> known = looked.known();
-    Loaded loaded = looked.loaded();
+    LoadedWeek loaded = looked.loaded();
     List<Complaint> hurts = looked.hurts();
     List<Silence> record = looked.record();
     Set<String> quiet = WeekWatch.quiet(record);
-    WeekWatch.Seen seen = looked.seen();
+    WeekWatch.SeenWeek seen = looked.seen();
     WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from),
         unwritten(seen.methods(), from, today), loaded.quick());
     List<BoardView.DayView> days = days(lifter, loaded, today, quiet, seen.week().deload());
@@ -116,11 +116,11 @@ class BoardService {
   }
 
   /** A week with what the checks see in it. */
-  private record Looked(Lifter lifter, List<LiftNumbers> known, Loaded loaded, List<Complaint> hurts, List<Silence> record, WeekWatch.Seen seen) {}
+  private record Looked(Lifter lifter, List<LiftNumbers> known, LoadedWeek loaded, List<Complaint> hurts, List<Silence> record, WeekWatch.SeenWeek seen) {}
 
   private Looked look(Lifter lifter, LocalDate from) {
     List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
-    Loaded loaded = load(lifter, known, from, 7, WeekWatch.WEEKS_BACK);
+    LoadedWeek loaded = load(lifter, known, from, 7, WeekWatch.WEEKS_BACK);
     List<Complaint> hurts = complaints.present(lifter.id(), SHOWN_PAINS);
     List<Silence> record = watch.record(lifter.id());
     return new Looked(lifter, known, loaded, hurts, record,
@@ -155,9 +155,9 @@ class BoardService {
   }
 
   /** The days looked at, with those before them. */
-  private record Loaded(LocalDate from, int count, LifterContext usual, Map<LocalDate, TrainingSession> sessions, Map<LocalDate, WeekWatch.Day> days,
-      Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.Day> before, List<BoardView.PlaceView> choice) {
-    List<WeekWatch.Day> watched() {
+  private record LoadedWeek(LocalDate from, int count, LifterContext usual, Map<LocalDate, TrainingSession> sessions, Map<LocalDate, WeekWatch.WatchedDay> days,
+      Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.WatchedDay> before, List<BoardView.PlaceView> choice) {
+    List<WeekWatch.WatchedDay> watched() {
       return new ArrayList<>(days.values());
     }
 
@@ -169,21 +169,21 @@ class BoardService {
     }
   }
 
-  private Loaded load(Lifter lifter, List<LiftNumbers> known, LocalDate from, int count, int weeksBack) {
+  private LoadedWeek load(Lifter lifter, List<LiftNumbers> known, LocalDate from, int count, int weeksBack) {
     LifterContext usual = contexts.of(lifter, null, known);
     Map<Long, LifterContext> elsewhere = new HashMap<>();
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from.minusWeeks(weeksBack), from.plusDays(count - 1L));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     List<Long> shown = all.stream().filter(session -> !session.day().isBefore(from)).map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, CardDocument.Line> issued = issuing.issuedLines(shown);
+    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(shown);
     List<Lifted> rows = log.ofSessions(ids);
     Map<Long, Long> logged = rows.stream().collect(Collectors.groupingBy(Lifted::sessionId, Collectors.counting()));
     Map<Long, List<LoggedSet>> done = rows.stream().collect(Collectors.groupingBy(Lifted::slotId, Collectors.mapping(Lifted::set, Collectors.toList())));
     Map<LocalDate, TrainingSession> byDay = new HashMap<>();
-    Map<LocalDate, WeekWatch.Day> days = new TreeMap<>();
+    Map<LocalDate, WeekWatch.WatchedDay> days = new TreeMap<>();
     Map<Long, LineView> views = new HashMap<>();
-    List<WeekWatch.Day> before = new ArrayList<>();
+    List<WeekWatch.WatchedDay> before = new ArrayList<>();
     for (TrainingSession session : all) {
       Long placeId = session.placeId();
       LifterContext context = placeId == null ? usual : elsewhere.computeIfAbsent(placeId, id -> contexts.of(lifter, id, known));
@@ -192,17 +192,17 @@ class BoardService {
       if (session.day().isBefore(from)) {
         Map<Long, ResolvedLine> asked = new HashMap<>();
         Map<Long, ResolvedLine> lifted = quickly(context, lines, session.groups(), trained ? done : null, asked);
-        before.add(new WeekWatch.Day(session.day(), lines, session.groups(), context, lifted, asked, trained));
+        before.add(new WeekWatch.WatchedDay(session.day(), lines, session.groups(), context, lifted, asked, trained));
       } else {
         byDay.put(session.day(), session);
         Map<Long, ResolvedLine> asked = new HashMap<>();
         Map<Long, ResolvedLine> resolved = new HashMap<>();
         LineView.worked(context, lines, session.groups(), issued, done, asked).forEach((slot, view) -> views.put(slot.id(), view));
         asked.forEach((slot, line) -> resolved.put(slot, line.with(done.getOrDefault(slot, List.of()))));
-        days.put(session.day(), new WeekWatch.Day(session.day(), lines, session.groups(), context, resolved, asked, trained));
+        days.put(session.day(), new WeekWatch.WatchedDay(session.day(), lines, session.groups(), context, resolved, asked, trained));
       }
     }
-    return new Loaded(from, count, usual, byDay, days, views, logged, before, choice(lifter));
+    return new LoadedWeek(from, count, usual, byDay, days, views, logged, before, choice(lifter));
   }
 
   /**
@@ -223,11 +223,11 @@ class BoardService {
     return resolved;
   }
 
-  private static List<BoardView.DayView> days(Lifter lifter, Loaded loaded, LocalDate today, Set<String> quiet, @Nullable Deload easy) {
+  private static List<BoardView.DayView> days(Lifter lifter, LoadedWeek loaded, LocalDate today, Set<String> quiet, @Nullable Deload easy) {
     List<BoardView.DayView> days = new ArrayList<>();
     for (LocalDate date = loaded.from(); date.isBefore(loaded.from().plusDays(loaded.count())); date = date.plusDays(1)) {
       TrainingSession session = loaded.sessions().get(date);
-      WeekWatch.Day day = loaded.days().get(date);
+      WeekWatch.WatchedDay day = loaded.days().get(date);
       List<BoardView.SlotView> lines = session == null || day == null ? List.of() : lines(lifter, session, day, loaded.views(), quiet, easy);
       days.add(BoardView.day(lifter.id(), date, today, session, session == null ? 0 : loaded.logged()
           .getOrDefault(session.id(), 0L), lines, loaded.choice()));
@@ -235,7 +235,7 @@ class BoardService {
     return days;
   }
 
-  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, WeekWatch.Day day, Map<Long, LineView> worked,
+  private static List<BoardView.SlotView> lines(Lifter lifter, TrainingSession session, WeekWatch.WatchedDay day, Map<Long, LineView> worked,
       Set<String> quiet, @Nullable Deload easy) {
     List<BoardView.SlotView> views = new ArrayList<>();
     LifterContext context = day.context();

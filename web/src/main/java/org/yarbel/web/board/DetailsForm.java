@@ -28,13 +28,13 @@ record DetailsForm(@Nullable String details, @Nullable String optional, @Nullabl
   private static final int LONG = 300;
 
   /** What it comes to, or what is wrong with each field. */
-  record Checked(Optional<Details> details, Map<String, String> errors) {}
+  record CheckedDetails(Optional<Details> details, Map<String, String> errors) {}
 
   boolean present() {
     return details != null;
   }
 
-  Checked check(MassUnit unit) {
+  CheckedDetails check(MassUnit unit) {
     Map<String, String> errors = new LinkedHashMap<>();
     Mass from = gearFrom(unit, errors);
     String written = ramp(unit, errors);
@@ -43,10 +43,10 @@ record DetailsForm(@Nullable String details, @Nullable String optional, @Nullabl
     String care = text("mind", mind, LONG, errors);
     String worn = worn(errors);
     if (!errors.isEmpty()) {
-      return new Checked(Optional.empty(), errors);
+      return new CheckedDetails(Optional.empty(), errors);
     }
     boolean none = Details.NO_GEAR.equals(worn);
-    return new Checked(Optional.of(new Details(optional != null, text("bar", bar, 80, errors), worn,
+    return new CheckedDetails(Optional.of(new Details(optional != null, text("bar", bar, 80, errors), worn,
         from == null || none ? null : from.nanograms(), from == null || none ? null : from.unit(), why, think, care, written, agreed != null)), errors);
   }
 

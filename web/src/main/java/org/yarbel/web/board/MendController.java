@@ -52,9 +52,9 @@ class MendController {
     LocalDate day = plans.dayOf(slot);
     long lifterId = plans.lifterOf(slot).id();
     Lift lift = lifts.catalogue().ofKey(slot.lift()).orElseThrow(NotFound::new);
-    PlanService.Outcome outcome = plan.write(id, slot.version(),
-        new PlanService.Typed(slot.kind(), lift, slot.work(), slot.details().withWord(true)), who);
-    return outcome instanceof PlanService.Outcome.Done done
+    PlanService.EditOutcome outcome = plan.write(id, slot.version(),
+        new PlanService.TypedWork(slot.kind(), lift, slot.work(), slot.details().withWord(true)), who);
+    return outcome instanceof PlanService.EditOutcome.Done done
         ? answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", "It opens on the card: " + lift.name() + " " + slot.work()))
         : answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
   }
@@ -71,12 +71,12 @@ class MendController {
     LocalDate day = plans.dayOf(slot);
     long lifterId = plans.lifterOf(slot).id();
     Lift lift = lifts.catalogue().ofKey(key).orElseThrow(NotFound::new);
-    if (previews.line(new Previews.Place(lifterId, day, slot.id()), lift, work, null).wrong()) {
+    if (previews.line(new Previews.PreviewPlace(lifterId, day, slot.id()), lift, work, null).wrong()) {
       return answers.day(lifterId, day, htmx, response, HttpStatus.UNPROCESSABLE_CONTENT, Map.of("said",
           "It stays: that text cannot be worked out for this lifter any more."));
     }
-    PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), PlanService.Typed.of(slot.kind(), lift, work), who);
-    if (outcome instanceof PlanService.Outcome.Done done) {
+    PlanService.EditOutcome outcome = plan.write(slot.id(), slot.version(), PlanService.TypedWork.of(slot.kind(), lift, work), who);
+    if (outcome instanceof PlanService.EditOutcome.Done done) {
       return answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", said + lift.name() + " " + work));
     }
     return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));

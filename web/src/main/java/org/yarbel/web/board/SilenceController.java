@@ -44,7 +44,7 @@ class SilenceController {
    * @param lift the lift it speaks of; null or empty for the day or the week
    * @param of a day of the week to go back to; null for this week
    */
-  public record Wanted(String check, @Nullable String lift, @Nullable LocalDate of, @Nullable String reason) {
+  public record WantedSilence(String check, @Nullable String lift, @Nullable LocalDate of, @Nullable String reason) {
     public String ofLift() {
       return lift == null ? "" : lift;
     }
@@ -56,14 +56,14 @@ class SilenceController {
 
   /** The form for it, in the place of the link that asked or as a page of its own. */
   @GetMapping("/lifters/{id}/silences/new")
-  ModelAndView ask(@PathVariable long id, @ModelAttribute Wanted wanted, HtmxRequest htmx) {
+  ModelAndView ask(@PathVariable long id, @ModelAttribute WantedSilence wanted, HtmxRequest htmx) {
     Lifter lifter = known(id, wanted);
     return new ModelAndView(htmx.isHtmxRequest() ? "board/silence :: form" : "board/silencing", shown(lifter, wanted));
   }
 
   /** Silences it; the reason stays on record. */
   @PostMapping("/lifters/{id}/silences")
-  ModelAndView silence(@PathVariable long id, @ModelAttribute Wanted wanted, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  ModelAndView silence(@PathVariable long id, @ModelAttribute WantedSilence wanted, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = known(id, wanted);
     if (wanted.why().isEmpty() || wanted.why().length() > MOST_REASON) {
       ModelAndView again = new ModelAndView("board/silencing", shown(lifter, wanted), HttpStatus.UNPROCESSABLE_CONTENT);
@@ -82,7 +82,7 @@ class SilenceController {
     return WeekController.week(lifterId, of);
   }
 
-  private Lifter known(long lifterId, Wanted wanted) {
+  private Lifter known(long lifterId, WantedSilence wanted) {
     Lifter lifter = plans.lifter(lifterId);
     if (Silence.title(wanted.check()).isEmpty() || !wanted.ofLift().isEmpty() && lifts.catalogue().ofKey(wanted.ofLift()).isEmpty()) {
       throw new NotFound();
@@ -90,7 +90,7 @@ class SilenceController {
     return lifter;
   }
 
-  private static Map<String, Object> shown(Lifter lifter, Wanted wanted) {
+  private static Map<String, Object> shown(Lifter lifter, WantedSilence wanted) {
     return Map.of("lifterId", lifter.id(), "lifter", lifter.name(), "wanted", wanted, "what", Silence.title(wanted.check()).orElseThrow());
   }
 }

@@ -38,7 +38,7 @@ import org.yarbel.web.watch.WeekWatch;
  * @param quiet remarks of methods that have nothing to do this week
  * @param writtenTo how far methods have written where this week is further ahead; null where it is not
  */
-record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts,
+record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts,
     List<MuscleRow> muscles,
     Sums sums, Map<String, String> minutes, List<MethodView> methods, List<String> quiet, @Nullable String writtenTo,
     List<SilenceView> silences) {
@@ -51,7 +51,7 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   }
 
   /** An easy week. */
-  record Easy(String kind, String word, String meaning, String ceiling) {}
+  record EasyWeek(String kind, String word, String meaning, String ceiling) {}
 
   /**
    * A finding beside what it is about.
@@ -89,13 +89,13 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
   /** What was silenced, and why. */
   record SilenceView(long id, String what, String lift, String reason, String since, boolean holds) {}
 
-  static WeekPanel of(Lifter lifter, LifterContext context, WeekWatch.Seen seen, List<Silence> record, List<String> quiet,
+  static WeekPanel of(Lifter lifter, LifterContext context, WeekWatch.SeenWeek seen, List<Silence> record, List<String> quiet,
       @Nullable LocalDate writtenTo, Quick quick) {
     Map<String, List<FindingView>> margins = seen.findings().stream().filter(f -> f.day() != null)
         .collect(Collectors.groupingBy(f -> String.valueOf(f.day()), Collectors.mapping(f -> view(f, seen, quick), Collectors.toList())));
     WeekTotals totals = seen.totals();
     Deload kind = seen.week().deload();
-    return new WeekPanel(kind == null ? null : new Easy(kind.name(), kind.word(), kind.meaning(), kind.ceiling()), margins,
+    return new WeekPanel(kind == null ? null : new EasyWeek(kind.name(), kind.word(), kind.meaning(), kind.ceiling()), margins,
         seen.findings().stream().filter(f -> f.day() == null).map(f -> view(f, seen, quick)).toList(), counts(seen.findings()),
         totals.lifts().stream().filter(l -> l.hardSets() > 0 || l.reps() > 0).map(WeekPanel::lift).toList(), muscles(totals),
         new Sums(totals.hardSets(), number(totals.tonnes(), 1), Long.toString(Math.round(totals.mainShare())), hours(seen.minutes().values()
@@ -106,7 +106,7 @@ record WeekPanel(@Nullable Easy easy, Map<String, List<FindingView>> margins, Li
         record.stream().map(WeekPanel::silence).toList());
   }
 
-  private static FindingView view(Finding found, WeekWatch.Seen seen, Quick quick) {
+  private static FindingView view(Finding found, WeekWatch.SeenWeek seen, Quick quick) {
     Long slot = found.line();
     Optional<CountedLine> line = slot == null ? Optional.empty()
         : seen.week().lines().stream().map(WatchedLine::counted).filter(l -> l.id() == slot).findFirst();

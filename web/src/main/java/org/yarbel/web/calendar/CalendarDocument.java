@@ -34,14 +34,14 @@ final class CalendarDocument {
    * @param text what is done; may be empty
    * @param place may be empty
    */
-  record Entry(String uid, LocalDate day, String title, String text, String place) {}
+  record CalendarEntry(String uid, LocalDate day, String title, String text, String place) {}
 
   /** The whole calendar as text, lines ended and folded as RFC 5545 has it. */
-  static String write(String name, List<Entry> entries, Instant now) {
+  static String write(String name, List<CalendarEntry> entries, Instant now) {
     Calendar calendar = new Calendar().withProdId(PRODUCT).withDefaults().getFluentTarget();
     calendar.add(new XProperty("X-WR-CALNAME", name));
     calendar.add(new XProperty("X-PUBLISHED-TTL", Duration.ofHours(6).toString()));
-    for (Entry entry : entries) {
+    for (CalendarEntry entry : entries) {
       VEvent event = new VEvent(entry.day(), entry.title());
       event.replace(new DtStamp(now));
       event.add(new Uid(entry.uid()));
@@ -64,7 +64,7 @@ final class CalendarDocument {
   }
 
   /** Lines are folded by characters, and limited to 75 octets: where letters take up to three, a third as many. */
-  private static int fold(String name, List<Entry> entries) {
+  private static int fold(String name, List<CalendarEntry> entries) {
     boolean plain = plain(name) && entries.stream().allMatch(entry -> plain(entry.title()) && plain(entry.text()) && plain(entry.place()));
     return plain ? FoldingWriter.MAX_FOLD_LENGTH : FOLDED;
   }

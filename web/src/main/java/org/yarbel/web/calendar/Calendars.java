@@ -85,13 +85,13 @@ class Calendars {
     LocalDate today = clock.today();
     LocalDate from = Macrocycle.monday(today).minusWeeks(WEEKS_BACK);
     LocalDate until = Macrocycle.monday(today).plusWeeks(WEEKS_AHEAD);
-    List<CalendarDocument.Entry> entries = new ArrayList<>(sessions(lifter, from, until, today));
+    List<CalendarDocument.CalendarEntry> entries = new ArrayList<>(sessions(lifter, from, until, today));
     contests.of(lifterId).forEach(going -> contest(lifter, going, entries));
-    entries.sort(Comparator.comparing(CalendarDocument.Entry::day));
+    entries.sort(Comparator.comparing(CalendarDocument.CalendarEntry::day));
     return CalendarDocument.write(lifter.name() + ", training", entries, clock.now());
   }
 
-  private List<CalendarDocument.Entry> sessions(Lifter lifter, LocalDate from, LocalDate until, LocalDate today) {
+  private List<CalendarDocument.CalendarEntry> sessions(Lifter lifter, LocalDate from, LocalDate until, LocalDate today) {
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, until.minusDays(1));
     Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList()).stream()
         .collect(Collectors.groupingBy(Slot::sessionId, LinkedHashMap::new, Collectors.toList()));
@@ -106,8 +106,8 @@ class Calendars {
     }));
     plans.of(lifter.id()).ifPresent(kept -> LongPlans.ahead(kept.plan(), context, today.plusDays(1), until, written)
         .forEach(line -> days.computeIfAbsent(line.day(), day -> new ArrayList<>()).add(new String[] {name(context.lifts(), line.lift()), line.work()})));
-    List<CalendarDocument.Entry> entries = new ArrayList<>();
-    days.forEach((day, of) -> entries.add(new CalendarDocument.Entry("session-" + day + "-" + uid(lifter.id()), day, of.stream().map(line -> line[0]).distinct()
+    List<CalendarDocument.CalendarEntry> entries = new ArrayList<>();
+    days.forEach((day, of) -> entries.add(new CalendarDocument.CalendarEntry("session-" + day + "-" + uid(lifter.id()), day, of.stream().map(line -> line[0]).distinct()
         .limit(3).collect(Collectors.joining(", ")), of.stream().map(line -> line[0] + " " + line[1]).collect(Collectors.joining("\n")), "")));
     return entries;
   }
@@ -120,19 +120,19 @@ class Calendars {
     return club.id() + "-" + lifterId + "@yarbel";
   }
 
-  private void contest(Lifter lifter, Contests.Going going, List<CalendarDocument.Entry> entries) {
+  private void contest(Lifter lifter, Contests.Going going, List<CalendarDocument.CalendarEntry> entries) {
     Contest contest = going.contest();
     if (!contest.takesPlace()) {
       return;
     }
-    Contest.Said said = contest.said();
+    Contest.ContestSaid said = contest.said();
     LocalDate day = Objects.requireNonNull(contest.day());
     String where = said.place();
-    entries.add(new CalendarDocument.Entry("contest-" + contest.id() + "-" + uid(lifter.id()), day, contest.name(), said.rules().word()
+    entries.add(new CalendarDocument.CalendarEntry("contest-" + contest.id() + "-" + uid(lifter.id()), day, contest.name(), said.rules().word()
         + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry().weightClass()), where));
     LocalDate weighIn = going.entry().weighIn();
     if (weighIn != null) {
-      entries.add(new CalendarDocument.Entry("weigh-in-" + contest.id() + "-" + uid(lifter.id()), weighIn, "Weigh-in, " + contest.name(), going.entry()
+      entries.add(new CalendarDocument.CalendarEntry("weigh-in-" + contest.id() + "-" + uid(lifter.id()), weighIn, "Weigh-in, " + contest.name(), going.entry()
           .weightClass().isEmpty() ? "" : "Class " + going.entry().weightClass(), where));
     }
   }

@@ -61,21 +61,21 @@ class CardController {
           .ifPresent(line -> events.publishEvent(new LineLogged(line)));
       return kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
     }
-    EntryForm.Checked checked = form.check(cards.unit(id, who));
+    EntryForm.CheckedEntry checked = form.check(cards.unit(id, who));
     if (checked.entry().isEmpty()) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
           filled(form, checked.errors(), null, null));
     }
-    CardService.Outcome outcome = write(id, who, checked.entry().get(), form.sure() != null);
-    if (outcome instanceof CardService.Outcome.OfAnother) {
+    CardService.LogOutcome outcome = write(id, who, checked.entry().get(), form.sure() != null);
+    if (outcome instanceof CardService.LogOutcome.OfAnother) {
       return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
           "This page had an entry of another set. Yours is still in the fields: log it again."));
     }
-    if (outcome instanceof CardService.Outcome.Changed changed) {
+    if (outcome instanceof CardService.LogOutcome.Superseded changed) {
       return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
           "Meanwhile this set was logged as " + changed.now().words() + ". Yours is still in the fields: log it to replace that."));
     }
-    if (outcome instanceof CardService.Outcome.Doubt doubt) {
+    if (outcome instanceof CardService.LogOutcome.Doubt doubt) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
           filled(form, Map.of(), doubt.about(), null));
     }
@@ -123,7 +123,7 @@ class CardController {
   }
 
   // Two entries at the same moment: the second finds the first's row and is answered by what it says.
-  private CardService.Outcome write(long id, SignedIn who, Entry entry, boolean sure) {
+  private CardService.LogOutcome write(long id, SignedIn who, Entry entry, boolean sure) {
     try {
       return cards.log(id, who, entry, sure);
     } catch (DataIntegrityViolationException | OptimisticLockingFailureException meanwhile) {
@@ -155,7 +155,7 @@ class CardController {
 
   private static CardView.Filled filled(EntryForm form, Map<String, String> errors,
       EntryDoubt.@Nullable Doubt doubt, @Nullable String changed) {
-    CardView.Asked question = doubt == null ? null : new CardView.Asked(doubt.question(), doubt.instead() == null ? null : doubt.instead().number(),
+    CardView.EntryQuestion question = doubt == null ? null : new CardView.EntryQuestion(doubt.question(), doubt.instead() == null ? null : doubt.instead().number(),
         form.pressed());
     String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
     return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,

@@ -152,7 +152,7 @@ public record CardDocument(
    *
    * @param basisMax what its loads are drawn against; null without one
    */
-  public record Line(ResolvedLine resolved, @Nullable Mass basisMax) {}
+  public record DocumentLine(ResolvedLine resolved, @Nullable Mass basisMax) {}
 
   /** What the loads of a line are drawn against: the max its percentages are of, of a partial that of the whole lift. */
   @Nullable Mass scale(CardSlot slot) {
@@ -161,11 +161,11 @@ public record CardDocument(
   }
 
   /** The lines that could be worked out, by slot. */
-  Map<Long, Line> lines() {
-    Map<Long, Line> lines = new HashMap<>();
+  Map<Long, DocumentLine> lines() {
+    Map<Long, DocumentLine> lines = new HashMap<>();
     for (CardSlot slot : slots) {
       if (slot.problem() == null) {
-        lines.put(slot.slotId(), new Line(new ResolvedLine(slot.work(), slot.ramp(), slot.sets(), null, slot.cautions()),
+        lines.put(slot.slotId(), new DocumentLine(new ResolvedLine(slot.work(), slot.ramp(), slot.sets(), null, slot.cautions()),
             scale(slot)));
       }
     }

@@ -16,7 +16,7 @@ import org.yarbel.core.plan.SetOrder;
 /** The sets of a card in their turn, a panel each, and which of them comes next. */
 record CardPanels(List<CardView.PanelView> panels) {
   static CardPanels of(CardDocument document, List<CardView.SlotView> slots) {
-    return new Turns(document, slots).panels();
+    return new PanelTurns(document, slots).panels();
   }
 
   /** The panel that is to stand open: the one asked for, else the next that waits, else the last. */
@@ -46,13 +46,13 @@ record CardPanels(List<CardView.PanelView> panels) {
   }
 
   /** Puts the sets of the lines into their turns. */
-  private static final class Turns {
+  private static final class PanelTurns {
     private final List<SetOrder.Turn> turns;
     private final Map<String, CardView.SetView> sets = new HashMap<>();
     private final Map<String, CardView.SlotView> slotOf = new HashMap<>();
     private final Map<Long, Integer> rounds = new HashMap<>();
 
-    Turns(CardDocument document, List<CardView.SlotView> slots) {
+    PanelTurns(CardDocument document, List<CardView.SlotView> slots) {
       for (CardView.SlotView slot : slots) {
         slot.sets().forEach(set -> {
           sets.put(set.panel(), set);
@@ -60,7 +60,7 @@ record CardPanels(List<CardView.PanelView> panels) {
         });
       }
       turns = new ArrayList<>(document.turns().stream().filter(turn -> sets.containsKey(id(turn))).toList());
-      Set<String> placed = turns.stream().map(Turns::id).collect(Collectors.toSet());
+      Set<String> placed = turns.stream().map(PanelTurns::id).collect(Collectors.toSet());
       slots.forEach(slot -> slot.sets().stream().filter(set -> !placed.contains(set.panel())).forEach(this::behind));
       turns.forEach(turn -> rounds.merge(turn.line(), turn.round(), Math::max));
     }
@@ -86,7 +86,7 @@ record CardPanels(List<CardView.PanelView> panels) {
     }
 
     private @Nullable String skip(int at) {
-      return turns.subList(at, turns.size()).stream().filter(later -> later.line() != turns.get(at).line()).map(Turns::id).findFirst().orElse(null);
+      return turns.subList(at, turns.size()).stream().filter(later -> later.line() != turns.get(at).line()).map(PanelTurns::id).findFirst().orElse(null);
     }
 
     /** A further attempt comes behind the last set of its part. */

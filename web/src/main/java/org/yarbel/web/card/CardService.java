@@ -112,18 +112,18 @@ public class CardService {
   record Beside(Set<LoggedSet.Place> needless, @Nullable AfterMiss afterMiss, boolean missed, Map<Integer, Loading> today, LeftSets.@Nullable Why left) {}
 
   /** What became of an entry. */
-  sealed interface Outcome {
+  sealed interface LogOutcome {
     /** Written down, or known already from the same entry sent before. */
-    record Kept() implements Outcome {}
+    record Kept() implements LogOutcome {}
 
     /** The set was logged meanwhile, differently; nothing was changed. */
-    record Changed(LoggedSetRow now) implements Outcome {}
+    record Superseded(LoggedSetRow now) implements LogOutcome {}
 
     /** An entry of that key is written down for another set; nothing was changed. */
-    record OfAnother() implements Outcome {}
+    record OfAnother() implements LogOutcome {}
 
     /** It looks like a slip; nothing was changed. */
-    record Doubt(EntryDoubt.Doubt about) implements Outcome {}
+    record Doubt(EntryDoubt.Doubt about) implements LogOutcome {}
   }
 
   /** Looks at a card as it stands; nothing is issued by looking, which a browser may do by itself. */
@@ -211,15 +211,15 @@ public class CardService {
 
   /** Writes an entry down, once however often it is sent, and lets the tracked max follow. */
   @Transactional
-  public Outcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
+  public LogOutcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
     turns.ofSession(sessionId);
     TrainingSession session = session(sessionId, who);
     Optional<LoggedSetRow> sentBefore = sets.findByEntryKey(entry.key());
     if (sentBefore.filter(row -> row.sessionId() != sessionId || row.slotId() != entry.slotId() || !row.loggedSet().place().equals(entry.place())).isPresent()) {
-      return new Outcome.OfAnother();
+      return new LogOutcome.OfAnother();
     }
     if (sentBefore.filter(row -> same(row, entry)).isPresent()) {
-      return new Outcome.Kept();
+      return new LogOutcome.Kept();
     }
     Lifter lifter = lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
     issuing.newestOrIssue(session, lifter);
@@ -229,7 +229,7 @@ public class CardService {
     // a page from before that answer may show the set open: what stands is told, and written over by nobody who has not seen it
     boolean meanwhile = existing.isPresent() && existing.get().version() != entry.seen();
     if (meanwhile && !same(existing.get(), entry)) {
-      return new Outcome.Changed(existing.get());
+      return new LogOutcome.Superseded(existing.get());
     }
     CardDocument.CardSlot slot =
         document.slots().stream().filter(s -> s.slotId() == entry.slotId()).findFirst().orElseThrow(NotFound::new);
@@ -240,7 +240,7 @@ public class CardService {
     boolean telling = asked.tellsOfMax() && lifts.catalogue().ofKey(slot.lift()).filter(lift -> lift.variation().assisted()).isEmpty();
     Optional<EntryDoubt.Doubt> doubt = sure ? Optional.empty() : doubt(session, document, slot, ofLine, asked, telling, meant);
     if (doubt.isPresent()) {
-      return new Outcome.Doubt(doubt.get());
+      return new LogOutcome.Doubt(doubt.get());
     }
     LocalDate day = session.day().isAfter(clock.today()) ? clock.today() : session.day();
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), day));
@@ -252,7 +252,7 @@ public class CardService {
     } else {
       tracking.logged(lifter, slot.lift(), row.day());
     }
-    return new Outcome.Kept();
+    return new LogOutcome.Kept();
   }
 
   /** What was lifted by what was typed: a thing is called by its stamp, unless what was asked weighs just that. */

@@ -158,7 +158,7 @@ record CardView(
 
   /** What stands in the fields of a panel, with what is wrong beside each. */
   record Filled(String key, String load, String reps, String rpe, boolean flagged, String seconds, String metres,
-      @Nullable Stopped stopped, Map<String, String> errors, @Nullable Asked question, @Nullable String changed) {
+      @Nullable Stopped stopped, Map<String, String> errors, @Nullable EntryQuestion question, @Nullable String changed) {
     static Filled of(String load, String reps, String rpe, boolean flagged, String seconds, String metres, @Nullable Stopped stopped) {
       return new Filled(UUID.randomUUID().toString(), load, reps, rpe, flagged, seconds, metres, stopped, Map.of(), null, null);
     }
@@ -170,7 +170,7 @@ record CardView(
    * @param instead the load that may have been meant; null where nothing tells
    * @param was the outcome that was pressed
    */
-  record Asked(String text, @Nullable String instead, String was) {}
+  record EntryQuestion(String text, @Nullable String instead, String was) {}
 
   /** A table of back-offs in the lifter's unit: reference, load and plates of each row. */
   record TableView(int part, boolean each, List<List<String>> rows) {}
@@ -223,11 +223,11 @@ record CardView(
   }
 
   private static Skyline skyline(CardService.Card card) {
-    List<Skyline.Line> lines = new ArrayList<>();
+    List<Skyline.SkylineLine> lines = new ArrayList<>();
     for (CardDocument.CardSlot slot : card.document().slots()) {
       ResolvedLine line = card.lines().get(slot.slotId());
       if (line != null) {
-        lines.add(new Skyline.Line(line, card.document().scale(slot), Long.toString(slot.slotId())));
+        lines.add(new Skyline.SkylineLine(line, card.document().scale(slot), Long.toString(slot.slotId())));
       }
     }
     return Skyline.of(lines, SKYLINE_WIDTH, SKYLINE_HEIGHT);

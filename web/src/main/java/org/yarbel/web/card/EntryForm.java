@@ -46,9 +46,9 @@ record EntryForm(
   private static final int MOST_REPS = 100;
 
   /** An entry, or what is wrong with each field. */
-  record Checked(Optional<Entry> entry, Map<String, String> errors) {}
+  record CheckedEntry(Optional<Entry> entry, Map<String, String> errors) {}
 
-  Checked check(MassUnit unit) {
+  CheckedEntry check(MassUnit unit) {
     Map<String, String> errors = new LinkedHashMap<>();
     Mass mass = mass(unit, errors);
     int count = missed() ? 0 : reps(errors);
@@ -57,12 +57,12 @@ record EntryForm(
     BigDecimal far = measure("metres", metres, "metres", errors);
     UUID entryKey = entryKey(errors);
     if (!errors.isEmpty()) {
-      return new Checked(Optional.empty(), errors);
+      return new CheckedEntry(Optional.empty(), errors);
     }
     Entry entry = new Entry(entryKey, whole(slot), new LoggedSet.Place(number(part), number(set)), number(issue),
         seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null,
         took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending());
-    return new Checked(Optional.of(entry), errors);
+    return new CheckedEntry(Optional.of(entry), errors);
   }
 
   /** What ended singles on the clock; null where it was the time. */

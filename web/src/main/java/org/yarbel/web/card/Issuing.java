@@ -55,8 +55,8 @@ public class Issuing implements PlanListener {
 
   /** The lines of the newest issued cards of these sessions, by slot: what the lifters' phones show. */
   @Transactional(readOnly = true)
-  public Map<Long, CardDocument.Line> issuedLines(Collection<Long> sessionIds) {
-    Map<Long, CardDocument.Line> lines = new HashMap<>();
+  public Map<Long, CardDocument.DocumentLine> issuedLines(Collection<Long> sessionIds) {
+    Map<Long, CardDocument.DocumentLine> lines = new HashMap<>();
     issues.newest(sessionIds).forEach(issue -> lines.putAll(json.read(issue.document(), CardDocument.class).lines()));
     return lines;
   }

@@ -25,7 +25,7 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   /** What the changes of a group did that stand, the newest first; those made as one once, with their number. */
   @Query("select max(c.id) as id, coalesce(max(c.words), '') as words, count(c) as changes from Change c where c.groupId = :groupId and c.undone = false "
       + "group by c.batch order by max(c.id) desc")
-  List<Level> levelsOfGroup(Long groupId, Limit most);
+  List<UndoLevel> levelsOfGroup(Long groupId, Limit most);
 
   /** The newest change of a lifter's plan that stands. */
   Optional<Change> findFirstByLifterIdAndSubjectAndUndoneFalseOrderByIdDesc(Long lifterId, Change.Subject subject);
@@ -36,10 +36,10 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   /** The newest changes of a lifter's plan, undone or not: what they did, without what stood before and after. */
   @Query("select c.id as id, coalesce(c.words, '') as words, c.undone as undone, c.undoneAt as undoneAt from Change c "
       + "where c.lifterId = :lifterId and c.subject = :subject order by c.id desc")
-  List<Told> newest(Long lifterId, Change.Subject subject, Limit most);
+  List<ToldChange> newest(Long lifterId, Change.Subject subject, Limit most);
 
   /** What a change did. */
-  interface Told {
+  interface ToldChange {
     long getId();
 
     String getWords();
@@ -51,7 +51,7 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   }
 
   /** What one step back takes back. */
-  interface Level {
+  interface UndoLevel {
     /** The newest of its changes. */
     long getId();
 

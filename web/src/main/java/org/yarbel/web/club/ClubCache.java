@@ -37,12 +37,12 @@ public class ClubCache {
   private record Key(long club, long revision, What what) {}
 
   /** The revision of a club, as the request has learned it. */
-  private record Seen(long club, long revision) {}
+  private record SeenRevision(long club, long revision) {}
 
   /** What is kept, or what is read in its place. It must not be changed. */
   @SuppressWarnings("unchecked")
   public <T> T of(What what, Supplier<T> read) {
-    Seen seen = seen();
+    SeenRevision seen = seen();
     if (seen == null || seen.club() != club.id()) {
       return read.get();
     }
@@ -60,7 +60,7 @@ public class ClubCache {
   public void seen(long clubId, long revision) {
     RequestAttributes request = RequestContextHolder.getRequestAttributes();
     if (request != null) {
-      request.setAttribute(REVISION, new Seen(clubId, revision), RequestAttributes.SCOPE_REQUEST);
+      request.setAttribute(REVISION, new SeenRevision(clubId, revision), RequestAttributes.SCOPE_REQUEST);
     }
   }
 
@@ -72,8 +72,8 @@ public class ClubCache {
     }
   }
 
-  private static @Nullable Seen seen() {
+  private static @Nullable SeenRevision seen() {
     RequestAttributes request = RequestContextHolder.getRequestAttributes();
-    return request == null ? null : (Seen) request.getAttribute(REVISION, RequestAttributes.SCOPE_REQUEST);
+    return request == null ? null : (SeenRevision) request.getAttribute(REVISION, RequestAttributes.SCOPE_REQUEST);
   }
 }

@@ -8,15 +8,15 @@ public interface Undoing {
    * @param done whether it was done
    * @param sentence what was done, or why not
    */
-  record Outcome(boolean done, String sentence) {
+  record UndoOutcome(boolean done, String sentence) {
     /** It was done. */
-    public static Outcome done(String sentence) {
-      return new Outcome(true, sentence);
+    public static UndoOutcome done(String sentence) {
+      return new UndoOutcome(true, sentence);
     }
 
     /** Nothing was touched. */
-    public static Outcome refused(String sentence) {
-      return new Outcome(false, sentence);
+    public static UndoOutcome refused(String sentence) {
+      return new UndoOutcome(false, sentence);
     }
   }
 
@@ -24,8 +24,8 @@ public interface Undoing {
   Change.Subject subject();
 
   /** Takes a change back where things still stand as it left them. */
-  Outcome undo(Change change);
+  UndoOutcome undo(Change change);
 
   /** Does a change again that was taken back. */
-  Outcome redo(Change change);
+  UndoOutcome redo(Change change);
 }

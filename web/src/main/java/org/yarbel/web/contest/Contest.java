@@ -33,7 +33,7 @@ public class Contest extends ClubRow {
   private String classes = "";
 
   @Convert(converter = EventsColumn.class)
-  private List<Event> events = List.of();
+  private List<ContestEvent> events = List.of();
 
   private boolean gone;
   @Version private int version;
@@ -77,23 +77,23 @@ public class Contest extends ClubRow {
    * @param lift a key
    * @param work with the contest's mass, in normal form
    */
-  public record Event(String lift, String work) {}
+  public record ContestEvent(String lift, String work) {}
 
   /** All that is written down of it. */
-  public record Said(String name, Sport sport, State state, @Nullable LocalDate day, String place, String federation, RuleSet rules, String further,
-      String classes, List<Event> events) {}
+  public record ContestSaid(String name, Sport sport, State state, @Nullable LocalDate day, String place, String federation, RuleSet rules, String further,
+      String classes, List<ContestEvent> events) {}
 
   protected Contest() {}
 
-  public Contest(Said said) {
+  public Contest(ContestSaid said) {
     write(said);
   }
 
-  public Said said() {
-    return new Said(name, sport, state, day, place, federation, rules, further, classes, events);
+  public ContestSaid said() {
+    return new ContestSaid(name, sport, state, day, place, federation, rules, further, classes, events);
   }
 
-  final void write(Said said) {
+  final void write(ContestSaid said) {
     this.name = said.name();
     this.sport = said.sport();
     this.state = said.state();

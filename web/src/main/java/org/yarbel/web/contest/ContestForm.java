@@ -35,7 +35,7 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
 
   /** That of a contest as it is kept. */
   public static ContestForm of(Contest contest, Catalogue lifts) {
-    Contest.Said said = contest.said();
+    Contest.ContestSaid said = contest.said();
     return new ContestForm(contest.id(), Map.of("name", said.name(), "sport", said.sport().name(), "state", said.state().name(), "day",
         said.day() == null ? "" : said.day().toString(), "place", said.place(), "federation", said.federation(), "rules", said.rules().name(), "further",
         said.further(), "classes", said.classes(), "events", said.events().stream().map(event -> lifts.ofKey(event.lift()).map(Lift::name)
@@ -47,7 +47,7 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
    *
    * @param stored the day it has, which may be behind; null for a new contest
    */
-  public static Optional<Contest.Said> read(Typed typed, Catalogue lifts, LocalDate today, @Nullable LocalDate stored) {
+  public static Optional<Contest.ContestSaid> read(Typed typed, Catalogue lifts, LocalDate today, @Nullable LocalDate stored) {
     String name = typed.name("name", "the name of the contest", 80);
     Contest.Sport sport = typed.choice("sport", Contest.Sport.class).orElse(Contest.Sport.POWERLIFTING);
     Contest.State state = typed.choice("state", Contest.State.class).orElse(Contest.State.PLANNED);
@@ -60,14 +60,14 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
       typed.doubt("day", "That is in " + Count.of(ChronoUnit.DAYS.between(today, day), "day") + ": nothing but rest and openers can be planned for it.");
     }
     RuleSet rules = typed.choice("rules", RuleSet.class).orElse(RuleSet.OPEN);
-    Contest.Said said = new Contest.Said(name, sport, state, day, typed.note("place", 120), typed.note("federation", 120), rules, typed.note("further", 600),
+    Contest.ContestSaid said = new Contest.ContestSaid(name, sport, state, day, typed.note("place", 120), typed.note("federation", 120), rules, typed.note("further", 600),
         typed.note("classes", 300), events(typed, lifts));
     return typed.fine() ? Optional.of(said) : Optional.empty();
   }
 
   /** An event a line: the lift, a colon, its work. */
-  private static List<Contest.Event> events(Typed typed, Catalogue lifts) {
-    List<Contest.Event> events = new ArrayList<>();
+  private static List<Contest.ContestEvent> events(Typed typed, Catalogue lifts) {
+    List<Contest.ContestEvent> events = new ArrayList<>();
     for (String line : typed.text("events").lines().map(String::strip).filter(text -> !text.isEmpty()).toList()) {
       int colon = line.indexOf(':');
       if (colon < 0) {
@@ -80,7 +80,7 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
         continue;
       }
       try {
-        events.add(new Contest.Event(lift.get().key(), WorkLine.parse(line.substring(colon + 1).strip()).line().toString()));
+        events.add(new Contest.ContestEvent(lift.get().key(), WorkLine.parse(line.substring(colon + 1).strip()).line().toString()));
       } catch (NotationException wrong) {
         typed.wrong("events", lift.get().name() + ": " + wrong.problems().get(0).message());
       }

@@ -101,7 +101,7 @@ public class Contests {
 
   /** Keeps a contest, a new one without an id. */
   @Transactional
-  public Contest keep(@Nullable Long id, Contest.Said said) {
+  public Contest keep(@Nullable Long id, Contest.ContestSaid said) {
     Contest contest = id == null ? new Contest(said) : contest(id);
     contest.write(said);
     return contests.saveAndFlush(contest);

@@ -9,7 +9,7 @@ import org.yarbel.web.column.CoreJson;
 /** The events of a contest as they are stored: one document. */
 @Component
 @Converter
-class EventsColumn implements AttributeConverter<List<Contest.Event>, String> {
+class EventsColumn implements AttributeConverter<List<Contest.ContestEvent>, String> {
   private final CoreJson json;
 
   EventsColumn(CoreJson json) {
@@ -17,12 +17,12 @@ class EventsColumn implements AttributeConverter<List<Contest.Event>, String> {
   }
 
   @Override
-  public String convertToDatabaseColumn(List<Contest.Event> events) {
+  public String convertToDatabaseColumn(List<Contest.ContestEvent> events) {
     return json.write(events);
   }
 
   @Override
-  public List<Contest.Event> convertToEntityAttribute(String text) {
-    return List.of(json.read(text, Contest.Event[].class));
+  public List<Contest.ContestEvent> convertToEntityAttribute(String text) {
+    return List.of(json.read(text, Contest.ContestEvent[].class));
   }
 }

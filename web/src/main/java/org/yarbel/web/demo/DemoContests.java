@@ -38,14 +38,14 @@ class DemoContests {
   record Journey(int since, int weeks, String contest, List<String> lifts, Level level) {}
 
   /** Where somebody goes. */
-  private record Entry(String contest, String weightClass) {}
+  private record DemoEntry(String contest, String weightClass) {}
 
   private static final Map<String, Journey> JOURNEYS = Map.of(
       "emeric", new Journey(9, 17, HARROWMERE, List.of("squat", "bench", "deadlift"), Level.ADVANCED),
       // the cup was to be next week and was put off by four
       "rosalind", new Journey(9, 11, FELLGATE, List.of("bench", "deadlift"), Level.ADVANCED));
-  private static final Map<String, Entry> ENTRIES = Map.of("maren", new Entry(LOWMOOR, "84"), "emeric", new Entry(HARROWMERE, "120"), "rosalind",
-      new Entry(FELLGATE, "76"), "brannoc", new Entry(THORNBY, "open"), "sunniva", new Entry(THORNBY, "women open"), "odile", new Entry(HARROWMERE, "63"));
+  private static final Map<String, DemoEntry> ENTRIES = Map.of("maren", new DemoEntry(LOWMOOR, "84"), "emeric", new DemoEntry(HARROWMERE, "120"), "rosalind",
+      new DemoEntry(FELLGATE, "76"), "brannoc", new DemoEntry(THORNBY, "open"), "sunniva", new DemoEntry(THORNBY, "women open"), "odile", new DemoEntry(HARROWMERE, "63"));
 
   private final Contests contests;
   private final LongPlans plans;
@@ -65,25 +65,25 @@ class DemoContests {
   /** Writes the contests down. */
   void make(LocalDate today) {
     LocalDate saturday = Programs.monday(today).plusDays(5);
-    add(new Contest.Said(LOWMOOR, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5), "Lowmoor, the Drill Hall", "Fenland League",
+    add(new Contest.ContestSaid(LOWMOOR, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5), "Lowmoor, the Drill Hall", "Fenland League",
         RuleSet.CLASSIC, "Weigh-in the evening before.", "women 63, 76, 84; men 93, 120", List.of()));
-    add(new Contest.Said(FELLGATE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5).plusDays(1), "Fellgate, Weir Street Gym",
+    add(new Contest.ContestSaid(FELLGATE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5).plusDays(1), "Fellgate, Weir Street Gym",
         "Fenland League", RuleSet.CLASSIC, "Put off by four weeks: the hall was flooded.", "all, by points", List.of()));
-    add(new Contest.Said(HARROWMERE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(7), "Harrowmere, Corn Exchange", "Fenland League",
+    add(new Contest.ContestSaid(HARROWMERE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(7), "Harrowmere, Corn Exchange", "Fenland League",
         RuleSet.CLASSIC_WITH_WRAPS, "", "all", List.of()));
-    add(new Contest.Said(THORNBY, Contest.Sport.STRONGMAN, Contest.State.PLANNED, saturday.plusWeeks(9), "Thornby, the fairground", "Marsh Counties Strength",
-        RuleSet.STRONGMAN, "Tacky is allowed, suits are not.", "men open, women open", List.of(new Contest.Event("log-press", "timed 1x60s 100kg"),
-            new Contest.Event("yoke-walk", "carry 1x20m 300kg in 60s"), new Contest.Event("farmers-walk", "carry 1x40m 120kg in 75s turns 1"),
-            new Contest.Event("stone-load", "series 100/120/140kg in 90s"))));
+    add(new Contest.ContestSaid(THORNBY, Contest.Sport.STRONGMAN, Contest.State.PLANNED, saturday.plusWeeks(9), "Thornby, the fairground", "Marsh Counties Strength",
+        RuleSet.STRONGMAN, "Tacky is allowed, suits are not.", "men open, women open", List.of(new Contest.ContestEvent("log-press", "timed 1x60s 100kg"),
+            new Contest.ContestEvent("yoke-walk", "carry 1x20m 300kg in 60s"), new Contest.ContestEvent("farmers-walk", "carry 1x40m 120kg in 75s turns 1"),
+            new Contest.ContestEvent("stone-load", "series 100/120/140kg in 90s"))));
   }
 
-  private void add(Contest.Said said) {
+  private void add(Contest.ContestSaid said) {
     made.put(said.name(), contests.keep(null, said));
   }
 
   /** Sends a lifter where they go, and lets a long plan of theirs begin before the weeks behind are written. */
   void set(Lifter lifter, String email, LocalDate today) {
-    Entry entry = ENTRIES.get(email);
+    DemoEntry entry = ENTRIES.get(email);
     if (entry != null) {
       Contest contest = Objects.requireNonNull(made.get(entry.contest()));
       contests.send(contest.id(), lifter.id(), entry.weightClass(), entry.contest().equals(LOWMOOR) ? Objects.requireNonNull(contest.day()).minusDays(1) : null,

@@ -74,7 +74,7 @@ class DemoPeople {
         new Complaint(one.lifter().id(), pain.place(), one.today().minusWeeks(pain.weeksAgo()), pain.score(), pain.aggravates())));
   }
 
-  private void numbers(DemoLifter one, DemoProgram.Numbers given) {
+  private void numbers(DemoLifter one, DemoProgram.DemoNumbers given) {
     LiftNumbers own = new LiftNumbers(one.lifter().id(), given.lift());
     own.decide(given.level(), given.basis());
     if (!given.tested().isEmpty()) {

@@ -31,7 +31,7 @@ import org.yarbel.web.plan.Details;
  * @param weeksBack how many weeks of training lie behind
  */
 record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, String bodyMass, String note,
-    int weeksBack, List<Numbers> numbers, Map<String, String> picks, List<Uses> methods, Plan plan) {
+    int weeksBack, List<DemoNumbers> numbers, Map<String, String> picks, List<Uses> methods, Plan plan) {
   /**
    * A method that writes a lift.
    *
@@ -59,7 +59,7 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
    * @param truth the true max on the first day of the log, in the lifter's unit
    * @param gainPerWeek in % of the max
    */
-  record Numbers(String lift, Level level, Basis basis, String tested, int testedWeeksAgo, String goal, int goalInWeeks,
+  record DemoNumbers(String lift, Level level, Basis basis, String tested, int testedWeeksAgo, String goal, int goalInWeeks,
       String truth, double gainPerWeek) {}
 
   /**
@@ -67,23 +67,23 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
    *
    * @param group lines one after another with the same are done by turns; null for none
    */
-  record Line(SlotKind kind, String lift, String work, @Nullable Group group, Details details) {
-    Line(SlotKind kind, String lift, String work) {
+  record DemoLine(SlotKind kind, String lift, String work, @Nullable Group group, Details details) {
+    DemoLine(SlotKind kind, String lift, String work) {
       this(kind, lift, work, null, Details.NONE);
     }
 
-    Line in(Group by) {
-      return new Line(kind, lift, work, by, details);
+    DemoLine in(Group by) {
+      return new DemoLine(kind, lift, work, by, details);
     }
 
-    Line with(Details said) {
-      return new Line(kind, lift, work, group, said);
+    DemoLine with(Details said) {
+      return new DemoLine(kind, lift, work, group, said);
     }
   }
 
   /** What is planned on a day of a week; week 0 is this one, earlier ones are negative. */
   interface Plan {
-    List<Line> on(DayOfWeek day, int week);
+    List<DemoLine> on(DayOfWeek day, int week);
   }
 
   static List<DemoProgram> all() {
@@ -99,20 +99,20 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     return last == null ? List.of() : IntStream.iterate(last, ago -> ago < weeksBack, ago -> ago + EASY_EVERY).boxed().toList();
   }
 
-  private static Line main(String lift, String work) {
-    return new Line(SlotKind.MAIN, lift, work);
+  private static DemoLine main(String lift, String work) {
+    return new DemoLine(SlotKind.MAIN, lift, work);
   }
 
-  private static Line second(String lift, String work) {
-    return new Line(SlotKind.SECOND, lift, work);
+  private static DemoLine second(String lift, String work) {
+    return new DemoLine(SlotKind.SECOND, lift, work);
   }
 
-  private static Line assist(String lift, String work) {
-    return new Line(SlotKind.ASSISTANCE, lift, work);
+  private static DemoLine assist(String lift, String work) {
+    return new DemoLine(SlotKind.ASSISTANCE, lift, work);
   }
 
-  private static Line prepare(String lift, String work) {
-    return new Line(SlotKind.PREPARE, lift, work);
+  private static DemoLine prepare(String lift, String work) {
+    return new DemoLine(SlotKind.PREPARE, lift, work);
   }
 
   private static Details why(String reason, String cues) {
@@ -137,9 +137,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     return new DemoProgram("Tamsin Rookwood", "tamsin", MassUnit.KG, Sex.FEMALE, 1991, "71.6",
         "Learns fast, gets bored faster: new variations keep her at it.", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 28, "", 0, "166", 0.15),
-            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "100", 28, "", 0, "101", 0.12),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "187.5", 28, "", 0, "188", 0.15)),
+            new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 28, "", 0, "166", 0.15),
+            new DemoNumbers("bench", Level.ADVANCED, Basis.ESTIMATED, "100", 28, "", 0, "101", 0.12),
+            new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "187.5", 28, "", 0, "188", 0.15)),
         Map.of("row", "50", "face-pull", "5", "back-extension", "25", "plank", "10"),
         List.of(Uses.of("squat", Method.ROTATION, HALF_A_YEAR, MONDAY, FRIDAY), Uses.of("bench", Method.ROTATION, HALF_A_YEAR, WEDNESDAY, SATURDAY)), plan);
   }
@@ -155,15 +155,15 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       case WEDNESDAY -> List.of(main("axle-deadlift", "emom 8x2 72%"), second("eighteen-inch-deadlift", "3x3 108% of deadlift"));
       case SATURDAY -> List.of(main("yoke-walk", "carry 1x20m " + (200 + 10 * Math.min(Math.max(week + 4, 0), 6)) + "kg").in(MEDLEY),
           main("farmers-walk", "carry 1x20m 105kg turns 1").in(MEDLEY), main("stone-load", "series 80/100/115/130kg").in(MEDLEY),
-          second("log-press", "timed 1x60s 85kg"), new Line(SlotKind.CONDITIONING, "sledge-push", "carry 4x30m 100kg rest 90s").with(leftOut()));
+          second("log-press", "timed 1x60s 85kg"), new DemoLine(SlotKind.CONDITIONING, "sledge-push", "carry 4x30m 100kg rest 90s").with(leftOut()));
       default -> List.of();
     };
     return new DemoProgram("Brannoc Tull", "brannoc", MassUnit.KG, Sex.MALE, 1996, "121.5",
         "Events on Saturdays in the yard. Stones without tacky until the last three weeks.", HALF_A_YEAR,
         List.of(
-            new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "115", 27, "", 0, "116", 0.25),
-            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "220", 27, "", 0, "222", 0.2),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "270", 27, "", 0, "272", 0.2)),
+            new DemoNumbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "115", 27, "", 0, "116", 0.25),
+            new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "220", 27, "", 0, "222", 0.2),
+            new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "270", 27, "", 0, "272", 0.2)),
         Map.of(), List.of(Uses.of("sandbag-carry", Method.EVENT_WEEKS, HALF_A_YEAR, WEDNESDAY).with(Map.of("mass", "100", "metres", "30"))), plan);
   }
 
@@ -172,9 +172,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     return new DemoProgram("Maren Oakhurst", "maren", MassUnit.KG, Sex.FEMALE, 1994, "83.5",
         "Goes to the Lowmoor Open in five weeks. Slow off the floor above 200.", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "187.5", 30, "", 0, "189", 0.22),
-            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "117.5", 30, "", 0, "118", 0.2),
-            new Numbers("deadlift", Level.ADVANCED, Basis.GOAL, "212.5", 30, "230", 5, "211", 0.15)),
+            new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "187.5", 30, "", 0, "189", 0.22),
+            new DemoNumbers("bench", Level.ADVANCED, Basis.ESTIMATED, "117.5", 30, "", 0, "118", 0.2),
+            new DemoNumbers("deadlift", Level.ADVANCED, Basis.GOAL, "212.5", 30, "230", 5, "211", 0.15)),
         Map.of("row", "75", "back-extension", "20", "paused-bench", "85"),
         List.of(Uses.of("deadlift", Method.GOAL_WAVE, 5, FRIDAY).with(Map.of("assistance", "row")),
             Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY).until(5)),
@@ -198,9 +198,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     };
     return new DemoProgram("Odile Farrant", "odile", MassUnit.KG, Sex.FEMALE, 2000, "63.2", "", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "112.5", 29, "", 0, "114", 0.4),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 29, "", 0, "68", 0.35),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "135", 29, "", 0, "137", 0.4)),
+            new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "112.5", 29, "", 0, "114", 0.4),
+            new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 29, "", 0, "68", 0.35),
+            new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "135", 29, "", 0, "137", 0.4)),
         Map.of("row", "50", "leg-curl", "30", "plank", "10", "chin-up", "5"),
         List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR, WEDNESDAY), Uses.of("deadlift",
             Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY)), plan);
@@ -216,9 +216,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     return new DemoProgram("Ansel Brightwater", "ansel", MassUnit.KG, Sex.MALE, 2006, "74",
         "New to the bar. Desk job, sleeps well.", 2,
         List.of(
-            new Numbers("squat", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "96", 1.2),
-            new Numbers("bench", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "67", 1),
-            new Numbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "122", 1.2)),
+            new DemoNumbers("squat", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "96", 1.2),
+            new DemoNumbers("bench", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "67", 1),
+            new DemoNumbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "", 0, "", 0, "122", 1.2)),
         Map.of("row", "40", "back-extension", "10"),
         List.of(Uses.of("squat", Method.NOVICE_LINEAR, 2, TUESDAY, THURSDAY, SATURDAY).with(Map.of("load", "60")),
             Uses.of("bench", Method.NOVICE_LINEAR, 2, TUESDAY, SATURDAY).with(Map.of("load", "42.5")),
@@ -238,9 +238,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
     return new DemoProgram("Corwin Thackeray-Hale", "corwin", MassUnit.LB, Sex.MALE, 1968, "205",
         "Left shoulder: no wide grip. Prefers few heavy sets.", HALF_A_YEAR,
         List.of(
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "385", 36, "", 0, "388", 0.1),
-            new Numbers("bench", Level.ADVANCED, Basis.ESTIMATED, "265", 36, "", 0, "267", 0.08),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "455", 36, "", 0, "452", 0.1)),
+            new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "385", 36, "", 0, "388", 0.1),
+            new DemoNumbers("bench", Level.ADVANCED, Basis.ESTIMATED, "265", 36, "", 0, "267", 0.08),
+            new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "455", 36, "", 0, "452", 0.1)),
         Map.of("row", "135", "back-extension", "45", "leg-curl", "90", "overhead-press", "115"),
         List.of(Uses.of("squat", Method.LADDER, HALF_A_YEAR, TUESDAY), Uses.of("bench", Method.LADDER, HALF_A_YEAR, THURSDAY), Uses.of("deadlift",
             Method.LADDER, HALF_A_YEAR, SATURDAY)), plan);
@@ -254,9 +254,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Juno Ashdown", "juno", MassUnit.KG, Sex.FEMALE, 2010, "56.8", "Sixteen; a parent comes along on Saturdays.", HALF_A_YEAR,
-        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "82.5", 27, "", 0, "84", 0.5),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "47.5", 27, "", 0, "48", 0.5),
-            new Numbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "95", 27, "", 0, "97", 0.6)),
+        List.of(new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "82.5", 27, "", 0, "84", 0.5),
+            new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "47.5", 27, "", 0, "48", 0.5),
+            new DemoNumbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "95", 27, "", 0, "97", 0.6)),
         Map.of("chin-up", "0", "plank", "0"),
         List.of(Uses.of("squat", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, WEDNESDAY, FRIDAY), Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY,
             WEDNESDAY, FRIDAY, SATURDAY)), plan);
@@ -270,9 +270,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Hal Wexcombe", "hal", MassUnit.KG, Sex.MALE, 1987, "94.2", "Three night shifts a week; trains after sleeping.", HALF_A_YEAR,
-        List.of(new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "120", 28, "", 0, "121", 0.2),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "205", 28, "", 0, "206", 0.2),
-            new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "160", 28, "", 0, "158", 0)),
+        List.of(new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "120", 28, "", 0, "121", 0.2),
+            new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "205", 28, "", 0, "206", 0.2),
+            new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "160", 28, "", 0, "158", 0)),
         Map.of("row", "70", "face-pull", "10", "leg-curl", "40", "plank", "10"),
         List.of(Uses.of("bench", Method.PLUS_SETS, HALF_A_YEAR, TUESDAY), Uses.of("deadlift", Method.PLUS_SETS, HALF_A_YEAR, FRIDAY),
             Uses.of("box-squat", Method.DOUBLE_PROGRESSION, HALF_A_YEAR, TUESDAY).with(Map.of("load", "90", "sets", "3", "from", "6", "to", "10"))), plan);
@@ -287,9 +287,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "75.4", "The Fellgate Cup was put off by four weeks.", HALF_A_YEAR,
-        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "152.5", 28, "165", 5, "154", 0.2),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "87.5", 28, "", 0, "88", 0.2),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "175", 28, "", 0, "177", 0.2)),
+        List.of(new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "152.5", 28, "165", 5, "154", 0.2),
+            new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "87.5", 28, "", 0, "88", 0.2),
+            new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "175", 28, "", 0, "177", 0.2)),
         Map.of("row", "55", "triceps-extension", "25", "back-extension", "15"),
         List.of(Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, MONDAY).until(3), Uses.of("squat", Method.SHRINKING_JUMPS, 3, MONDAY),
             Uses.of("bench", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY).until(9)), plan);
@@ -304,9 +304,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Emeric Stroud", "emeric", MassUnit.KG, Sex.MALE, 1993, "112.6", "Tall, slow in the middle of the bench.", HALF_A_YEAR,
-        List.of(new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "245", 28, "262.5", 7, "247", 0.15),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "157.5", 28, "", 0, "159", 0.15),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "280", 28, "", 0, "283", 0.15)),
+        List.of(new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "245", 28, "262.5", 7, "247", 0.15),
+            new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "157.5", 28, "", 0, "159", 0.15),
+            new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "280", 28, "", 0, "283", 0.15)),
         Map.of("leg-curl", "60", "row", "90", "lateral-raise", "12.5", "shrug", "120", "hanging-leg-raise", "0"),
         List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(9), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR, WEDNESDAY).until(9),
             Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY).until(9)), plan);
@@ -320,9 +320,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Sunniva Garth", "sunniva", MassUnit.KG, Sex.FEMALE, 1995, "88.1", "Stones are her event; the log is not yet.", HALF_A_YEAR,
-        List.of(new Numbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "77.5", 26, "", 0, "78", 0.3),
-            new Numbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 26, "", 0, "166", 0.2),
-            new Numbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 26, "", 0, "197", 0.2)),
+        List.of(new DemoNumbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "77.5", 26, "", 0, "78", 0.3),
+            new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 26, "", 0, "166", 0.2),
+            new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 26, "", 0, "197", 0.2)),
         Map.of("chest-supported-row", "20"),
         List.of(Uses.of("log-press", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(3),
             Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY).until(3), Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, TUESDAY).until(3),
@@ -340,9 +340,9 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
       default -> List.of();
     };
     return new DemoProgram("Leopold Quince", "leopold", MassUnit.LB, Sex.MALE, 1999, "218", "Wants the class below by summer.", HALF_A_YEAR,
-        List.of(new Numbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "365", 28, "", 0, "368", 0.05),
-            new Numbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "255", 28, "", 0, "256", 0.05),
-            new Numbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "440", 28, "", 0, "441", 0.05)),
+        List.of(new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "365", 28, "", 0, "368", 0.05),
+            new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "255", 28, "", 0, "256", 0.05),
+            new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "440", 28, "", 0, "441", 0.05)),
         Map.of("row", "145", "curl", "65", "pull-down", "120", "lateral-raise", "20", "triceps-extension", "60"),
         List.of(Uses.of("squat", Method.PLUS_SETS, HALF_A_YEAR, THURSDAY), Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, TUESDAY, THURSDAY, SATURDAY),
             Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY).until(5), Uses.of("deadlift", Method.BLOCKS, 5, FRIDAY)), plan);

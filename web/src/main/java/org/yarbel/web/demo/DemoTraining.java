@@ -85,7 +85,7 @@ class DemoTraining {
       programs.write(one.lifter(), one.context(from, places), from, 1);
     }
     for (DayOfWeek day : DayOfWeek.values()) {
-      List<DemoProgram.Line> lines = program.plan().on(day, week);
+      List<DemoProgram.DemoLine> lines = program.plan().on(day, week);
       if (!lines.isEmpty()) {
         session(one.lifter(), from.plusDays(day.getValue() - 1L), lines);
       }
@@ -101,13 +101,13 @@ class DemoTraining {
     }
   }
 
-  private void session(Lifter lifter, LocalDate day, List<DemoProgram.Line> lines) {
+  private void session(Lifter lifter, LocalDate day, List<DemoProgram.DemoLine> lines) {
     TrainingSession session = sessions.findByLifterIdAndDay(lifter.id(), day)
         .orElseGet(() -> sessions.saveAndFlush(new TrainingSession(lifter.id(), day)));
     int position = slots.findBySessionIdOrderByPositionAscIdAsc(session.id()).size();
     Groups groups = session.groups();
     Group above = null;
-    for (DemoProgram.Line line : lines) {
+    for (DemoProgram.DemoLine line : lines) {
       Group group = line.group();
       if (group != null && !group.equals(above)) {
         groups = groups.with(new Groups.Numbered(groups.free(), group, null));
@@ -144,18 +144,18 @@ class DemoTraining {
       done.add(new LoggedSet(asked.part(), asked.set(), load, outcome.reps(), outcome.rpe()));
       Instant at = session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + i * 4L).toInstant(ZoneOffset.UTC);
       write(one, new LoggedSetRow(one.lifter().id(), session.id(), slot.id(), place(asked), slot.lift(), session.day()), asked,
-          new Done(load, outcome, flagged, at));
+          new DemoDone(load, outcome, flagged, at));
     }
   }
 
   /** What became of a set, and when. */
-  private record Done(Mass load, SimulatedLifter.Outcome outcome, boolean flagged, Instant at) {}
+  private record DemoDone(Mass load, SimulatedLifter.Outcome outcome, boolean flagged, Instant at) {}
 
   private static LoggedSet.Place place(ResolvedSet asked) {
     return new LoggedSet.Place(asked.part(), asked.set());
   }
 
-  private void write(DemoLifter one, LoggedSetRow row, ResolvedSet asked, Done done) {
+  private void write(DemoLifter one, LoggedSetRow row, ResolvedSet asked, DemoDone done) {
     UUID key = new UUID(one.random().nextLong(), one.random().nextLong());
     Integer centimetres = asked.distance() == null ? null : Integer.valueOf(asked.distance().metres().movePointRight(2).intValue());
     Entry entry = new Entry(key, row.slotId(), place(asked), 1, -1, done.load(), done.outcome().reps(), done.outcome().rpe(), done.flagged(),

@@ -29,9 +29,9 @@ import org.yarbel.web.who.SignedIn;
 /** Changes how the lines of a session stand together, as {@link Arrangement} says; what is begun stays in its group. */
 @Service
 public class Arranging {
-  private static final Outcome FOLLOWS = Outcome.refused("It follows the line it does again: move or change that one.");
-  private static final Outcome THERE = Outcome.refused("It stands there already.");
-  private static final Outcome GROUP_BEGUN = Outcome.refused("It stays: sets of this group are logged.");
+  private static final ArrangeOutcome FOLLOWS = ArrangeOutcome.refused("It follows the line it does again: move or change that one.");
+  private static final ArrangeOutcome THERE = ArrangeOutcome.refused("It stands there already.");
+  private static final ArrangeOutcome GROUP_BEGUN = ArrangeOutcome.refused("It stays: sets of this group are logged.");
 
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
@@ -56,9 +56,9 @@ public class Arranging {
    *
    * @param changeId to undo it by; null when nothing was changed
    */
-  public record Outcome(@Nullable Long changeId, String said) {
-    static Outcome refused(String why) {
-      return new Outcome(null, why);
+  public record ArrangeOutcome(@Nullable Long changeId, String said) {
+    static ArrangeOutcome refused(String why) {
+      return new ArrangeOutcome(null, why);
     }
   }
 
@@ -75,7 +75,7 @@ public class Arranging {
 
   /** Moves a line by so many places; beyond the ends it stays at the end. */
   @Transactional
-  public Outcome move(long slotId, int by, SignedIn who) {
+  public ArrangeOutcome move(long slotId, int by, SignedIn who) {
     Slot slot = slot(slotId);
     Stand stand = stand(slot.sessionId());
     return slot.linkOf() != null ? FOLLOWS : changed(stand, stand.now.moved(slot.ref(), by), "Moved.", who).orElse(THERE);
@@ -83,7 +83,7 @@ public class Arranging {
 
   /** Moves a line to stand before another of its session; 0 for the end. */
   @Transactional
-  public Outcome moveBefore(long slotId, long beforeId, SignedIn who) {
+  public ArrangeOutcome moveBefore(long slotId, long beforeId, SignedIn who) {
     Slot slot = slot(slotId);
     if (slot.linkOf() != null) {
       return FOLLOWS;
@@ -95,7 +95,7 @@ public class Arranging {
 
   /** Lets a line be done by turns with the one above it. */
   @Transactional
-  public Outcome join(long slotId, SignedIn who) {
+  public ArrangeOutcome join(long slotId, SignedIn who) {
     Slot slot = slot(slotId);
     if (slot.linkOf() != null) {
       return FOLLOWS;
@@ -104,29 +104,29 @@ public class Arranging {
     Optional<Slot> above = stand.now.above(slot.ref()).flatMap(line -> stand.line(line.ref()));
     Set<Long> begun = sessions.begunOrAgain(stand.lines);
     if (above.isPresent() && (begun.contains(slot.id()) || begun.contains(above.get().id()))) {
-      return Outcome.refused("It stays: sets of these lines are logged.");
+      return ArrangeOutcome.refused("It stays: sets of these lines are logged.");
     }
     return changed(stand, stand.now.joined(slot.ref()), "Done by turns with the line above.", who)
-        .orElseGet(() -> Outcome.refused("There is no line above it to do it by turns with."));
+        .orElseGet(() -> ArrangeOutcome.refused("There is no line above it to do it by turns with."));
   }
 
   /** Lets a line be done by itself again. */
   @Transactional
-  public Outcome leave(long slotId, SignedIn who) {
+  public ArrangeOutcome leave(long slotId, SignedIn who) {
     Slot slot = slot(slotId);
     if (slot.linkOf() != null) {
       return FOLLOWS;
     }
     Stand stand = stand(slot.sessionId());
     if (slot.groupNo() != null && sessions.begunOrAgain(stand.lines).contains(slot.id())) {
-      return Outcome.refused("It stays: sets of this line are logged.");
+      return ArrangeOutcome.refused("It stays: sets of this line are logged.");
     }
-    return changed(stand, stand.now.left(slot.ref()), "Done by itself.", who).orElseGet(() -> Outcome.refused("It is done by itself already."));
+    return changed(stand, stand.now.left(slot.ref()), "Done by itself.", who).orElseGet(() -> ArrangeOutcome.refused("It is done by itself already."));
   }
 
   /** Changes rounds, rests and clock of a group. */
   @Transactional
-  public Outcome write(long sessionId, int number, Group group, SignedIn who) {
+  public ArrangeOutcome write(long sessionId, int number, Group group, SignedIn who) {
     turns.ofSession(sessionId);
     Stand stand = stand(sessionId);
     if (stand.now.groups().numbered(number).orElseThrow(NotFound::new).again() != null) {
@@ -138,17 +138,17 @@ public class Arranging {
 
   /** Does a group a second time at the end of the session, such as the warm-up as cool-down. */
   @Transactional
-  public Outcome again(long sessionId, int number, SlotKind kind, SignedIn who) {
+  public ArrangeOutcome again(long sessionId, int number, SlotKind kind, SignedIn who) {
     turns.ofSession(sessionId);
     Stand stand = stand(sessionId);
     stand.now.groups().numbered(number).orElseThrow(NotFound::new);
     return changed(stand, stand.now.again(number, kind), "Done again at the end, as " + kind.word() + ".", who)
-        .orElseGet(() -> Outcome.refused("It is done a second time already."));
+        .orElseGet(() -> ArrangeOutcome.refused("It is done a second time already."));
   }
 
   /** Takes a group apart; where it is done a second time, that goes. */
   @Transactional
-  public Outcome dissolve(long sessionId, int number, SignedIn who) {
+  public ArrangeOutcome dissolve(long sessionId, int number, SignedIn who) {
     turns.ofSession(sessionId);
     Stand stand = stand(sessionId);
     return begun(stand, number) ? GROUP_BEGUN : changed(stand, Optional.of(stand.now.dissolved(number)), "Each line by itself.", who).orElse(THERE);
@@ -159,10 +159,10 @@ public class Arranging {
     return stand.lines.stream().anyMatch(line -> Objects.equals(line.groupNo(), number) && begun.contains(line.id()));
   }
 
-  private Optional<Outcome> changed(Stand stand, Optional<Arrangement> becomes, String said, SignedIn who) {
+  private Optional<ArrangeOutcome> changed(Stand stand, Optional<Arrangement> becomes, String said, SignedIn who) {
     String words = DAY.format(stand.day()) + ": " + Character.toLowerCase(said.charAt(0)) + said.substring(1, said.length() - 1);
     return becomes.flatMap(next -> writer.change(lifters.findById(stand.session.lifterId()).orElseThrow(NotFound::new), Scope.session(stand.day(), words), who,
-        () -> sessions.arrange(stand.session, stand.lines, next))).map(change -> new Outcome(change, said));
+        () -> sessions.arrange(stand.session, stand.lines, next))).map(change -> new ArrangeOutcome(change, said));
   }
 
   private Stand stand(long sessionId) {

@@ -62,7 +62,7 @@ public class Batches {
    *
    * @param change to undo it by; empty when nothing was changed
    */
-  public record Written(int lines, Optional<Long> change) {}
+  public record BatchWritten(int lines, Optional<Long> change) {}
 
   /** Moves a line to another day; a sentence says what was done. */
   @Transactional
@@ -189,17 +189,17 @@ public class Batches {
 
   /** Writes lines behind what stands on their days. */
   @Transactional
-  public Written add(Lifter lifter, List<NewLine> lines, SignedIn who) {
+  public BatchWritten add(Lifter lifter, List<NewLine> lines, SignedIn who) {
     return write(lifter, lines, false, who);
   }
 
   /** Writes lines in place of what stands on their days and is not begun. */
   @Transactional
-  public Written replace(Lifter lifter, List<NewLine> lines, SignedIn who) {
+  public BatchWritten replace(Lifter lifter, List<NewLine> lines, SignedIn who) {
     return write(lifter, lines, true, who);
   }
 
-  private Written write(Lifter lifter, List<NewLine> lines, boolean replace, SignedIn who) {
+  private BatchWritten write(Lifter lifter, List<NewLine> lines, boolean replace, SignedIn who) {
     turns.ofLifter(lifter.id());
     Map<LocalDate, List<NewLine>> byDay = lines.stream().collect(Collectors.groupingBy(NewLine::day, LinkedHashMap::new, Collectors.toList()));
     Scope days = Scope.days(byDay.keySet());
@@ -212,7 +212,7 @@ public class Batches {
       }
       written[0] += put(session, all);
     }));
-    return new Written(written[0], change);
+    return new BatchWritten(written[0], change);
   }
 
   private int put(TrainingSession session, List<NewLine> lines) {

@@ -52,21 +52,21 @@ public class PlanService {
   }
 
   /** What became of a change. */
-  public sealed interface Outcome {
+  public sealed interface EditOutcome {
     /** Done; the change can be undone by its id. */
-    record Done(Slot slot, long changeId) implements Outcome {}
+    record Done(Slot slot, long changeId) implements EditOutcome {}
 
     /** The session has forty lines: none was added. */
-    record Full() implements Outcome {}
+    record Full() implements EditOutcome {}
 
     /** It says that already: nothing to do, whoever wrote it. */
-    record Same(Slot slot) implements Outcome {}
+    record Same(Slot slot) implements EditOutcome {}
 
     /** Somebody changed the slot meanwhile; nothing was touched. */
-    record ChangedMeanwhile(Slot now) implements Outcome {}
+    record ChangedMeanwhile(Slot now) implements EditOutcome {}
 
     /** Sets of the slot are logged: only what lies ahead can change. */
-    record Begun(Slot now) implements Outcome {}
+    record Begun(Slot now) implements EditOutcome {}
   }
 
   /**
@@ -74,10 +74,10 @@ public class PlanService {
    *
    * @param details what is said beside the work; null for what was said before
    */
-  public record Typed(SlotKind kind, Lift lift, String work, @Nullable Details details) {
+  public record TypedWork(SlotKind kind, Lift lift, String work, @Nullable Details details) {
     /** A line of which only lift and work are typed. */
-    public static Typed of(SlotKind kind, Lift lift, String work) {
-      return new Typed(kind, lift, work, null);
+    public static TypedWork of(SlotKind kind, Lift lift, String work) {
+      return new TypedWork(kind, lift, work, null);
     }
 
     String normal() {
@@ -87,12 +87,12 @@ public class PlanService {
 
   /** Adds a line to a lifter's day; the session is made with its first. */
   @Transactional
-  public Outcome add(Lifter lifter, LocalDate day, Typed typed, SignedIn who) {
+  public EditOutcome add(Lifter lifter, LocalDate day, TypedWork typed, SignedIn who) {
     turns.ofLifter(lifter.id());
     TrainingSession session = sessions.session(lifter, day);
     List<Slot> there = sessions.lines(session);
     if (there.size() >= Sessions.MOST_LINES) {
-      return new Outcome.Full();
+      return new EditOutcome.Full();
     }
     int position = there.isEmpty() ? 1 : there.get(there.size() - 1).position() + 1;
     Slot slot = new Slot(session.id(), position, typed.kind(), typed.lift().key(), typed.normal());
@@ -112,16 +112,16 @@ public class PlanService {
 
   /** Changes a line and those that do it again, unless it was changed or begun meanwhile. */
   @Transactional
-  public Outcome write(long slotId, int version, Typed typed, SignedIn who) {
+  public EditOutcome write(long slotId, int version, TypedWork typed, SignedIn who) {
     turns.ofLine(slotId);
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
     Details said = typed.details() == null ? slot.details() : typed.details();
     String lift = typed.lift().key();
     if (slot.kind() == typed.kind() && slot.lift().equals(lift) && slot.work().equals(typed.normal()) && slot.details().equals(said)) {
-      return new Outcome.Same(slot);
+      return new EditOutcome.Same(slot);
     }
     TrainingSession session = session(slot);
-    Optional<Outcome> refused = refused(slot, version, session);
+    Optional<EditOutcome> refused = refused(slot, version, session);
     return refused.isPresent() ? refused.get() : done(slot, lifter(session), Scope.line(session.day()), who, () -> {
       slot.write(typed.kind(), lift, typed.normal(), said);
       slots.save(slot);
@@ -130,11 +130,11 @@ public class PlanService {
 
   /** Takes a line out, unless it was changed or begun meanwhile. */
   @Transactional
-  public Outcome remove(long slotId, int version, SignedIn who) {
+  public EditOutcome remove(long slotId, int version, SignedIn who) {
     turns.ofLine(slotId);
     Slot slot = slots.findById(slotId).orElseThrow(NotFound::new);
     TrainingSession session = session(slot);
-    Optional<Outcome> refused = refused(slot, version, session);
+    Optional<EditOutcome> refused = refused(slot, version, session);
     Scope line = Scope.line(session.day());
     return refused.isPresent() ? refused.get() : done(slot, lifter(session), slot.origin() == null ? line : line.withMethods(), who, () -> {
       programs.takenOut(slot);
@@ -142,15 +142,15 @@ public class PlanService {
     });
   }
 
-  private Optional<Outcome> refused(Slot slot, int version, TrainingSession session) {
+  private Optional<EditOutcome> refused(Slot slot, int version, TrainingSession session) {
     if (slot.version() != version) {
-      return Optional.of(new Outcome.ChangedMeanwhile(slot));
+      return Optional.of(new EditOutcome.ChangedMeanwhile(slot));
     }
-    return sessions.begunOrAgain(sessions.lines(session)).contains(slot.id()) ? Optional.of(new Outcome.Begun(slot)) : Optional.empty();
+    return sessions.begunOrAgain(sessions.lines(session)).contains(slot.id()) ? Optional.of(new EditOutcome.Begun(slot)) : Optional.empty();
   }
 
-  private Outcome done(Slot slot, Lifter lifter, Scope scope, SignedIn who, Edit edit) {
-    return writer.change(lifter, scope, who, edit).<Outcome>map(change -> new Outcome.Done(slot, change)).orElseGet(() -> new Outcome.Same(slot));
+  private EditOutcome done(Slot slot, Lifter lifter, Scope scope, SignedIn who, Edit edit) {
+    return writer.change(lifter, scope, who, edit).<EditOutcome>map(change -> new EditOutcome.Done(slot, change)).orElseGet(() -> new EditOutcome.Same(slot));
   }
 
   private TrainingSession session(Slot slot) {

@@ -80,7 +80,7 @@ class FloorService {
     List<Long> sessionIds = training.values().stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> work = slots.findBySessionIdInOrderByPositionAscIdAsc(sessionIds).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, CardDocument.Line> issued = issuing.issuedLines(sessionIds);
+    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(sessionIds);
     Map<Long, Long> logged = log.counts(sessionIds).stream().collect(Collectors.toMap(
         LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
     Map<Long, List<TrackedPoint>> tracked = points.since(ids, mainLifts(), today.minusWeeks(SPARK_WEEKS)).stream()
@@ -116,7 +116,7 @@ class FloorService {
   }
 
   private static List<FloorView.WorkView> lines(List<Slot> slots, TrainingSession session, LifterContext context,
-      Map<Long, CardDocument.Line> issued) {
+      Map<Long, CardDocument.DocumentLine> issued) {
     return LineView.of(context, slots, session.groups(), issued).entrySet().stream()
         .map(entry -> line(entry.getKey(), entry.getValue(), context)).toList();
   }

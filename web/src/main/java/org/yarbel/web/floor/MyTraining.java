@@ -63,20 +63,20 @@ class MyTraining {
    * @param today null on a day without a session
    * @param behind days of the last two weeks of which nothing is logged, the newest first
    */
-  record Mine(String day, @Nullable Today today, List<Day> ahead, List<Day> behind) {
+  record Mine(String day, @Nullable TodaysTraining today, List<TrainingDay> ahead, List<TrainingDay> behind) {
     public boolean nothing() {
       return today == null && ahead.isEmpty() && behind.isEmpty();
     }
   }
 
   /** Today's session; {@code state} says how far it is. */
-  record Today(long sessionId, List<Line> lines, String state, boolean begun) {}
+  record TodaysTraining(long sessionId, List<TrainingLine> lines, String state, boolean begun) {}
 
   /** What is lifted: the loads of each part. */
-  record Line(String lift, String work, String loads) {}
+  record TrainingLine(String lift, String work, String loads) {}
 
   /** Another day with what is lifted on it. */
-  record Day(long sessionId, String day, String lifts) {}
+  record TrainingDay(long sessionId, String day, String lifts) {}
 
   @Transactional(readOnly = true)
   Mine of(long lifterId) {
@@ -90,15 +90,15 @@ class MyTraining {
     LifterContext context = contexts.of(lifter, all.stream().filter(s -> s.day().equals(today)).map(TrainingSession::placeId).filter(Objects::nonNull)
         .findFirst().orElse(null));
     Set<Long> ended = left.findBySessionIdIn(ids).stream().map(LeftSets::sessionId).collect(Collectors.toSet());
-    Today now = null;
-    List<Day> ahead = new ArrayList<>();
-    List<Day> behind = new ArrayList<>();
+    TodaysTraining now = null;
+    List<TrainingDay> ahead = new ArrayList<>();
+    List<TrainingDay> behind = new ArrayList<>();
     for (TrainingSession session : all) {
       List<Slot> own = lines.getOrDefault(session.id(), List.of());
       if (own.isEmpty()) {
         continue;
       }
-      Day day = new Day(session.id(), DAY.format(session.day()), own.stream().filter(slot -> slot.linkOf() == null)
+      TrainingDay day = new TrainingDay(session.id(), DAY.format(session.day()), own.stream().filter(slot -> slot.linkOf() == null)
           .map(slot -> context.lift(slot.lift()).name()).distinct().collect(Collectors.joining(", ")));
       if (session.day().equals(today)) {
         now = today(session, own, context, logged.getOrDefault(session.id(), 0L));
@@ -111,10 +111,10 @@ class MyTraining {
     return new Mine(DAY.format(today), now, ahead, behind);
   }
 
-  private Today today(TrainingSession session, List<Slot> own, LifterContext context, long logged) {
-    Map<Long, CardDocument.Line> issued = issuing.issuedLines(List.of(session.id()));
-    List<Line> lines = LineView.of(context, own, session.groups(), issued).entrySet().stream().map(entry -> new Line(context.lift(entry.getKey().lift())
+  private TodaysTraining today(TrainingSession session, List<Slot> own, LifterContext context, long logged) {
+    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(List.of(session.id()));
+    List<TrainingLine> lines = LineView.of(context, own, session.groups(), issued).entrySet().stream().map(entry -> new TrainingLine(context.lift(entry.getKey().lift())
         .name(), entry.getKey().work(), String.join(" · ", entry.getValue().loads()))).toList();
-    return new Today(session.id(), lines, logged == 0 ? "Begin" : logged + (logged == 1 ? " set logged: go on" : " sets logged: go on"), logged > 0);
+    return new TodaysTraining(session.id(), lines, logged == 0 ? "Begin" : logged + (logged == 1 ? " set logged: go on" : " sets logged: go on"), logged > 0);
   }
 }

@@ -22,16 +22,16 @@ import org.yarbel.web.plan.Slot;
  * @param heads of the columns
  * @param days in order, those with any line
  */
-public record Grid(List<Head> heads, List<DayRows> days) {
+public record Grid(List<GridHead> heads, List<DayRows> days) {
   /**
    * A column.
    *
    * @param lines below its title
    */
-  record Head(String title, @Nullable String href, List<String> lines) {}
+  record GridHead(String title, @Nullable String href, List<String> lines) {}
 
   /** A weekday with its rows. */
-  record DayRows(int weekday, String name, List<Row> rows) {}
+  record DayRows(int weekday, String name, List<GridRow> rows) {}
 
   /**
    * A lift of a day.
@@ -39,7 +39,7 @@ public record Grid(List<Head> heads, List<DayRows> days) {
    * @param shared what is written the same in every column that has it; null where it differs
    * @param cells one a column; null where it has none
    */
-  record Row(String kind, String lift, String key, @Nullable String shared, List<@Nullable Cell> cells) {}
+  record GridRow(String kind, String lift, String key, @Nullable String shared, List<@Nullable Cell> cells) {}
 
   /** A line in its column. */
   record Cell(long id, int version, String work, String loads, boolean forecast, boolean edited, boolean begun, String lift,
@@ -60,17 +60,17 @@ public record Grid(List<Head> heads, List<DayRows> days) {
   }
 
   /** A line with its column and place. */
-  record Placed(int column, LocalDate day, Slot slot, Cell cell) {}
+  record PlacedCell(int column, LocalDate day, Slot slot, Cell cell) {}
 
   /** Lays lines out: those of one weekday, lift and kind stand in one row, several of them in several. */
-  static Grid of(List<Head> heads, List<Placed> all) {
-    Map<Integer, Map<String, List<@Nullable Placed>>> days = new TreeMap<>();
+  static Grid of(List<GridHead> heads, List<PlacedCell> all) {
+    Map<Integer, Map<String, List<@Nullable PlacedCell>>> days = new TreeMap<>();
     Map<String, Integer> seen = new HashMap<>();
-    for (Placed placed : all) {
+    for (PlacedCell placed : all) {
       int weekday = placed.day().getDayOfWeek().getValue();
       String base = placed.slot().kind().ordinal() + "/" + placed.slot().lift();
       int nth = seen.merge(placed.column() + "/" + weekday + "/" + base, 1, Integer::sum);
-      List<@Nullable Placed> row = days.computeIfAbsent(weekday, w -> new LinkedHashMap<>())
+      List<@Nullable PlacedCell> row = days.computeIfAbsent(weekday, w -> new LinkedHashMap<>())
           .computeIfAbsent(base + "/" + nth, key -> blank(heads.size()));
       row.set(placed.column(), placed);
     }
@@ -80,28 +80,28 @@ public record Grid(List<Head> heads, List<DayRows> days) {
     return new Grid(heads, rows);
   }
 
-  private static List<@Nullable Placed> blank(int columns) {
-    List<@Nullable Placed> cells = new ArrayList<>();
+  private static List<@Nullable PlacedCell> blank(int columns) {
+    List<@Nullable PlacedCell> cells = new ArrayList<>();
     for (int i = 0; i < columns; i++) {
       cells.add(null);
     }
     return cells;
   }
 
-  private static Placed first(List<@Nullable Placed> row) {
+  private static PlacedCell first(List<@Nullable PlacedCell> row) {
     return row.stream().filter(Objects::nonNull).findFirst().orElseThrow();
   }
 
-  private static int kind(List<@Nullable Placed> row) {
+  private static int kind(List<@Nullable PlacedCell> row) {
     return first(row).slot().kind().ordinal();
   }
 
-  private static Row row(List<@Nullable Placed> row) {
-    Placed first = first(row);
+  private static GridRow row(List<@Nullable PlacedCell> row) {
+    PlacedCell first = first(row);
     boolean same = row.stream().filter(Objects::nonNull).count() > 1 && row.stream().allMatch(placed -> placed == null || placed.slot()
         .work().equals(first.slot().work()));
     List<@Nullable Cell> cells = new ArrayList<>();
     row.forEach(placed -> cells.add(placed == null ? null : placed.cell()));
-    return new Row(first.slot().kind().word(), first.cell().lift(), first.slot().lift(), same ? first.slot().work() : null, cells);
+    return new GridRow(first.slot().kind().word(), first.cell().lift(), first.slot().lift(), same ? first.slot().work() : null, cells);
   }
 }

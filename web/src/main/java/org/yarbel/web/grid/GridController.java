@@ -74,16 +74,16 @@ class GridController {
     response.addHeader("Vary", "HX-Request");
     Slot slot = plans.stored(id);
     Lift lift = lifts.catalogue().ofKey(slot.lift()).orElseThrow();
-    LineView typed = previews.line(new Previews.Place(plans.lifterOf(slot).id(), plans.dayOf(slot), id), lift, work, null);
+    LineView typed = previews.line(new Previews.PreviewPlace(plans.lifterOf(slot).id(), plans.dayOf(slot), id), lift, work, null);
     if (typed.wrong()) {
       return answer(cell(slot, lift, typed).saying("Not saved yet.", work, typed.problems()), HttpStatus.UNPROCESSABLE_CONTENT);
     }
     try {
-      PlanService.Outcome outcome = plan.write(id, version, PlanService.Typed.of(slot.kind(), lift, work), who);
-      if (outcome instanceof PlanService.Outcome.Done || outcome instanceof PlanService.Outcome.Same) {
+      PlanService.EditOutcome outcome = plan.write(id, version, PlanService.TypedWork.of(slot.kind(), lift, work), who);
+      if (outcome instanceof PlanService.EditOutcome.Done || outcome instanceof PlanService.EditOutcome.Same) {
         return answer(cell(plans.stored(id), lift, typed).saying("Saved.", plans.stored(id).work(), List.of()), HttpStatus.OK);
       }
-      if (outcome instanceof PlanService.Outcome.Begun begun) {
+      if (outcome instanceof PlanService.EditOutcome.Begun begun) {
         return answer(cell(begun.now(), lift, typed).saying(null, work, List.of("Sets of it are logged: it stays " + begun.now()
             .work() + ".")), HttpStatus.CONFLICT);
       }

@@ -61,9 +61,9 @@ public class GridService {
     Map<LocalDate, String> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday, end).stream()
         .collect(Collectors.toMap(w -> w.monday(), w -> "deload, " + w.kind().word()));
     Map<Integer, List<CountedLine>> counted = new HashMap<>();
-    List<Grid.Placed> placed = placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, end), List.of(lifter),
+    List<Grid.PlacedCell> placed = placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, end), List.of(lifter),
         session -> (int) ChronoUnit.WEEKS.between(monday, session.day()), counted);
-    List<Grid.Head> heads = new ArrayList<>();
+    List<Grid.GridHead> heads = new ArrayList<>();
     for (int week = 0; week < count; week++) {
       LocalDate from = monday.plusWeeks(week);
       List<String> lines = new ArrayList<>();
@@ -71,7 +71,7 @@ public class GridService {
         lines.add(easy.get(from));
       }
       lines.add(sums(counted.getOrDefault(week, List.of())));
-      heads.add(new Grid.Head(DAY.format(from) + " – " + DAY.format(from.plusDays(6)), "/lifters/" + lifter.id() + "/week?of=" + from, lines));
+      heads.add(new Grid.GridHead(DAY.format(from) + " – " + DAY.format(from.plusDays(6)), "/lifters/" + lifter.id() + "/week?of=" + from, lines));
     }
     return Grid.of(heads, placed);
   }
@@ -85,22 +85,22 @@ public class GridService {
     Map<Integer, List<CountedLine>> counted = new HashMap<>();
     List<TrainingSession> all = new ArrayList<>(sessions.findByLifterIdInAndDayBetween(ids, monday, monday.plusDays(6)));
     all.sort(Comparator.comparing(TrainingSession::day).thenComparing(session -> ids.indexOf(session.lifterId())));
-    List<Grid.Placed> placed = placed(all, lifters, session -> ids.indexOf(session.lifterId()), counted);
-    List<Grid.Head> heads = new ArrayList<>();
+    List<Grid.PlacedCell> placed = placed(all, lifters, session -> ids.indexOf(session.lifterId()), counted);
+    List<Grid.GridHead> heads = new ArrayList<>();
     for (Lifter lifter : lifters) {
       List<String> lines = new ArrayList<>();
       if (easy.containsKey(lifter.id())) {
         lines.add(easy.get(lifter.id()));
       }
       lines.add(sums(counted.getOrDefault(heads.size(), List.of())));
-      heads.add(new Grid.Head(lifter.name() + ", " + lifter.unit().symbol(), "/lifters/" + lifter.id() + "/week?of=" + monday, lines));
+      heads.add(new Grid.GridHead(lifter.name() + ", " + lifter.unit().symbol(), "/lifters/" + lifter.id() + "/week?of=" + monday, lines));
     }
     return Grid.of(heads, placed);
   }
 
   /** The lines of one week of a lifter, in order. */
   @Transactional(readOnly = true)
-  List<Grid.Placed> week(Lifter lifter, LocalDate monday) {
+  List<Grid.PlacedCell> week(Lifter lifter, LocalDate monday) {
     return placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, monday.plusDays(6)), List.of(lifter), session -> 0, new HashMap<>());
   }
 
@@ -109,20 +109,20 @@ public class GridService {
     return totals.hardSets() == 0 ? "nothing written" : totals.hardSets() + " hard sets, " + Math.round(10 * totals.tonnes()) / 10.0 + " t";
   }
 
-  private interface Column {
+  private interface GridColumn {
     int of(TrainingSession session);
   }
 
-  private List<Grid.Placed> placed(List<TrainingSession> all, List<Lifter> lifters, Column column, Map<Integer, List<CountedLine>> counted) {
+  private List<Grid.PlacedCell> placed(List<TrainingSession> all, List<Lifter> lifters, GridColumn column, Map<Integer, List<CountedLine>> counted) {
     Map<Long, LifterContext> known = contexts.of(lifters, Map.of());
     Map<List<Long>, LifterContext> elsewhere = new HashMap<>();
     Map<Long, Lifter> byId = lifters.stream().collect(Collectors.toMap(Lifter::id, lifter -> lifter));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, CardDocument.Line> issued = issuing.issuedLines(ids);
+    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(ids);
     List<Long> slotIds = lines.values().stream().flatMap(List::stream).map(Slot::id).toList();
     Set<Long> begun = slotIds.isEmpty() ? Set.of() : new HashSet<>(log.begun(slotIds));
-    List<Grid.Placed> placed = new ArrayList<>();
+    List<Grid.PlacedCell> placed = new ArrayList<>();
     for (TrainingSession session : all) {
       Long placeId = session.placeId();
       LifterContext context = placeId == null ? known.get(session.lifterId())
@@ -130,7 +130,7 @@ public class GridService {
       Map<Long, ResolvedLine> resolved = new HashMap<>();
       LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, Map.of(), resolved).forEach((slot, view) -> {
         Lift lift = context.lift(slot.lift());
-        placed.add(new Grid.Placed(column.of(session), session.day(), slot, Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.id()))));
+        placed.add(new Grid.PlacedCell(column.of(session), session.day(), slot, Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.id()))));
         ResolvedLine line = resolved.get(slot.id());
         if (line != null) {
           counted.computeIfAbsent(column.of(session), c -> new ArrayList<>()).add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line,

@@ -35,14 +35,14 @@ final class Sheet {
   private Sheet() {}
 
   /** What rows come to; either has something in it. */
-  record Read(List<NewLine> lines, List<String> problems) {}
+  record SheetRead(List<NewLine> lines, List<String> problems) {}
 
   /** The week as a table. */
-  static String write(List<Grid.Placed> week) {
+  static String write(List<Grid.PlacedCell> week) {
     StringBuilder table = new StringBuilder();
     try (CSVPrinter rows = new CSVPrinter(table, TABLE)) {
       rows.printRecord(HEAD);
-      for (Grid.Placed line : week) {
+      for (Grid.PlacedCell line : week) {
         if (line.slot().linkOf() == null) {
           rows.printRecord(line.day(), line.slot().kind().word(), cell(line.cell().lift()), cell(line.slot().work()), line.cell().loads());
         }
@@ -59,14 +59,14 @@ final class Sheet {
   }
 
   /** Tells whether the week was changed since it was shown. */
-  static String stamp(List<Grid.Placed> week) {
+  static String stamp(List<Grid.PlacedCell> week) {
     StringBuilder all = new StringBuilder();
     week.forEach(line -> all.append(line.slot().id()).append(':').append(line.slot().version()).append(' '));
     return Integer.toHexString(all.toString().hashCode());
   }
 
   /** Reads rows; each that cannot be read is a problem with its number. */
-  static Read read(String text, LocalDate monday, Catalogue lifts) {
+  static SheetRead read(String text, LocalDate monday, Catalogue lifts) {
     List<NewLine> lines = new ArrayList<>();
     List<String> problems = new ArrayList<>();
     try (CSVParser rows = TABLE.parse(new StringReader(text))) {
@@ -85,7 +85,7 @@ final class Sheet {
     if (lines.size() > MOST_ROWS) {
       problems.add("These are " + lines.size() + " rows: at most " + MOST_ROWS + " at a time.");
     }
-    return new Read(lines, problems);
+    return new SheetRead(lines, problems);
   }
 
   private static void row(long number, List<String> cells, LocalDate monday, Catalogue lifts, List<NewLine> lines, List<String> problems) {

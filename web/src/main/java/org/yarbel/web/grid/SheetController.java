@@ -47,7 +47,7 @@ class SheetController {
   }
 
   private void show(Model model, Lifter lifter, LocalDate monday, String typed, List<String> problems, boolean replace) {
-    List<Grid.Placed> lines = grids.week(lifter, monday);
+    List<Grid.PlacedCell> lines = grids.week(lifter, monday);
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
     model.addAttribute("of", monday.toString());
@@ -67,7 +67,7 @@ class SheetController {
           HttpServletResponse response) {
     Lifter lifter = plans.lifter(id);
     LocalDate monday = Programs.monday(of);
-    Sheet.Read read = Sheet.read(rows, monday, lifts.catalogue());
+    Sheet.SheetRead read = Sheet.read(rows, monday, lifts.catalogue());
     if (!read.problems().isEmpty()) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       show(model, lifter, monday, rows, read.problems(), !replace.isEmpty());

@@ -128,11 +128,11 @@ public class GroupBoards {
    * @param sentence for how many
    * @param changes to undo it by
    */
-  record Written(String sentence, List<Long> changes) {}
+  record GroupWritten(String sentence, List<Long> changes) {}
 
   /** Writes a line for all of a group on a day, as far as it can be worked out for them. */
   @Transactional
-  Written add(long groupId, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
+  GroupWritten add(long groupId, LocalDate day, SlotKind kind, Lift lift, String work, SignedIn who) {
     List<Long> changes = new ArrayList<>();
     List<String> left = new ArrayList<>();
     List<Lifter> all = lifters(groupId);
@@ -147,7 +147,7 @@ public class GroupBoards {
       }
     }
     undo.together(changes, groupId);
-    return new Written("Written for " + changes.size() + " of " + all.size() + ", each with their own loads." + left(left), changes);
+    return new GroupWritten("Written for " + changes.size() + " of " + all.size() + ", each with their own loads." + left(left), changes);
   }
 
   private static String left(List<String> left) {
@@ -161,7 +161,7 @@ public class GroupBoards {
 
   /** Changes a line that stands the same for several of a group; lines begun stay, and those that could not be worked out. */
   @Transactional
-  Written change(long groupId, LocalDate day, String lift, String was, String work, Lift named, SignedIn who) {
+  GroupWritten change(long groupId, LocalDate day, String lift, String was, String work, Lift named, SignedIn who) {
     List<Long> changes = new ArrayList<>();
     List<String> left = new ArrayList<>();
     int begun = 0;
@@ -176,15 +176,15 @@ public class GroupBoards {
             left.add(lifter.name() + ": " + wrong.get());
             continue;
           }
-          PlanService.Outcome outcome = plan.write(slot.id(), slot.version(), PlanService.Typed.of(slot.kind(), named, work), who);
-          if (outcome instanceof PlanService.Outcome.Done done) {
+          PlanService.EditOutcome outcome = plan.write(slot.id(), slot.version(), PlanService.TypedWork.of(slot.kind(), named, work), who);
+          if (outcome instanceof PlanService.EditOutcome.Done done) {
             changes.add(done.changeId());
           }
-          begun += outcome instanceof PlanService.Outcome.Begun ? 1 : 0;
+          begun += outcome instanceof PlanService.EditOutcome.Begun ? 1 : 0;
         }
       }
     }
     undo.together(changes, groupId);
-    return new Written("Changed for " + changes.size() + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay.") + left(left), changes);
+    return new GroupWritten("Changed for " + changes.size() + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay.") + left(left), changes);
   }
 }

@@ -10,10 +10,10 @@ public interface MethodSettings {
    * @param settings what methods, easy weeks and the long plan are set to
    * @param leftOut what of the methods' lines somebody took out, and is not written again
    */
-  record Stand(String settings, String leftOut) {}
+  record MethodStand(String settings, String leftOut) {}
 
   /** As they stand now. */
-  Stand of(Lifter lifter);
+  MethodStand of(Lifter lifter);
 
   /**
    * Puts back what a change set otherwise, and nothing else.
@@ -21,5 +21,5 @@ public interface MethodSettings {
    * @param from as the change left it
    * @param to as it was before
    */
-  void restore(Lifter lifter, Stand from, Stand to);
+  void restore(Lifter lifter, MethodStand from, MethodStand to);
 }

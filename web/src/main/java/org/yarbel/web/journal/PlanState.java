@@ -23,17 +23,17 @@ import org.yarbel.web.plan.TrainingSession;
  *
  * @param methods what methods are set to; null where the change has nothing to do with them
  */
-record PlanState(Scope.Extent extent, List<Day> days, MethodSettings.@Nullable Stand methods) {
+record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nullable MethodStand methods) {
   /**
    * A line as it stands.
    *
    * @param follows the line it does a second time
    * @param origin which method wrote it
    */
-  record Line(UUID ref, SlotKind kind, String lift, String work, Details details, int position, @Nullable Integer groupNo, @Nullable UUID follows,
+  record LineState(UUID ref, SlotKind kind, String lift, String work, Details details, int position, @Nullable Integer groupNo, @Nullable UUID follows,
       Slot.@Nullable Origin origin, @Nullable String written, boolean forecast, @Nullable Long trainingNg, @Nullable String remark) {
-    static Line of(Slot slot, @Nullable Slot first) {
-      return new Line(slot.ref(), slot.kind(), slot.lift(), slot.work(), slot.details(), slot.position(), slot.groupNo(), first == null ? null : first.ref(),
+    static LineState of(Slot slot, @Nullable Slot first) {
+      return new LineState(slot.ref(), slot.kind(), slot.lift(), slot.work(), slot.details(), slot.position(), slot.groupNo(), first == null ? null : first.ref(),
           slot.origin(), slot.written(), slot.forecast(), slot.trainingNg(), slot.remark());
     }
 
@@ -54,36 +54,36 @@ record PlanState(Scope.Extent extent, List<Day> days, MethodSettings.@Nullable S
       return content;
     }
 
-    boolean saysAs(@Nullable Line other) {
+    boolean saysAs(@Nullable LineState other) {
       return other != null && content().equals(other.content());
     }
   }
 
   /** A day as it stands; without a session it has no lines. */
-  record Day(LocalDate date, @Nullable Long placeId, Groups groups, List<Line> lines) {
-    static Day of(TrainingSession session, List<Slot> slots) {
+  record DayState(LocalDate date, @Nullable Long placeId, Groups groups, List<LineState> lines) {
+    static DayState of(TrainingSession session, List<Slot> slots) {
       Map<Long, Slot> byId = slots.stream().collect(Collectors.toMap(Slot::id, Function.identity()));
-      return new Day(session.day(), session.placeId(), session.groups(), slots.stream().map(slot -> Line.of(slot, byId.get(slot.linkOf()))).toList());
+      return new DayState(session.day(), session.placeId(), session.groups(), slots.stream().map(slot -> LineState.of(slot, byId.get(slot.linkOf()))).toList());
     }
 
-    static Day empty(LocalDate date) {
-      return new Day(date, null, Groups.NONE, List.of());
+    static DayState empty(LocalDate date) {
+      return new DayState(date, null, Groups.NONE, List.of());
     }
 
     /** Whether a coach would see no difference. */
-    boolean sameAs(Day other) {
+    boolean sameAs(DayState other) {
       return groups.equals(other.groups) && Objects.equals(placeId, other.placeId) && standsAs(other);
     }
 
     /** Whether the lines say the same in the same order and groups. */
-    boolean standsAs(Day other) {
-      return groups.equals(other.groups) && lines.stream().map(Line::said).toList().equals(other.lines.stream().map(Line::said).toList())
+    boolean standsAs(DayState other) {
+      return groups.equals(other.groups) && lines.stream().map(LineState::said).toList().equals(other.lines.stream().map(LineState::said).toList())
           && followed().equals(other.followed());
     }
 
     /** Which lines are a second time, and of which, by their places. */
     private List<Integer> followed() {
-      List<UUID> refs = lines.stream().map(Line::ref).toList();
+      List<UUID> refs = lines.stream().map(LineState::ref).toList();
       return lines.stream().map(line -> line.follows() == null ? -1 : refs.indexOf(line.follows())).toList();
     }
 
@@ -94,7 +94,7 @@ record PlanState(Scope.Extent extent, List<Day> days, MethodSettings.@Nullable S
     }
 
     /** Whether order and groups are the same, whatever the lines are for. */
-    boolean arrangedAs(Day other) {
+    boolean arrangedAs(DayState other) {
       return groups.equals(other.groups) && places().equals(other.places());
     }
 
@@ -107,19 +107,19 @@ record PlanState(Scope.Extent extent, List<Day> days, MethodSettings.@Nullable S
       }).toList();
     }
 
-    Optional<Line> line(UUID ref) {
+    Optional<LineState> line(UUID ref) {
       return lines.stream().filter(line -> line.ref().equals(ref)).findFirst();
     }
   }
 
   /** A day; one that was not looked at is empty. */
-  Day day(LocalDate date) {
-    return days.stream().filter(day -> day.date().equals(date)).findFirst().orElseGet(() -> Day.empty(date));
+  DayState day(LocalDate date) {
+    return days.stream().filter(day -> day.date().equals(date)).findFirst().orElseGet(() -> DayState.empty(date));
   }
 
   /** The days that another state of the same days has otherwise. */
   List<LocalDate> changed(PlanState other) {
-    return days.stream().filter(day -> !day.sameAs(other.day(day.date()))).map(Day::date).toList();
+    return days.stream().filter(day -> !day.sameAs(other.day(day.date()))).map(DayState::date).toList();
   }
 
   boolean sameAs(PlanState other) {
@@ -134,18 +134,18 @@ record PlanState(Scope.Extent extent, List<Day> days, MethodSettings.@Nullable S
   /** Only what another state has otherwise: of single lines these alone, of days only those, and nothing of methods that stays. */
   PlanState without(PlanState other) {
     List<LocalDate> changed = changed(other);
-    List<Day> kept = days.stream().filter(day -> changed.contains(day.date())).map(day -> extent == Scope.Extent.LINE ? lines(day, other.day(day.date())) : day).toList();
+    List<DayState> kept = days.stream().filter(day -> changed.contains(day.date())).map(day -> extent == Scope.Extent.LINE ? lines(day, other.day(day.date())) : day).toList();
     return new PlanState(extent, kept, Objects.equals(methods, other.methods) ? null : methods);
   }
 
-  private static Day lines(Day day, Day other) {
-    return new Day(day.date(), day.placeId(), day.groups(), day.lines().stream()
-        .filter(line -> !other.line(line.ref()).map(Line::said).filter(line.said()::equals).isPresent()).toList());
+  private static DayState lines(DayState day, DayState other) {
+    return new DayState(day.date(), day.placeId(), day.groups(), day.lines().stream()
+        .filter(line -> !other.line(line.ref()).map(LineState::said).filter(line.said()::equals).isPresent()).toList());
   }
 
   /** All lines, by their refs. */
-  Map<UUID, Line> lines() {
-    Map<UUID, Line> all = new TreeMap<>();
+  Map<UUID, LineState> lines() {
+    Map<UUID, LineState> all = new TreeMap<>();
     days.forEach(day -> day.lines().forEach(line -> all.put(line.ref(), line)));
     return all;
   }

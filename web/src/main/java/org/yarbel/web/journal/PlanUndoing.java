@@ -58,33 +58,33 @@ class PlanUndoing implements Undoing {
   }
 
   /** A change that is taken back or done again: what must stand, and what shall. */
-  private record Step(Lifter lifter, PlanState from, PlanState to, boolean back) {
+  private record UndoStep(Lifter lifter, PlanState from, PlanState to, boolean back) {
     List<LocalDate> days() {
-      return to.days().stream().map(PlanState.Day::date).toList();
+      return to.days().stream().map(PlanState.DayState::date).toList();
     }
   }
 
   @Override
   @Transactional
-  public Outcome undo(Change change) {
+  public UndoOutcome undo(Change change) {
     return step(change, true);
   }
 
   @Override
   @Transactional
-  public Outcome redo(Change change) {
+  public UndoOutcome redo(Change change) {
     return step(change, false);
   }
 
-  private Outcome step(Change change, boolean back) {
+  private UndoOutcome step(Change change, boolean back) {
     turns.ofLifter(change.lifterId());
     Lifter lifter = lifters.findById(change.lifterId()).orElseThrow(NotFound::new);
     PlanState before = json.read(Objects.requireNonNull(change.before()), PlanState.class);
     PlanState after = json.read(Objects.requireNonNull(change.after()), PlanState.class);
-    Step step = back ? new Step(lifter, after, before, true) : new Step(lifter, before, after, false);
+    UndoStep step = back ? new UndoStep(lifter, after, before, true) : new UndoStep(lifter, before, after, false);
     Optional<String> refused = change.undone() == back ? Optional.of(Said.changedSince(step.from, step.back)) : refused(step);
     if (refused.isPresent()) {
-      return Outcome.refused(refused.get());
+      return UndoOutcome.refused(refused.get());
     }
     if (back) {
       change.undo();
@@ -92,10 +92,10 @@ class PlanUndoing implements Undoing {
       change.redo();
     }
     put(step);
-    return Outcome.done(Said.done(step.from, step.to, back));
+    return UndoOutcome.done(Said.done(step.from, step.to, back));
   }
 
-  private Optional<String> refused(Step step) {
+  private Optional<String> refused(UndoStep step) {
     return switch (step.to.extent()) {
       case LINE -> lineRefused(step);
       case SESSION -> stands(step).stream().allMatch(day -> day.arrangedAs(step.from.day(day.date()))) ? Optional.empty()
@@ -104,19 +104,19 @@ class PlanUndoing implements Undoing {
     };
   }
 
-  private List<PlanState.Day> stands(Step step) {
+  private List<PlanState.DayState> stands(UndoStep step) {
     return sessions.states(step.lifter.id(), step.days());
   }
 
-  private Optional<String> lineRefused(Step step) {
-    Map<UUID, PlanState.Line> from = step.from.lines();
-    Map<UUID, PlanState.Line> to = step.to.lines();
+  private Optional<String> lineRefused(UndoStep step) {
+    Map<UUID, PlanState.LineState> from = step.from.lines();
+    Map<UUID, PlanState.LineState> to = step.to.lines();
     Map<UUID, Slot> now = byRef(step);
     List<Slot> touched = new ArrayList<>();
     for (UUID ref : written(step)) {
       Slot slot = now.get(ref);
-      PlanState.Line was = from.get(ref);
-      boolean stands = slot == null ? was == null : was != null && PlanState.Line.of(slot, null).saysAs(was);
+      PlanState.LineState was = from.get(ref);
+      boolean stands = slot == null ? was == null : was != null && PlanState.LineState.of(slot, null).saysAs(was);
       if (!stands) {
         return Optional.of(Said.changedSince(step.from, step.back));
       }
@@ -131,28 +131,28 @@ class PlanUndoing implements Undoing {
   }
 
   /** The lines that say something else, and do not only follow. */
-  private static Set<UUID> written(Step step) {
-    Map<UUID, PlanState.Line> from = step.from.lines();
-    Map<UUID, PlanState.Line> to = step.to.lines();
+  private static Set<UUID> written(UndoStep step) {
+    Map<UUID, PlanState.LineState> from = step.from.lines();
+    Map<UUID, PlanState.LineState> to = step.to.lines();
     Set<UUID> refs = new TreeSet<>(from.keySet());
     refs.addAll(to.keySet());
     refs.removeIf(ref -> {
-      PlanState.Line any = Objects.requireNonNull(from.getOrDefault(ref, to.get(ref)));
-      PlanState.Line was = from.get(ref);
+      PlanState.LineState any = Objects.requireNonNull(from.getOrDefault(ref, to.get(ref)));
+      PlanState.LineState was = from.get(ref);
       return any.follows() != null || was != null && was.saysAs(to.get(ref));
     });
     return refs;
   }
 
   /** The lines as they stand on the days, by their refs. */
-  private Map<UUID, Slot> byRef(Step step) {
+  private Map<UUID, Slot> byRef(UndoStep step) {
     List<Long> ids = sessions.of(step.lifter.id(), step.days()).stream().map(TrainingSession::id).toList();
     return slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.toMap(Slot::ref, slot -> slot));
   }
 
-  private Optional<String> daysRefused(Step step) {
-    List<PlanState.Day> now = stands(step);
-    Optional<PlanState.Day> other = now.stream().filter(day -> !day.standsAs(step.from.day(day.date()))).findFirst();
+  private Optional<String> daysRefused(UndoStep step) {
+    List<PlanState.DayState> now = stands(step);
+    Optional<PlanState.DayState> other = now.stream().filter(day -> !day.standsAs(step.from.day(day.date()))).findFirst();
     if (other.isPresent()) {
       return Optional.of(other.get().date() + " was changed again since, by a later change or by a method after a log: this one stays.");
     }
@@ -163,11 +163,11 @@ class PlanUndoing implements Undoing {
         .map(day -> "Sets of " + day.date() + " are logged: only what lies ahead can change.");
   }
 
-  private static boolean kept(PlanState.Line line, PlanState.Day then) {
+  private static boolean kept(PlanState.LineState line, PlanState.DayState then) {
     return then.lines().stream().anyMatch(other -> other.said().equals(line.said()));
   }
 
-  private void put(Step step) {
+  private void put(UndoStep step) {
     switch (step.to.extent()) {
       case LINE -> putLines(step);
       case SESSION -> putSessions(step);
@@ -181,13 +181,13 @@ class PlanUndoing implements Undoing {
     writer.tell(step.lifter, step.days());
   }
 
-  private void putLines(Step step) {
+  private void putLines(UndoStep step) {
     Map<UUID, Slot> now = byRef(step);
-    for (PlanState.Day day : step.to.days()) {
+    for (PlanState.DayState day : step.to.days()) {
       TrainingSession session = sessions.session(step.lifter, day.date());
       session.arrange(withGroups(session.groups(), day.groups(), step.from.day(day.date()).groups()));
       rows.save(session);
-      for (PlanState.Line line : day.lines()) {
+      for (PlanState.LineState line : day.lines()) {
         if (line.follows() == null) {
           Slot slot = now.getOrDefault(line.ref(), null);
           Integer left = step.from.lines().containsKey(line.ref()) ? step.from.lines().get(line.ref()).groupNo() : null;
@@ -215,30 +215,30 @@ class PlanUndoing implements Undoing {
     return groups;
   }
 
-  private void putSessions(Step step) {
-    for (PlanState.Day day : step.to.days()) {
+  private void putSessions(UndoStep step) {
+    for (PlanState.DayState day : step.to.days()) {
       TrainingSession session = sessions.session(step.lifter, day.date());
       session.moveTo(day.placeId());
       session.arrange(day.groups());
       rows.save(session);
-      Map<UUID, PlanState.Line> placed = new HashMap<>();
+      Map<UUID, PlanState.LineState> placed = new HashMap<>();
       day.lines().forEach(line -> placed.put(line.ref(), line));
       sessions.lines(session).stream().filter(slot -> placed.containsKey(slot.ref())).forEach(slot -> {
-        PlanState.Line line = Objects.requireNonNull(placed.get(slot.ref()));
+        PlanState.LineState line = Objects.requireNonNull(placed.get(slot.ref()));
         slot.place(line.position(), line.groupNo());
       });
     }
   }
 
-  private void putDays(Step step) {
+  private void putDays(UndoStep step) {
     Map<UUID, Slot> there = new HashMap<>(byRef(step));
-    for (PlanState.Day day : step.to.days()) {
+    for (PlanState.DayState day : step.to.days()) {
       TrainingSession session = sessions.session(step.lifter, day.date());
       session.moveTo(day.placeId());
       session.arrange(day.groups());
       rows.save(session);
       Map<UUID, Slot> lines = new HashMap<>();
-      for (PlanState.Line line : day.lines()) {
+      for (PlanState.LineState line : day.lines()) {
         Slot kept = there.remove(line.ref());
         Slot slot = kept == null ? Slot.back(line.ref(), session.id(), line.kind(), line.lift(), line.work()) : kept;
         slot.moveTo(session.id(), lines.size() + 1);
@@ -252,12 +252,12 @@ class PlanUndoing implements Undoing {
     slots.deleteAll(there.values().stream().sorted(Comparator.comparing(slot -> slot.linkOf() == null)).toList());
   }
 
-  private static @Nullable Long firstOf(PlanState.Line line, Map<UUID, Slot> lines) {
+  private static @Nullable Long firstOf(PlanState.LineState line, Map<UUID, Slot> lines) {
     Slot first = line.follows() == null ? null : lines.get(line.follows());
     return first == null ? null : Long.valueOf(first.id());
   }
 
-  private static void say(Slot slot, PlanState.Line line) {
+  private static void say(Slot slot, PlanState.LineState line) {
     slot.write(line.kind(), line.lift(), line.work(), line.details());
     slot.originate(line.origin(), line.written(), line.forecast(), line.trainingNg(), line.remark());
   }

@@ -91,7 +91,7 @@ public class PlanWriter {
   }
 
   private PlanState state(Lifter lifter, Scope.Extent extent, Collection<LocalDate> days, boolean withMethods) {
-    MethodSettings.@Nullable Stand stand = withMethods ? methods.of(lifter) : null;
+    MethodSettings.@Nullable MethodStand stand = withMethods ? methods.of(lifter) : null;
     return new PlanState(extent, sessions.states(lifter.id(), days), stand);
   }
 

@@ -16,7 +16,7 @@ final class Said {
 
   /** The work of the line that was written; empty where it is out. */
   private static Optional<String> line(PlanState from, PlanState to) {
-    return to.lines().values().stream().filter(line -> line.follows() == null && !line.saysAs(from.lines().get(line.ref()))).map(PlanState.Line::work).findFirst();
+    return to.lines().values().stream().filter(line -> line.follows() == null && !line.saysAs(from.lines().get(line.ref()))).map(PlanState.LineState::work).findFirst();
   }
 
   static String changedSince(PlanState from, boolean back) {

@@ -93,14 +93,14 @@ public class Sessions {
   }
 
   /** Days of a lifter as they stand. */
-  List<PlanState.Day> states(long lifterId, Collection<LocalDate> days) {
+  List<PlanState.DayState> states(long lifterId, Collection<LocalDate> days) {
     List<TrainingSession> all = sessions.findByLifterIdAndDayIn(lifterId, days);
     Map<LocalDate, TrainingSession> byDay = all.stream().collect(Collectors.toMap(TrainingSession::day, Function.identity()));
     Map<Long, List<Slot>> lines = lines(all);
-    List<PlanState.Day> states = new ArrayList<>();
+    List<PlanState.DayState> states = new ArrayList<>();
     for (LocalDate day : new TreeSet<>(days)) {
       TrainingSession session = byDay.get(day);
-      states.add(session == null ? PlanState.Day.empty(day) : PlanState.Day.of(session, lines.getOrDefault(session.id(), List.of())));
+      states.add(session == null ? PlanState.DayState.empty(day) : PlanState.DayState.of(session, lines.getOrDefault(session.id(), List.of())));
     }
     return states;
   }

@@ -44,20 +44,20 @@ public class Undo {
    * @param redoes what is done again; null for nothing
    */
   public record Steps(List<String> levels, @Nullable String redoes) {
-    static Steps of(List<ChangeRepository.Level> levels, Optional<Change> redo) {
+    static Steps of(List<ChangeRepository.UndoLevel> levels, Optional<Change> redo) {
       return new Steps(levels.stream().map(Steps::words).toList(), redo.map(change -> change.words() == null ? "" : change.words()).orElse(null));
     }
 
     /** From the newest changes: of those behind all that stand the one undone last is done again. */
-    static Steps of(List<ChangeRepository.Told> newest) {
-      List<ChangeRepository.Told> stand = newest.stream().filter(change -> !change.getUndone()).toList();
+    static Steps of(List<ChangeRepository.ToldChange> newest) {
+      List<ChangeRepository.ToldChange> stand = newest.stream().filter(change -> !change.getUndone()).toList();
       long last = stand.isEmpty() ? 0 : stand.get(0).getId();
       String redo = newest.stream().filter(change -> change.getUndone() && change.getId() > last && change.getUndoneAt() != null)
-          .max(Comparator.comparing(ChangeRepository.Told::getUndoneAt)).map(ChangeRepository.Told::getWords).orElse(null);
-      return new Steps(stand.stream().limit(LEVELS).map(ChangeRepository.Told::getWords).toList(), redo);
+          .max(Comparator.comparing(ChangeRepository.ToldChange::getUndoneAt)).map(ChangeRepository.ToldChange::getWords).orElse(null);
+      return new Steps(stand.stream().limit(LEVELS).map(ChangeRepository.ToldChange::getWords).toList(), redo);
     }
 
-    private static String words(ChangeRepository.Level level) {
+    private static String words(ChangeRepository.UndoLevel level) {
       return level.getWords() + (level.getChanges() > 1 ? ", for " + Count.of((int) level.getChanges(), "lifter") : "");
     }
 
@@ -83,7 +83,7 @@ public class Undo {
   /** The same of what was written for a group. */
   @Transactional(readOnly = true)
   public Steps ofGroup(long groupId) {
-    List<ChangeRepository.Level> levels = changes.levelsOfGroup(groupId, Limit.of(LEVELS));
+    List<ChangeRepository.UndoLevel> levels = changes.levelsOfGroup(groupId, Limit.of(LEVELS));
     return Steps.of(levels, nextOfGroup(groupId, newest(levels)));
   }
 
@@ -108,7 +108,7 @@ public class Undo {
   @Transactional
   public String undo(long lifterId, int steps) {
     turns.ofLifter(lifterId);
-    Undoing.Outcome outcome = Undoing.Outcome.refused("There is nothing to undo.");
+    Undoing.UndoOutcome outcome = Undoing.UndoOutcome.refused("There is nothing to undo.");
     for (int step = 0; step < Math.min(steps, LEVELS) && (step == 0 || outcome.done()); step++) {
       Optional<Change> newest = newest(lifterId);
       if (newest.isEmpty()) {
@@ -168,11 +168,11 @@ public class Undo {
     return stay.isEmpty() ? "" : " " + stay.size() + " changed or begun since: those stay.";
   }
 
-  private Undoing.Outcome back(Change change) {
+  private Undoing.UndoOutcome back(Change change) {
     return of(change).undo(change);
   }
 
-  private Undoing.Outcome again(Change change) {
+  private Undoing.UndoOutcome again(Change change) {
     return of(change).redo(change);
   }
 
@@ -184,7 +184,7 @@ public class Undo {
     return one.map(change -> change.batch() == null ? List.of(change) : changes.findByBatchOrderById(change.batch())).orElse(List.of());
   }
 
-  private static long newest(List<ChangeRepository.Level> levels) {
+  private static long newest(List<ChangeRepository.UndoLevel> levels) {
     return levels.isEmpty() ? 0 : levels.get(0).getId();
   }
 

@@ -29,8 +29,8 @@ class Words {
 
   /** {@code Squat 5x5 60kg → 5x5 65kg}. */
   private String line(PlanState before, PlanState after) {
-    PlanState.Line was = written(before, after);
-    PlanState.Line is = written(after, before);
+    PlanState.LineState was = written(before, after);
+    PlanState.LineState is = written(after, before);
     if (was == null) {
       return "adding " + name(is);
     }
@@ -44,11 +44,11 @@ class Words {
   }
 
   /** The line somebody wrote, and not one that followed it or was done by turns with it. */
-  private static PlanState.@Nullable Line written(PlanState in, PlanState other) {
+  private static PlanState.@Nullable LineState written(PlanState in, PlanState other) {
     return in.lines().values().stream().filter(line -> line.follows() == null && !line.saysAs(other.lines().get(line.ref()))).findFirst().orElse(null);
   }
 
-  private String name(PlanState.@Nullable Line line) {
+  private String name(PlanState.@Nullable LineState line) {
     return line == null ? "" : lifts.catalogue().ofKey(line.lift()).map(Lift::name).orElse(line.lift()) + " " + line.work();
   }
 
@@ -58,8 +58,8 @@ class Words {
     if (changed.isEmpty()) {
       return "methods or easy weeks";
     }
-    List<PlanState.Line> out = new ArrayList<>();
-    List<PlanState.Line> in = new ArrayList<>();
+    List<PlanState.LineState> out = new ArrayList<>();
+    List<PlanState.LineState> in = new ArrayList<>();
     for (LocalDate day : changed) {
       out.addAll(only(before.day(day), after.day(day)));
       in.addAll(only(after.day(day), before.day(day)));
@@ -68,7 +68,7 @@ class Words {
     return (before.setOtherwise(after) ? "methods, with " : "") + lines(out, in) + (changed.size() == 1 ? ", " : " of ") + days;
   }
 
-  private String lines(List<PlanState.Line> out, List<PlanState.Line> in) {
+  private String lines(List<PlanState.LineState> out, List<PlanState.LineState> in) {
     int lines = Math.max(out.size(), in.size());
     if (lines == 1) {
       return name(in.isEmpty() ? out.get(0) : in.get(0));
@@ -77,8 +77,8 @@ class Words {
   }
 
   /** The lines of a day that say what no line of another does. */
-  private static List<PlanState.Line> only(PlanState.Day day, PlanState.Day other) {
-    List<List<@Nullable Object>> there = other.lines().stream().map(PlanState.Line::said).toList();
+  private static List<PlanState.LineState> only(PlanState.DayState day, PlanState.DayState other) {
+    List<List<@Nullable Object>> there = other.lines().stream().map(PlanState.LineState::said).toList();
     return day.lines().stream().filter(line -> !there.contains(line.said())).toList();
   }
 }

@@ -48,11 +48,11 @@ class KitController {
   @PostMapping("/kit/{id}")
   ModelAndView write(@PathVariable long id, @RequestParam Map<String, String> fields,
       @RequestParam(defaultValue = "-1") int version, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    KitRoom.Saved saved;
+    KitRoom.SavedKit saved;
     try {
       saved = room.write(id, version, fields, who);
     } catch (OptimisticLockingFailureException meanwhile) {
-      saved = new KitRoom.Saved(new Typed(fields), id, 0, true);
+      saved = new KitRoom.SavedKit(new Typed(fields), id, 0, true);
     }
     if (saved.meanwhile() || !saved.typed().fine()) {
       ModelAndView again = new ModelAndView("kitroom/page", shown(KitView.of(room.place(id), places).typed(saved.typed())));
@@ -72,7 +72,7 @@ class KitController {
 
   @PostMapping("/kit/{id}/undo/{change}")
   String undo(@PathVariable long id, @PathVariable long change, RedirectAttributes flash) {
-    Undoing.Outcome outcome = room.undo(id, change);
+    Undoing.UndoOutcome outcome = room.undo(id, change);
     flash.addFlashAttribute("said", outcome.sentence());
     flash.addFlashAttribute("refused", !outcome.done());
     return "redirect:/kit/" + id;
@@ -80,7 +80,7 @@ class KitController {
 
   @PostMapping("/kit")
   ModelAndView add(@RequestParam Map<String, String> fields, RedirectAttributes flash) {
-    KitRoom.Saved saved = room.add(fields);
+    KitRoom.SavedKit saved = room.add(fields);
     if (!saved.typed().fine()) {
       ModelAndView again = new ModelAndView("kitroom/page", shown(KitView.of(room.place(null), places)));
       again.addObject("newName", fields.getOrDefault("name", ""));

@@ -41,18 +41,18 @@ class KitRoom implements Undoing {
   }
 
   /** What a place was called and owned. */
-  private record Said(String name, PlaceKit kit) {}
+  private record KitSaid(String name, PlaceKit kit) {}
 
   /**
    * What became of a form.
    *
    * @param changeId by which it can be undone; 0 when nothing was changed
    */
-  record Saved(Typed typed, long placeId, long changeId, boolean meanwhile) {}
+  record SavedKit(Typed typed, long placeId, long changeId, boolean meanwhile) {}
 
   /** Makes a place with an ordinary gym's kit, or that of another place. */
   @Transactional
-  public Saved add(Map<String, String> fields) {
+  public SavedKit add(Map<String, String> fields) {
     Typed typed = new Typed(fields);
     List<Place> all = places.all();
     String name = new KitForm(typed, Map.of(), lifts.catalogue(), clock.today()).name(all.stream().map(Place::name).toList());
@@ -60,37 +60,37 @@ class KitRoom implements Undoing {
       typed.wrong("name", "A club may have at most " + MOST_PLACES + " places.");
     }
     if (!typed.fine()) {
-      return new Saved(typed, 0, 0, false);
+      return new SavedKit(typed, 0, 0, false);
     }
     String like = typed.text("like");
     PlaceKit kit = all.stream().filter(place -> Long.toString(place.id()).equals(like)).findFirst().map(places::kit)
         .orElseGet(() -> PlaceKit.of(Kit.standard(like.equals("LB") ? MassUnit.LB : MassUnit.KG)));
-    return new Saved(typed, places.add(name, kit).id(), 0, false);
+    return new SavedKit(typed, places.add(name, kit).id(), 0, false);
   }
 
   /** Writes down what a place owns now, unless somebody else did meanwhile. */
   @Transactional
-  public Saved write(long placeId, int version, Map<String, String> fields, SignedIn who) {
+  public SavedKit write(long placeId, int version, Map<String, String> fields, SignedIn who) {
     Typed typed = new Typed(fields);
     Place place = places.one(placeId);
     if (place.version() != version) {
-      return new Saved(typed, placeId, 0, true);
+      return new SavedKit(typed, placeId, 0, true);
     }
     List<String> others = places.all().stream().filter(p -> p.id() != placeId).map(Place::name).toList();
     KitForm form = new KitForm(typed, KitForm.fields(place.name(), places.kit(place)), lifts.catalogue(), clock.today());
     String name = form.name(others);
     PlaceKit kit = form.kit();
     if (!typed.fine() || kit == null) {
-      return new Saved(typed, placeId, 0, false);
+      return new SavedKit(typed, placeId, 0, false);
     }
-    String before = json.write(new Said(place.name(), places.kit(place)));
-    String after = json.write(new Said(name, kit));
+    String before = json.write(new KitSaid(place.name(), places.kit(place)));
+    String after = json.write(new KitSaid(name, kit));
     if (before.equals(after)) {
-      return new Saved(typed, placeId, 0, false);
+      return new SavedKit(typed, placeId, 0, false);
     }
     places.write(placeId, name, kit);
     Change change = changes.save(Change.ofPlace(who.accountId(), clock.now(), placeId, before, after));
-    return new Saved(typed, placeId, change.id(), false);
+    return new SavedKit(typed, placeId, change.id(), false);
   }
 
   /**
@@ -99,7 +99,7 @@ class KitRoom implements Undoing {
    * @return what was done, or why not
    */
   @Transactional
-  public Outcome undo(long placeId, long changeId) {
+  public UndoOutcome undo(long placeId, long changeId) {
     return undo(changes.findById(changeId).filter(c -> c.subject() == subject() && c.subjectId() == placeId).orElseThrow(NotFound::new));
   }
 
@@ -110,32 +110,32 @@ class KitRoom implements Undoing {
 
   @Override
   @Transactional
-  public Outcome undo(Change change) {
+  public UndoOutcome undo(Change change) {
     Optional<Change> newest = changes.findFirstBySubjectAndSubjectIdAndUndoneFalseOrderByIdDesc(subject(), change.subjectId());
     String before = change.before();
     if (change.undone() || before == null || newest.isEmpty() || newest.get().id() != change.id()) {
-      return Outcome.refused("Not undone: the kit was changed again since. Undo the later change first.");
+      return UndoOutcome.refused("Not undone: the kit was changed again since. Undo the later change first.");
     }
     change.undo();
     put(change.subjectId(), before);
-    return Outcome.done("The kit is back as it was.");
+    return UndoOutcome.done("The kit is back as it was.");
   }
 
   @Override
   @Transactional
-  public Outcome redo(Change change) {
+  public UndoOutcome redo(Change change) {
     Place place = places.one(change.subjectId());
     String after = change.after();
-    if (!change.undone() || after == null || !json.write(new Said(place.name(), places.kit(place))).equals(change.before())) {
-      return Outcome.refused("Not done again: the kit was changed since.");
+    if (!change.undone() || after == null || !json.write(new KitSaid(place.name(), places.kit(place))).equals(change.before())) {
+      return UndoOutcome.refused("Not done again: the kit was changed since.");
     }
     change.redo();
     put(change.subjectId(), after);
-    return Outcome.done("The change to the kit is done again.");
+    return UndoOutcome.done("The change to the kit is done again.");
   }
 
   private void put(long placeId, String document) {
-    Said said = json.read(document, Said.class);
+    KitSaid said = json.read(document, KitSaid.class);
     places.write(placeId, said.name(), said.kit());
   }
 

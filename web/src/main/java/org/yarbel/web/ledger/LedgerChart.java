@@ -19,8 +19,8 @@ import org.yarbel.web.log.TrackedPoint;
  * @param band the outline of the band
  * @param text what it shows, in words
  */
-record LedgerChart(double width, double height, List<Dot> dots, String line, String band, List<Tick> rows,
-    List<Tick> columns, String text) {
+record LedgerChart(double width, double height, List<Dot> dots, String line, String band, List<LedgerTick> rows,
+    List<LedgerTick> columns, String text) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final double LEFT = 44;
   private static final double BOTTOM = 24;
@@ -31,7 +31,7 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
   record Dot(double x, double y, String label) {}
 
   /** A line of the grid with its label. */
-  record Tick(double at, String label) {}
+  record LedgerTick(double at, String label) {}
 
   public boolean empty() {
     return dots.isEmpty();
@@ -41,7 +41,7 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
     if (points.isEmpty()) {
       return new LedgerChart(width, height, List.of(), "", "", List.of(), List.of(), "");
     }
-    Scale scale = new Scale(points, unit, width, height);
+    LedgerScale scale = new LedgerScale(points, unit, width, height);
     List<Dot> dots = points.stream().map(p -> new Dot(scale.x(p.day()), scale.y(value(p.raw(unit), unit)),
         DAY.format(p.day()) + ": " + p.raw(unit).amountIn(unit, 1).toPlainString() + " " + unit)).toList();
     StringBuilder line = new StringBuilder();
@@ -76,7 +76,7 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
   }
 
   /** From days and masses to places in the picture. */
-  private static final class Scale {
+  private static final class LedgerScale {
     private final LocalDate from;
     private final long days;
     private final double low;
@@ -85,7 +85,7 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
     private final double width;
     private final double height;
 
-    Scale(List<TrackedPoint> points, MassUnit unit, double width, double height) {
+    LedgerScale(List<TrackedPoint> points, MassUnit unit, double width, double height) {
       this.width = width;
       this.height = height;
       this.from = points.get(0).day();
@@ -122,19 +122,19 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
       return round(height - BOTTOM - (value - low) / (high - low) * (height - BOTTOM - TOP));
     }
 
-    List<Tick> rows() {
-      List<Tick> rows = new ArrayList<>();
+    List<LedgerTick> rows() {
+      List<LedgerTick> rows = new ArrayList<>();
       for (double value = low; value <= high + step / 2; value += step) {
-        rows.add(new Tick(y(value), java.math.BigDecimal.valueOf(round(value)).stripTrailingZeros().toPlainString()));
+        rows.add(new LedgerTick(y(value), java.math.BigDecimal.valueOf(round(value)).stripTrailingZeros().toPlainString()));
       }
       return rows;
     }
 
-    List<Tick> columns() {
-      List<Tick> columns = new ArrayList<>();
+    List<LedgerTick> columns() {
+      List<LedgerTick> columns = new ArrayList<>();
       long gap = Math.max(days / 5, 1);
       for (long day = 0; day <= days; day += gap) {
-        columns.add(new Tick(x(from.plusDays(day)), DAY.format(from.plusDays(day))));
+        columns.add(new LedgerTick(x(from.plusDays(day)), DAY.format(from.plusDays(day))));
       }
       return columns;
     }

@@ -57,13 +57,13 @@ class LedgerController {
   }
 
   /** One day of a lift. */
-  record DayView(String day, List<SetView> sets) {}
+  record LedgerDay(String day, List<LedgerSet> sets) {}
 
   /** One set: what was done against what was asked. */
-  record SetView(String done, String asked, boolean missed, boolean flagged, boolean off) {}
+  record LedgerSet(String done, String asked, boolean missed, boolean flagged, boolean off) {}
 
   /** A lift to choose. */
-  record LiftView(String key, String name, boolean open) {}
+  record LedgerLift(String key, String name, boolean open) {}
 
   @GetMapping("/lifters/{id}/ledger")
   String page(@PathVariable long id, @RequestParam(defaultValue = "") String lift,
@@ -81,7 +81,7 @@ class LedgerController {
     List<LoggedSetRow> rows = wholeDays(page);
     model.addAttribute("lifterId", id);
     model.addAttribute("lifter", lifter.name());
-    model.addAttribute("lifts", lifts.stream().map(l -> new LiftView(l.key(), l.name(), l.equals(open))).toList());
+    model.addAttribute("lifts", lifts.stream().map(l -> new LedgerLift(l.key(), l.name(), l.equals(open))).toList());
     model.addAttribute("lift", open);
     model.addAttribute("unit", lifter.unit().symbol());
     model.addAttribute("now", now(own, open, lifter.unit(), clock.today()));
@@ -108,17 +108,17 @@ class LedgerController {
         : page.stream().filter(row -> !row.day().equals(last)).toList();
   }
 
-  private static List<DayView> days(List<LoggedSetRow> rows, MassUnit unit) {
-    Map<LocalDate, List<SetView>> byDay = new LinkedHashMap<>();
+  private static List<LedgerDay> days(List<LoggedSetRow> rows, MassUnit unit) {
+    Map<LocalDate, List<LedgerSet>> byDay = new LinkedHashMap<>();
     for (LoggedSetRow row : rows) {
       byDay.computeIfAbsent(row.day(), day -> new ArrayList<>()).add(0, set(row, unit));
     }
-    List<DayView> days = new ArrayList<>();
-    byDay.forEach((day, sets) -> days.add(new DayView(DAY.format(day), sets)));
+    List<LedgerDay> days = new ArrayList<>();
+    byDay.forEach((day, sets) -> days.add(new LedgerDay(DAY.format(day), sets)));
     return days;
   }
 
-  private static SetView set(LoggedSetRow row, MassUnit unit) {
+  private static LedgerSet set(LoggedSetRow row, MassUnit unit) {
     String load = row.load().shownIn(unit).number();
     String done = row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps() : ", " + row.measured()) + (row.rpe() == null ? "" : " @" + row.rpe());
     Mass asked = row.asked();
@@ -126,6 +126,6 @@ class LedgerController {
     String given = asked == null ? "" : "asked " + asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);
     String plan = row.told() ? "told" : given;
     boolean off = row.told() || asked != null && !asked.hits(row.load()) || askedReps != null && row.reps() < askedReps;
-    return new SetView(done, plan, row.reps() == 0, row.flagged(), off);
+    return new LedgerSet(done, plan, row.reps() == 0, row.flagged(), off);
   }
 }

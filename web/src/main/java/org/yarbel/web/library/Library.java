@@ -56,13 +56,13 @@ public class Library {
   }
 
   /** A template in the list. */
-  public record Row(long id, String name, String scope, int weeks, int lines, boolean gone) {}
+  public record TemplateRow(long id, String name, String scope, int weeks, int lines, boolean gone) {}
 
   @Transactional(readOnly = true)
-  List<Row> all() {
+  List<TemplateRow> all() {
     return templates.findAllByOrderByName().stream().map(template -> {
       TemplateDocument document = format.stored(template.document());
-      return new Row(template.id(), template.name(), template.scope().word(), document.weeks().size(), document.lineCount(), template.gone());
+      return new TemplateRow(template.id(), template.name(), template.scope().word(), document.weeks().size(), document.lineCount(), template.gone());
     }).toList();
   }
 
@@ -85,11 +85,11 @@ public class Library {
     if (lines.isEmpty()) {
       return Optional.of("Nothing is written there to keep.");
     }
-    List<TemplateDocument.Week> weeks = new ArrayList<>();
+    List<TemplateDocument.TemplateWeek> weeks = new ArrayList<>();
     Set<String> keys = new TreeSet<>();
     for (int week = 0; week < (days + 6) / 7; week++) {
       LocalDate monday = from.plusWeeks(week);
-      weeks.add(new TemplateDocument.Week(all.stream().filter(s -> !s.day().isBefore(monday) && s.day()
+      weeks.add(new TemplateDocument.TemplateWeek(all.stream().filter(s -> !s.day().isBefore(monday) && s.day()
           .isBefore(monday.plusWeeks(1)) && lines.containsKey(s.id()))
           .map(s -> day(s, lines.get(s.id()), keys)).toList()));
     }
@@ -102,15 +102,15 @@ public class Library {
     return names;
   }
 
-  private static TemplateDocument.Day day(TrainingSession session, List<Slot> lines, Set<String> keys) {
+  private static TemplateDocument.TemplateDay day(TrainingSession session, List<Slot> lines, Set<String> keys) {
     Groups groups = session.groups();
     List<Slot> own = lines.stream().filter(slot -> slot.linkOf() == null).toList();
     List<TemplateDocument.GroupOf> used = own.stream().map(Slot::groupNo).filter(Objects::nonNull).distinct()
         .filter(number -> groups.group(number) != null)
         .map(number -> TemplateDocument.GroupOf.of(number, groups.group(number), again(number, lines))).toList();
     own.forEach(slot -> keys.add(slot.lift()));
-    return new TemplateDocument.Day(session.day().getDayOfWeek().getValue(), used.isEmpty() ? null : used, own.stream()
-        .map(slot -> new TemplateDocument.Line(slot.kind().word(),
+    return new TemplateDocument.TemplateDay(session.day().getDayOfWeek().getValue(), used.isEmpty() ? null : used, own.stream()
+        .map(slot -> new TemplateDocument.TemplateLine(slot.kind().word(),
         slot.lift(), slot.work(), slot.groupNo(), slot.details().optional() ? Boolean.TRUE : null, slot.details().reason(), slot.details()
             .cues(), slot.details().mind())).toList());
   }
@@ -151,12 +151,12 @@ public class Library {
 
   /** Writes a template into the days of a lifter from a day on: a session on that day, weeks from its Monday. */
   @Transactional
-  Batches.Written use(Template template, Lifter lifter, LocalDate from, boolean replace, SignedIn who) {
+  Batches.BatchWritten use(Template template, Lifter lifter, LocalDate from, boolean replace, SignedIn who) {
     TemplateDocument document = format.stored(template.document());
     LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     List<NewLine> lines = new ArrayList<>();
     for (int week = 0; week < document.weeks().size(); week++) {
-      for (TemplateDocument.Day day : document.weeks().get(week).days()) {
+      for (TemplateDocument.TemplateDay day : document.weeks().get(week).days()) {
         LocalDate on = template.scope() == Template.Scope.SESSION ? from : monday.plusWeeks(week).plusDays(day.day() - 1L);
         Map<Integer, TemplateDocument.GroupOf> groups = day.groups() == null ? Map.of() : day.groups().stream()
             .collect(Collectors.toMap(TemplateDocument.GroupOf::number, group -> group));

@@ -83,12 +83,12 @@ class LibraryController {
   }
 
   private void show(Model model, String chosen, LocalDate of) {
-    List<Library.Row> all = library.all();
+    List<Library.TemplateRow> all = library.all();
     List<For> who = new ArrayList<>();
     groups.all().forEach(g -> who.add(new For("group-" + g.id(), g.name() + " (group)", chosen.equals("group-" + g.id()))));
     lifters.named("", OFFERED).forEach(l -> who.add(new For("lifter-" + l.id(), l.name(), chosen.equals("lifter-" + l.id()))));
     model.addAttribute("rows", all.stream().filter(row -> !row.gone()).toList());
-    model.addAttribute("gone", all.stream().filter(Library.Row::gone).toList());
+    model.addAttribute("gone", all.stream().filter(Library.TemplateRow::gone).toList());
     model.addAttribute("who", who);
     model.addAttribute("of", of.toString());
     model.addAttribute("chosen", chosen);
@@ -142,7 +142,7 @@ class LibraryController {
     int lines = 0;
     List<Long> changes = new ArrayList<>();
     for (Lifter lifter : all) {
-      Batches.Written written = library.use(template, lifter, of, !replace.isEmpty(), who);
+      Batches.BatchWritten written = library.use(template, lifter, of, !replace.isEmpty(), who);
       lines += written.lines();
       written.change().ifPresent(changes::add);
     }
@@ -182,7 +182,7 @@ class LibraryController {
       @RequestParam(defaultValue = "") String name,
       @RequestParam Map<String, String> all, Model model, RedirectAttributes flash, HttpServletResponse response) throws IOException {
     String content = file != null && !file.isEmpty() ? new String(file.getBytes(), StandardCharsets.UTF_8) : text;
-    TemplateFormat.Read read = format.read(content);
+    TemplateFormat.TemplateRead read = format.read(content);
     List<String> problems = new ArrayList<>(read.problems());
     List<Unknown> unknown = new ArrayList<>();
     TemplateDocument document = read.document();

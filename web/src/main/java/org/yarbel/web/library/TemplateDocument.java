@@ -16,16 +16,16 @@ import org.yarbel.core.plan.SlotKind;
 /** A template as it is stored and exchanged: {@code docs/formats/template.schema.json}. */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 record TemplateDocument(String format, int version, String name, @Nullable String about, String scope, @Nullable Map<String, String> lifts,
-    List<Week> weeks) {
+    List<TemplateWeek> weeks) {
   static final String FORMAT = "yarbel-template";
   static final int VERSION = 1;
 
   /** A week. */
-  record Week(List<Day> days) {}
+  record TemplateWeek(List<TemplateDay> days) {}
 
   /** A day, 1 is Monday. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  record Day(int day, @Nullable List<GroupOf> groups, List<Line> lines) {}
+  record TemplateDay(int day, @Nullable List<GroupOf> groups, List<TemplateLine> lines) {}
 
   /**
    * Lines done by turns.
@@ -51,7 +51,7 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
 
   /** A line. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  record Line(String part, String lift, String work, @Nullable Integer group, @Nullable Boolean optional, @Nullable String reason,
+  record TemplateLine(String part, String lift, String work, @Nullable Integer group, @Nullable Boolean optional, @Nullable String reason,
       @Nullable String cues,
       @Nullable String mind) {
     SlotKind kind() {
@@ -77,9 +77,9 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
 
   /** The same with other lifts, by key. */
   TemplateDocument with(Map<String, String> mapped, Map<String, String> names) {
-    List<Week> all = new ArrayList<>();
-    for (Week week : weeks) {
-      all.add(new Week(week.days().stream().map(day -> new Day(day.day(), day.groups(), day.lines().stream().map(line -> new Line(line.part(),
+    List<TemplateWeek> all = new ArrayList<>();
+    for (TemplateWeek week : weeks) {
+      all.add(new TemplateWeek(week.days().stream().map(day -> new TemplateDay(day.day(), day.groups(), day.lines().stream().map(line -> new TemplateLine(line.part(),
           mapped.getOrDefault(line.lift(), line.lift()), work(line.work(), mapped), line.group(), line.optional(), line.reason(),
               line.cues(), line.mind())).toList())).toList()));
     }

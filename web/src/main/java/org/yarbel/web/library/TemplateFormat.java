@@ -63,16 +63,16 @@ class TemplateFormat {
   }
 
   /** What was read; null with problems. */
-  record Read(@Nullable TemplateDocument document, List<String> problems) {}
+  record TemplateRead(@Nullable TemplateDocument document, List<String> problems) {}
 
-  Read read(String text) {
+  TemplateRead read(String text) {
     if (text.isBlank() || text.length() > MOST_TEXT) {
-      return new Read(null, List.of(text.isBlank() ? "Choose a file, or paste its text." : "The file is larger than " + MOST_TEXT + " characters."));
+      return new TemplateRead(null, List.of(text.isBlank() ? "Choose a file, or paste its text." : "The file is larger than " + MOST_TEXT + " characters."));
     }
     try {
       json.readTree(text);
     } catch (JacksonException notJson) {
-      return new Read(null, List.of("That is no JSON" + (notJson.getLocation() == null ? "." : ": it breaks off in line "
+      return new TemplateRead(null, List.of("That is no JSON" + (notJson.getLocation() == null ? "." : ": it breaks off in line "
           + notJson.getLocation().getLineNr() + ", column "
           + notJson.getLocation().getColumnNr() + ".")));
     }
@@ -80,15 +80,15 @@ class TemplateFormat {
     schema.validate(text, InputFormat.JSON, context -> context.executionConfig(config -> config.locale(Locale.ENGLISH))).stream().limit(MOST_PROBLEMS)
         .map(TemplateFormat::sentence).forEach(problems::add);
     if (!problems.isEmpty()) {
-      return new Read(null, List.copyOf(problems));
+      return new TemplateRead(null, List.copyOf(problems));
     }
     TemplateDocument document = json.readValue(text, TemplateDocument.class);
     List<String> wrong = new ArrayList<>();
     for (int w = 0; w < document.weeks().size(); w++) {
-      for (TemplateDocument.Day day : document.weeks().get(w).days()) {
+      for (TemplateDocument.TemplateDay day : document.weeks().get(w).days()) {
         String where = "Week " + (w + 1) + ", day " + day.day();
         wrong.addAll(groups(day).stream().map(sentence -> where + ": " + sentence).toList());
-        for (TemplateDocument.Line line : day.lines()) {
+        for (TemplateDocument.TemplateLine line : day.lines()) {
           try {
             WorkLine.parse(line.work());
           } catch (NotationException notation) {
@@ -98,11 +98,11 @@ class TemplateFormat {
         }
       }
     }
-    return wrong.isEmpty() ? new Read(document, List.of()) : new Read(null, wrong.stream().limit(MOST_PROBLEMS).toList());
+    return wrong.isEmpty() ? new TemplateRead(document, List.of()) : new TemplateRead(null, wrong.stream().limit(MOST_PROBLEMS).toList());
   }
 
   /** What a schema cannot say of the groups of a day. */
-  private static List<String> groups(TemplateDocument.Day day) {
+  private static List<String> groups(TemplateDocument.TemplateDay day) {
     List<String> wrong = new ArrayList<>();
     List<TemplateDocument.GroupOf> groups = day.groups() == null ? List.of() : day.groups();
     Set<Integer> numbers = new HashSet<>();

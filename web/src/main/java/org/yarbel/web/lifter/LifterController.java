@@ -68,12 +68,12 @@ class LifterController {
   @PostMapping("/lifters/{id}")
   ModelAndView change(@PathVariable long id, @RequestParam Map<String, String> fields,
       @RequestParam(defaultValue = "-1") int version, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    LifterService.Saved saved;
+    LifterService.SavedLifter saved;
     Map<String, String> before = stored(id, who).fields();
     try {
       saved = lifters.change(id, version, fields);
     } catch (OptimisticLockingFailureException meanwhile) {
-      saved = new LifterService.Saved(id, new Typed(fields), true);
+      saved = new LifterService.SavedLifter(id, new Typed(fields), true);
     }
     if (saved.meanwhile()) {
       return refused(stored(id, who).typed(saved.typed(),
@@ -91,7 +91,7 @@ class LifterController {
       back.put("version", Integer.toString(now.version()));
       // figures that were right once are not asked about again
       before.forEach((field, value) -> back.put("sure." + field, value));
-      flash.addFlashAttribute("undo", new LifterView.Undo("/lifters/" + id, back));
+      flash.addFlashAttribute("undo", new LifterView.UndoView("/lifters/" + id, back));
     }
     flash.addFlashAttribute("said", changed ? "Saved." : "Saved. Nothing was different.");
     return new ModelAndView("redirect:/lifters/" + id);
@@ -100,7 +100,7 @@ class LifterController {
   @GetMapping("/lifters/{id}")
   String page(@PathVariable long id, @AuthenticationPrincipal SignedIn who, Model model) {
     String said = model.getAttribute("said") instanceof String word ? word : null;
-    LifterView.Undo undo = model.getAttribute("undo") instanceof LifterView.Undo put ? put : null;
+    LifterView.UndoView undo = model.getAttribute("undo") instanceof LifterView.UndoView put ? put : null;
     model.addAllAttributes(shown(stored(id, who).saying(said, undo)));
     return "lifter/page";
   }
@@ -114,7 +114,7 @@ class LifterController {
   @PostMapping("/lifters/{id}/weigh-ins/{row}/remove")
   String unweigh(@PathVariable long id, @PathVariable long row, RedirectAttributes flash) {
     WeighIn gone = lifters.unweigh(id, row);
-    return takenOut(id, "Taken out: " + gone.mass().text() + " of " + gone.day() + ".", new LifterView.Undo(
+    return takenOut(id, "Taken out: " + gone.mass().text() + " of " + gone.day() + ".", new LifterView.UndoView(
         "/lifters/" + id + "/weigh-ins", Map.of("day", gone.day().toString(), "bodyMass", gone.mass().number(),
             "sure.bodyMass", gone.mass().number(), "weighedIn", gone.mass().unit().name())), flash);
   }
@@ -130,7 +130,7 @@ class LifterController {
       RedirectAttributes flash) {
     lifters.over(id, row, over);
     return takenOut(id, over ? "Marked as over." : "Marked as there again.",
-        new LifterView.Undo("/lifters/" + id + "/complaints/" + row + "/over", Map.of("over", Boolean.toString(!over))), flash);
+        new LifterView.UndoView("/lifters/" + id + "/complaints/" + row + "/over", Map.of("over", Boolean.toString(!over))), flash);
   }
 
   /** Notes a set from before, or a tested max. */
@@ -142,10 +142,10 @@ class LifterController {
 
   @PostMapping("/lifters/{id}/sets/{row}/remove")
   String untell(@PathVariable long id, @PathVariable long row, RedirectAttributes flash) {
-    LifterService.Told gone = lifters.untell(id, row);
+    LifterService.ToldLifter gone = lifters.untell(id, row);
     Mass load = gone.set().load();
     return takenOut(id, "Taken out: " + load.text() + " × " + gone.set().reps() + " of " + gone.set().date() + ".",
-        new LifterView.Undo("/lifters/" + id + "/sets", Map.of("lift", gone.lift(), "load", load.number(),
+        new LifterView.UndoView("/lifters/" + id + "/sets", Map.of("lift", gone.lift(), "load", load.number(),
             "sure.load", load.number(), "toldIn", load.unit().name(), "reps", Integer.toString(gone.set().reps()),
             "how", gone.set().rpe() == null ? "failure" : gone.set().rpe().toString(), "on", gone.set().date().toString())), flash);
   }
@@ -191,7 +191,7 @@ class LifterController {
     return new ModelAndView("redirect:/lifters/" + id);
   }
 
-  private static String takenOut(long id, String said, LifterView.Undo undo, RedirectAttributes flash) {
+  private static String takenOut(long id, String said, LifterView.UndoView undo, RedirectAttributes flash) {
     flash.addFlashAttribute("said", said);
     flash.addFlashAttribute("undo", undo);
     return "redirect:/lifters/" + id;

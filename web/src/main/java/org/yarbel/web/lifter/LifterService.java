@@ -70,35 +70,35 @@ public class LifterService {
     void tell(Lifter lifter, String lift, Observation set);
 
     /** The sets that were told of a lifter, the newest first. */
-    List<Told> told(long lifterId);
+    List<ToldLifter> told(long lifterId);
 
     /** Takes one of them out. */
-    Told untell(Lifter lifter, long setId);
+    ToldLifter untell(Lifter lifter, long setId);
   }
 
   /** A set that was told, not lifted from a card. */
-  public record Told(long id, String lift, Observation set) {}
+  public record ToldLifter(long id, String lift, Observation set) {}
 
   /** A lifter with all that is written down of them. */
-  record Known(Lifter lifter, List<LiftNumbers> numbers, List<WeighIn> weighIns, List<Complaint> complaints,
-      Set<Long> furtherPlaces, List<Told> told, Catalogue lifts) {
+  record KnownNumber(Lifter lifter, List<LiftNumbers> numbers, List<WeighIn> weighIns, List<Complaint> complaints,
+      Set<Long> furtherPlaces, List<ToldLifter> told, Catalogue lifts) {
     @Nullable Mass bodyMass() {
       return weighIns.isEmpty() ? null : weighIns.get(0).mass();
     }
   }
 
   /** What became of a form. {@code meanwhile} when somebody changed the lifter. */
-  record Saved(long lifterId, Typed typed, boolean meanwhile) {
+  record SavedLifter(long lifterId, Typed typed, boolean meanwhile) {
     boolean done() {
       return typed.fine() && !meanwhile;
     }
   }
 
   @Transactional(readOnly = true)
-  Known known(long lifterId) {
+  KnownNumber known(long lifterId) {
     Lifter lifter = one(lifterId);
     Set<Long> also = further.findByLifterIdOrderByPlaceId(lifterId).stream().map(LifterPlace::placeId).collect(Collectors.toSet());
-    return new Known(lifter, numbers.findByLifterIdIn(List.of(lifterId)), weighIns.findByLifterIdOrderByDayDesc(lifterId, SHOWN),
+    return new KnownNumber(lifter, numbers.findByLifterIdIn(List.of(lifterId)), weighIns.findByLifterIdOrderByDayDesc(lifterId, SHOWN),
         complaints.of(lifterId, SHOWN), also, tracker.told(lifterId), lifts.catalogue());
   }
 
@@ -122,7 +122,7 @@ public class LifterService {
 
   /** Takes a new lifter on with a first number of up to three lifts. */
   @Transactional
-  public Saved takeOn(Map<String, String> fields) {
+  public SavedLifter takeOn(Map<String, String> fields) {
     Typed typed = new Typed(fields);
     LifterForm form = new LifterForm(typed, clock.today());
     Lifter lifter = new Lifter("", MassUnit.KG, 0);
@@ -130,11 +130,11 @@ public class LifterService {
     lifter.life(null, null, null, form.free());
     List<LifterForm.First> firsts = form.firsts(lifts.catalogue());
     if (!typed.fine()) {
-      return new Saved(0, typed, false);
+      return new SavedLifter(0, typed, false);
     }
     lifters.saveAndFlush(lifter);
     firsts.forEach(first -> begin(lifter, first.lift(), first.entry()));
-    return new Saved(lifter.id(), typed, false);
+    return new SavedLifter(lifter.id(), typed, false);
   }
 
   private void begin(Lifter lifter, Lift lift, Entry entry) {
@@ -182,19 +182,19 @@ public class LifterService {
 
   /** Takes a told set out; what it was is answered, so that it can be put back. */
   @Transactional
-  public Told untell(long lifterId, long setId) {
+  public ToldLifter untell(long lifterId, long setId) {
     turns.ofLifter(lifterId);
     return tracker.untell(one(lifterId), setId);
   }
 
   /** Changes what is known of a lifter, unless somebody else did meanwhile. */
   @Transactional
-  public Saved change(long lifterId, int version, Map<String, String> fields) {
+  public SavedLifter change(long lifterId, int version, Map<String, String> fields) {
     turns.ofLifter(lifterId);
     Typed typed = new Typed(fields);
     Lifter lifter = one(lifterId);
     if (lifter.version() != version) {
-      return new Saved(lifterId, typed, true);
+      return new SavedLifter(lifterId, typed, true);
     }
     LifterForm form = new LifterForm(typed, clock.today());
     Set<Long> placeIds = placeIds();
@@ -212,13 +212,13 @@ public class LifterService {
     }
     if (!typed.fine()) {
       entities.clear();
-      return new Saved(lifterId, typed, false);
+      return new SavedLifter(lifterId, typed, false);
     }
     entities.lock(lifter, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
     numbers.saveAllAndFlush(read);
     read.forEach(own -> tracker.rerun(lifter, own.lift()));
     keepPlaces(lifterId, form.furtherPlaces(placeIds));
-    return new Saved(lifterId, typed, false);
+    return new SavedLifter(lifterId, typed, false);
   }
 
   private void keepPlaces(long lifterId, Set<Long> wanted) {

@@ -38,7 +38,7 @@ import org.yarbel.web.skyline.Sparkline;
  */
 record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
     Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints, List<RowView> told,
-    List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Message message, @Nullable Undo undo) {
+    List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Message message, @Nullable UndoView undo) {
   static final int OLD_TEST_WEEKS = 12;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -61,9 +61,9 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
   record Message(String text, boolean refused) {}
 
   /** A form that puts something back. */
-  record Undo(String action, Map<String, String> fields) implements Serializable {}
+  record UndoView(String action, Map<String, String> fields) implements Serializable {}
 
-  static LifterView of(LifterService.Known known, Accounts.@Nullable SignIn signIn, LocalDate today) {
+  static LifterView of(LifterService.KnownNumber known, Accounts.@Nullable SignIn signIn, LocalDate today) {
     Lifter lifter = known.lifter();
     MassUnit unit = lifter.unit();
     Map<String, String> fields = fields(known, unit);
@@ -90,7 +90,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return loaded || numbers.listed() || numbers.tested() != null || numbers.goal() != null || numbers.estimateOn() != null;
   }
 
-  private static Map<String, String> fields(LifterService.Known known, MassUnit unit) {
+  private static Map<String, String> fields(LifterService.KnownNumber known, MassUnit unit) {
     Lifter lifter = known.lifter();
     Map<String, String> fields = new HashMap<>();
     fields.put("name", lifter.name());
@@ -127,7 +127,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return fields;
   }
 
-  private static LiftView lift(Lift lift, @Nullable LiftNumbers numbers, LifterService.Known known, LocalDate today) {
+  private static LiftView lift(Lift lift, @Nullable LiftNumbers numbers, LifterService.KnownNumber known, LocalDate today) {
     Lifter lifter = known.lifter();
     if (numbers == null) {
       return new LiftView(lift.key(), lift.name(), null, null, null, null, false, null, false, List.of());
@@ -149,7 +149,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
   }
 
   /** What the parent's estimate gives by the ratio; null without one. */
-  private static @Nullable String byRatio(Lift lift, LifterService.Known known, LocalDate today) {
+  private static @Nullable String byRatio(Lift lift, LifterService.KnownNumber known, LocalDate today) {
     MassUnit unit = known.lifter().unit();
     Map<String, LiftNumbers> own = new HashMap<>();
     known.numbers().forEach(numbers -> own.put(numbers.lift(), numbers));
@@ -190,7 +190,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return learned;
   }
 
-  private static String told(LifterService.Told told, Catalogue lifts) {
+  private static String told(LifterService.ToldLifter told, Catalogue lifts) {
     String name = lifts.ofKey(told.lift()).map(Lift::name).orElse(told.lift());
     String how = told.set().rpe() == null ? " to failure" : " @" + told.set().rpe();
     return name + " " + told.set().load().text() + " × " + told.set().reps() + how;
@@ -208,7 +208,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
         c.aggravates(), c.overOn() != null);
   }
 
-  private static List<String> adds(LifterService.Known known) {
+  private static List<String> adds(LifterService.KnownNumber known) {
     Lifter lifter = known.lifter();
     List<String> adds = new ArrayList<>();
     if (lifter.sex() == null || known.bodyMass() == null) {
@@ -244,7 +244,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds, signIn, said == null ? null : new Message(said, true), undo);
   }
 
-  LifterView saying(@Nullable String said, @Nullable Undo again) {
+  LifterView saying(@Nullable String said, @Nullable UndoView again) {
     return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn, said == null ? null : new Message(said, false), again);
   }
 

@@ -56,7 +56,7 @@ class TakeOnController {
 
   @PostMapping("/lifters")
   ModelAndView add(@RequestParam Map<String, String> fields, RedirectAttributes flash) {
-    LifterService.Saved saved = lifters.takeOn(fields);
+    LifterService.SavedLifter saved = lifters.takeOn(fields);
     if (!saved.done()) {
       ModelAndView again = new ModelAndView("lifter/new", HttpStatus.UNPROCESSABLE_CONTENT);
       show(again, saved.typed());

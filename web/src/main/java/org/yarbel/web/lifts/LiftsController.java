@@ -48,7 +48,7 @@ class LiftsController {
    *
    * @param depth below the head of its family
    */
-  public record Row(String key, String name, int depth, String how, String ratio, String pattern, String equipment,
+  public record LiftRow(String key, String name, int depth, String how, String ratio, String pattern, String equipment,
       String muscles, String contest, boolean own, boolean retired) {}
 
   @GetMapping("/lifts")
@@ -160,10 +160,10 @@ class LiftsController {
     Catalogue catalogue = lifts.catalogue();
     Set<String> own = lifts.own();
     Set<String> retired = lifts.retired();
-    List<Row> rows = new ArrayList<>();
+    List<LiftRow> rows = new ArrayList<>();
     catalogue.heads().forEach(head -> grow(catalogue, head, 0, rows, own, retired));
     String part = find.strip().toLowerCase(Locale.ROOT);
-    List<Row> found = rows.stream().filter(row -> part.isEmpty() || row.name().toLowerCase(Locale.ROOT).contains(part)
+    List<LiftRow> found = rows.stream().filter(row -> part.isEmpty() || row.name().toLowerCase(Locale.ROOT).contains(part)
         || row.key().contains(part) || row.muscles().contains(part) || row.pattern().contains(part)
         || row.equipment().contains(part)).toList();
     Map<String, Object> model = new HashMap<>();
@@ -178,10 +178,10 @@ class LiftsController {
     return model;
   }
 
-  private static void grow(Catalogue catalogue, Lift lift, int depth, List<Row> rows, Set<String> own, Set<String> retired) {
+  private static void grow(Catalogue catalogue, Lift lift, int depth, List<LiftRow> rows, Set<String> own, Set<String> retired) {
     Lift.Ratio ratio = lift.ratio();
     String close = lift.close() ? "close variant" : "";
-    rows.add(new Row(lift.key(), lift.name(), depth, lift.variation().words(),
+    rows.add(new LiftRow(lift.key(), lift.name(), depth, lift.variation().words(),
         ratio == null ? "" : plain(ratio.percent()) + " ± " + plain(ratio.sd()) + " %", lift.pattern().word(),
         lift.equipment().word(), lift.muscles().stream().map(Muscle::word).collect(Collectors.joining(", ")),
         lift.contest() == Lift.Contest.NO ? close : lift.contest().name().toLowerCase(Locale.ROOT),

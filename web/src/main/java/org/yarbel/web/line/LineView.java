@@ -61,13 +61,13 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
    * @param done what is logged of each line, by slot
    * @param resolved takes the lines that could be worked out, by slot, as they are asked
    */
-  public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued,
+  public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.DocumentLine> issued,
       Map<Long, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
     Map<Long, SessionResolver.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
         : PlannedLines.session(context, slots, groups);
     Map<Slot, LineView> lines = new LinkedHashMap<>();
     for (Slot slot : slots) {
-      CardDocument.Line stands = issued.get(slot.id());
+      CardDocument.DocumentLine stands = issued.get(slot.id());
       ResolvedLine line = stands != null ? stands.resolved() : Objects.requireNonNull(worked.get(slot.id())).line();
       if (line != null) {
         resolved.put(slot.id(), line);
@@ -79,7 +79,7 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   /** The same for those who ask for no figures beside. */
-  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.Line> issued) {
+  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.DocumentLine> issued) {
     return worked(context, slots, groups, issued, Map.of(), new HashMap<>());
   }
 

@@ -40,7 +40,7 @@ public class Previews {
    * @param day null for no day of anybody's week
    * @param slotId the stored line it would replace; null for a new one at the end
    */
-  public record Place(long lifterId, @Nullable LocalDate day, @Nullable Long slotId) {}
+  public record PreviewPlace(long lifterId, @Nullable LocalDate day, @Nullable Long slotId) {}
 
   /**
    * What a line comes to for a lifter.
@@ -48,7 +48,7 @@ public class Previews {
    * @param details what is said beside the work; null for what is stored, or for nothing
    */
   @Transactional(readOnly = true)
-  public LineView line(Place place, Lift lift, String work, @Nullable Details details) {
+  public LineView line(PreviewPlace place, Lift lift, String work, @Nullable Details details) {
     LocalDate day = place.day();
     TrainingSession session = day == null ? null : sessions.findByLifterIdAndDay(place.lifterId(), day).orElse(null);
     LifterContext context = contexts.of(lifters.findById(place.lifterId()).orElseThrow(NotFound::new), session == null ? null : session.placeId());

@@ -112,13 +112,13 @@ public class Tracking implements LifterService.LiftTracker {
 
   @Override
   @Transactional(readOnly = true)
-  public List<LifterService.Told> told(long lifterId) {
+  public List<LifterService.ToldLifter> told(long lifterId) {
     return sets.told(lifterId, SHOWN).stream().map(Tracking::told).toList();
   }
 
   @Override
   @Transactional
-  public LifterService.Told untell(Lifter lifter, long setId) {
+  public LifterService.ToldLifter untell(Lifter lifter, long setId) {
     LoggedSetRow row = sets.findById(setId).filter(set -> set.lifterId() == lifter.id() && set.told()).orElseThrow(NotFound::new);
     sets.delete(row);
     sets.flush();
@@ -126,8 +126,8 @@ public class Tracking implements LifterService.LiftTracker {
     return told(row);
   }
 
-  private static LifterService.Told told(LoggedSetRow row) {
-    return new LifterService.Told(row.id(), row.lift(), row.observation());
+  private static LifterService.ToldLifter told(LoggedSetRow row) {
+    return new LifterService.ToldLifter(row.id(), row.lift(), row.observation());
   }
 
   private static MaxTracker.Track track(LiftNumbers own, List<Observation> log, MassUnit unit, LocalDate today) {

@@ -15,14 +15,15 @@ import org.thymeleaf.spring6.templateresolver.SpringResourceTemplateResolver;
 import org.thymeleaf.templateresource.ITemplateResource;
 
 /**
- * Templates are broken into lines for who reads them; a page is not. Inside of a tag white space with a new line in it becomes one
- * blank, once, when a template is read: what is kept in memory and sent has none of it.
+ * Templates are broken into lines for who reads them; a page is not. Inside of a tag and between two words of a sentence white
+ * space with a new line in it becomes one blank, once, when a template is read: what is kept in memory and sent has none of it.
  */
 @Configuration
 class TightTemplates {
   /** A tag with its attributes, whose values may hold the end of a tag. */
   private static final Pattern TAG = Pattern.compile("<[a-zA-Z](?:[^<>\"']|\"[^\"]*\"|'[^']*')*+>");
   private static final Pattern NEW_LINE = Pattern.compile("\\s*\\n\\s*");
+  private static final Pattern BETWEEN_WORDS = Pattern.compile("(?<=[^\\s>])[ \\t]*\\n\\s*(?=[^\\s<])");
 
   /** In place of the one Spring Boot would make, with the same properties. */
   @Bean
@@ -37,21 +38,22 @@ class TightTemplates {
     return resolver;
   }
 
-  /** The text of a template with each tag in one line. */
+  /** The text of a template with each tag and each sentence in one line. */
   static String tight(String template) {
-    return TAG.matcher(template).replaceAll(tag -> Matcher.quoteReplacement(NEW_LINE.matcher(tag.group()).replaceAll(" ")));
+    String tags = TAG.matcher(template).replaceAll(tag -> Matcher.quoteReplacement(NEW_LINE.matcher(tag.group()).replaceAll(" ")));
+    return BETWEEN_WORDS.matcher(tags).replaceAll(" ");
   }
 
   private static final class Resolver extends SpringResourceTemplateResolver {
     @Override
     protected ITemplateResource computeTemplateResource(IEngineConfiguration configuration, String owner, String template, String name,
         String encoding, Map<String, Object> attributes) {
-      return new Tight(super.computeTemplateResource(configuration, owner, template, name, encoding, attributes));
+      return new TightResource(super.computeTemplateResource(configuration, owner, template, name, encoding, attributes));
     }
   }
 
   /** A template that is read in one line a tag. */
-  private record Tight(ITemplateResource of) implements ITemplateResource {
+  private record TightResource(ITemplateResource of) implements ITemplateResource {
     @Override
     public String getDescription() {
       return of.getDescription();
@@ -78,7 +80,7 @@ class TightTemplates {
 
     @Override
     public ITemplateResource relative(String location) {
-      return new Tight(of.relative(location));
+      return new TightResource(of.relative(location));
     }
   }
 }

@@ -43,7 +43,7 @@ class LifterMethods {
    * @param silent why nothing of it stands in the weeks that are written; null where something does
    * @param beside another method that writes the same lift; null for none
    */
-  record Kept(boolean wrote, @Nullable String silent, @Nullable Method beside) {}
+  record KeptMethod(boolean wrote, @Nullable String silent, @Nullable Method beside) {}
 
   /** A method that ended, or goes on. */
   record Ended(long lifterId, Optional<String> leaving) {}
@@ -74,7 +74,7 @@ class LifterMethods {
 
   /** Sets a method to work by what was typed, and lets it write. */
   @Transactional
-  Kept keep(Lifter lifter, MethodTyped typed, SignedIn who) {
+  KeptMethod keep(Lifter lifter, MethodTyped typed, SignedIn who) {
     Long own = typed.own();
     Progression progression = own == null ? new Progression(lifter.id(), typed.lift().key(), typed.method()) : own(lifter, own);
     Map<String, String> settings = remembering(lifter, progression, typed);
@@ -83,7 +83,7 @@ class LifterMethods {
       progression.set(settings, Programs.monday(typed.starts()), typed.days(), typed.turn());
       progressions.saveAndFlush(progression);
     }).isPresent();
-    return new Kept(wrote, programs.silent(lifter, progression).orElse(null), beside(progression).orElse(null));
+    return new KeptMethod(wrote, programs.silent(lifter, progression).orElse(null), beside(progression).orElse(null));
   }
 
   private Optional<Method> beside(Progression one) {

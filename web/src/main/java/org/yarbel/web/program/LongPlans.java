@@ -55,17 +55,17 @@ public class LongPlans {
   }
 
   /** A plan as it is kept. */
-  public record Kept(Macrocycle plan, @Nullable Long contestId, int version) {}
+  public record KeptPlan(Macrocycle plan, @Nullable Long contestId, int version) {}
 
   /** The plan of a lifter. */
   @Transactional(readOnly = true)
-  public Optional<Kept> of(long lifterId) {
+  public Optional<KeptPlan> of(long lifterId) {
     return plans.findByLifterId(lifterId).map(this::kept);
   }
 
   /** What is kept of a row. */
-  public Kept kept(LongPlan row) {
-    return new Kept(row.plan(json), row.contestId(), row.version());
+  public KeptPlan kept(LongPlan row) {
+    return new KeptPlan(row.plan(json), row.contestId(), row.version());
   }
 
   /** What a plan writes from a day up to another, whether it stands in the days or not. */

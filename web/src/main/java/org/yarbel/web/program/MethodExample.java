@@ -34,7 +34,7 @@ import org.yarbel.web.plan.LineLoads;
  * @param whose for whom: {@code Squat, estimated max 200 kg}
  * @param contest whether the weeks lead to a contest, at the end of the last
  */
-public record MethodExample(String whose, boolean contest, List<Week> weeks) {
+public record MethodExample(String whose, boolean contest, List<ExampleWeek> weeks) {
   private static final int WEEKS = 4;
   private static final int DAYS_BEFORE = 3;
   private static final Mass MAX = Mass.of("200", MassUnit.KG);
@@ -44,14 +44,14 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
    *
    * @param said what the method says of it; empty for nothing
    */
-  public record Week(int number, List<Line> lines, String said) {}
+  public record ExampleWeek(int number, List<ExampleLine> lines, String said) {}
 
   /**
    * A line of it.
    *
    * @param reading the work in words
    */
-  public record Line(String lift, String work, String loads, String reading) {}
+  public record ExampleLine(String lift, String work, String loads, String reading) {}
 
   /** For nobody in particular: a lifter with a squat of 200 kg in an ordinary gym. */
   static MethodExample of(Method method, Catalogue lifts, Places places) {
@@ -75,21 +75,21 @@ public record MethodExample(String whose, boolean contest, List<Week> weeks) {
       left.add(7 * (week - 1) + DAYS_BEFORE);
     }
     boolean contest = method.rule().countsDown();
-    List<Week> weeks = new ArrayList<>();
+    List<ExampleWeek> weeks = new ArrayList<>();
     String before = "";
     for (int number = 0; number < WEEKS; number++) {
       Countdown countdown = contest ? new Countdown(left.get(number), left) : null;
       Exposure exposure = method.rule().next(brief.counting(countdown), List.of(), number, number);
       String said = String.join(" ", exposure.remarks());
-      weeks.add(new Week(number + 1, exposure.lines().stream().map(line -> line(exposure.planned(line, context.lifts()), context)).toList(), said.equals(before) ? "" : said));
+      weeks.add(new ExampleWeek(number + 1, exposure.lines().stream().map(line -> line(exposure.planned(line, context.lifts()), context)).toList(), said.equals(before) ? "" : said));
       before = said;
     }
     Mass max = context.numbers(lift).best();
     return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.amountIn(context.unit(), 1).stripTrailingZeros().toPlainString() + " " + context.unit().symbol()), contest, weeks);
   }
 
-  private static Line line(PlannedLine line, LifterContext context) {
+  private static ExampleLine line(PlannedLine line, LifterContext context) {
     ResolvedLine resolved = new SessionResolver(context).alone(line).line();
-    return new Line(line.lift().name(), line.work(), resolved == null ? "" : String.join(" · ", LineLoads.of(resolved)) + " " + context.unit().symbol(), Reading.text(WorkLine.parse(line.work()).line()));
+    return new ExampleLine(line.lift().name(), line.work(), resolved == null ? "" : String.join(" · ", LineLoads.of(resolved)) + " " + context.unit().symbol(), Reading.text(WorkLine.parse(line.work()).line()));
   }
 }

@@ -123,7 +123,7 @@ class MethodsController {
     return new ModelAndView(back(id));
   }
 
-  private static String said(LifterMethods.Kept kept, Lift lift) {
+  private static String said(LifterMethods.KeptMethod kept, Lift lift) {
     String mind = kept.beside() == null ? "" : " Mind: " + kept.beside().title() + " writes the " + lift.name().toLowerCase(Locale.ROOT)
         + " too; end it if this was meant in its place.";
     if (kept.silent() != null) {

@@ -77,19 +77,19 @@ class Setup implements MethodSettings {
   record OfPlan(String document, @Nullable Long contestId) {}
 
   /** All of it. */
-  record State(List<OfMethod> methods, List<EasyWeek> easy, @Nullable Integer every, Deload kind, @Nullable OfPlan plan) {
+  record SetupState(List<OfMethod> methods, List<EasyWeek> easy, @Nullable Integer every, Deload kind, @Nullable OfPlan plan) {
     @Nullable OfMethod method(long id) {
       return methods.stream().filter(method -> method.id() == id).findFirst().orElse(null);
     }
   }
 
   @Override
-  public Stand of(Lifter lifter) {
+  public MethodStand of(Lifter lifter) {
     List<Progression> all = progressions.findByLifterIdOrderById(lifter.id());
     OfPlan plan = plans.findByLifterId(lifter.id()).map(row -> new OfPlan(row.document(), row.contestId())).orElse(null);
-    State state = new State(all.stream().map(OfMethod::of).toList(),
+    SetupState state = new SetupState(all.stream().map(OfMethod::of).toList(),
         ahead(lifter.id()).stream().map(EasyWeek::of).sorted(Comparator.comparing(EasyWeek::monday)).toList(), lifter.deloadEvery(), lifter.deloadKind(), plan);
-    return new Stand(json.write(state), json.write(all.stream().map(p -> new LeftOut(p.id(), new TreeSet<>(p.leftOut()))).toList()));
+    return new MethodStand(json.write(state), json.write(all.stream().map(p -> new LeftOut(p.id(), new TreeSet<>(p.leftOut()))).toList()));
   }
 
   private List<DeloadWeek> ahead(long lifterId) {
@@ -98,9 +98,9 @@ class Setup implements MethodSettings {
   }
 
   @Override
-  public void restore(Lifter lifter, Stand from, Stand to) {
+  public void restore(Lifter lifter, MethodStand from, MethodStand to) {
     if (!from.settings().equals(to.settings())) {
-      restore(lifter, json.read(from.settings(), State.class), json.read(to.settings(), State.class));
+      restore(lifter, json.read(from.settings(), SetupState.class), json.read(to.settings(), SetupState.class));
     }
     if (!from.leftOut().equals(to.leftOut())) {
       Map<Long, LeftOut> then = Arrays.stream(json.read(to.leftOut(), LeftOut[].class)).collect(Collectors.toMap(LeftOut::id, left -> left));
@@ -111,7 +111,7 @@ class Setup implements MethodSettings {
     }
   }
 
-  private void restore(Lifter lifter, State from, State to) {
+  private void restore(Lifter lifter, SetupState from, SetupState to) {
     for (Progression p : progressions.findByLifterIdOrderById(lifter.id())) {
       if (!Objects.equals(from.method(p.id()), to.method(p.id()))) {
         restore(p, to.method(p.id()));
@@ -138,7 +138,7 @@ class Setup implements MethodSettings {
     progressions.save(p);
   }
 
-  private void restoreWeeks(long lifterId, State from, State to) {
+  private void restoreWeeks(long lifterId, SetupState from, SetupState to) {
     List<EasyWeek> gone = from.easy().stream().filter(week -> !to.easy().contains(week)).toList();
     deloads.deleteAll(ahead(lifterId).stream().filter(week -> gone.contains(EasyWeek.of(week))).toList());
     deloads.flush();

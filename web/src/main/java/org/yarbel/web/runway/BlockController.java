@@ -93,10 +93,10 @@ class BlockController {
       String> every, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = lifter(id);
     Block stored = plans.of(id).flatMap(kept -> kept.plan().block(no)).orElseThrow(NotFound::new).block();
-    RunwayForms.Read read = RunwayForms.read(stored, new Typed(all), days(every), lifts.catalogue());
+    RunwayForms.BlockRead read = RunwayForms.read(stored, new Typed(all), days(every), lifts.catalogue());
     if (read.block().isEmpty()) {
       ExtendedModelMap model = new ExtendedModelMap();
-      page.fill(model, lifter, RunwayPage.Asked.NOTHING);
+      page.fill(model, lifter, RunwayPage.RunwayAsked.NOTHING);
       model.addAttribute("form", read.form());
       return new ModelAndView("runway/page", model, HttpStatus.UNPROCESSABLE_CONTENT);
     }

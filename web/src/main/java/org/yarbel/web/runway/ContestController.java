@@ -66,7 +66,7 @@ class ContestController {
   }
 
   /** A contest in the list. */
-  record Row(long id, String name, String sport, String day, @Nullable String in, String place, String federation, String rules, String classes, String who,
+  record ContestRow(long id, String name, String sport, String day, @Nullable String in, String place, String federation, String rules, String classes, String who,
       long waiting, boolean past) {}
 
   /** Somebody who goes. */
@@ -85,12 +85,12 @@ class ContestController {
     return "contest/list";
   }
 
-  private static Row row(Contest contest, List<ContestEntry> entries, Map<Long, String> names, long elsewhere, LocalDate today) {
-    Contest.Said said = contest.said();
+  private static ContestRow row(Contest contest, List<ContestEntry> entries, Map<Long, String> names, long elsewhere, LocalDate today) {
+    Contest.ContestSaid said = contest.said();
     LocalDate day = contest.day();
     boolean past = day != null && day.isBefore(today) || contest.state() == Contest.State.CANCELLED;
     long days = day == null ? 0 : ChronoUnit.DAYS.between(today, day);
-    return new Row(contest.id(), contest.name(), said.sport().word(), day == null ? contest.state().word() : DAY.format(day)
+    return new ContestRow(contest.id(), contest.name(), said.sport().word(), day == null ? contest.state().word() : DAY.format(day)
         + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : away(days), said.place(), said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
                 .getOrDefault(entry.lifterId(), "")).collect(Collectors.joining(", ")), elsewhere, past);
   }
@@ -158,7 +158,7 @@ class ContestController {
     if (stored != null && !typed.text("version").equals(Integer.toString(stored.version()))) {
       typed.wrong("name", "Meanwhile somebody else changed this contest: what you typed is here, load the page anew to see theirs.");
     }
-    Optional<Contest.Said> said = ContestForm.read(typed, lifts.catalogue(), clock.today(), stored == null ? null : stored.day());
+    Optional<Contest.ContestSaid> said = ContestForm.read(typed, lifts.catalogue(), clock.today(), stored == null ? null : stored.day());
     if (said.isEmpty() || !typed.fine()) {
       ExtendedModelMap model = new ExtendedModelMap();
       fill(model, new ContestForm(stored == null ? null : Long.valueOf(stored.id()), all, typed.errors()), typed.asked(), stored);

@@ -41,11 +41,11 @@ class CopyController {
 
   /** Whom a plan can be given to. */
   @Component
-  static class Offer {
+  static class CopyOffer {
     private final LifterRepository lifters;
     private final GroupBoards groups;
 
-    Offer(LifterRepository lifters, GroupBoards groups) {
+    CopyOffer(LifterRepository lifters, GroupBoards groups) {
       this.lifters = lifters;
       this.groups = groups;
     }

@@ -35,7 +35,7 @@ record GoalChart(double width, double height, String line, String tracked, Strin
         course.goal())).filter(Objects::nonNull).mapToDouble(mass -> value(mass, unit)).toArray();
     double low = Math.floor(Arrays.stream(all).min().orElse(0) / 5) * 5;
     double high = Math.max(low + 5, Math.ceil(Arrays.stream(all).max().orElse(5) / 5) * 5);
-    Scale scale = new Scale(from, end, low, high);
+    GoalScale scale = new GoalScale(from, end, low, high);
     StringBuilder tracked = new StringBuilder();
     for (TrackedPoint point : goal.tracked()) {
       Mass estimate = point.estimate(unit);
@@ -79,7 +79,7 @@ record GoalChart(double width, double height, String line, String tracked, Strin
   }
 
   /** From days and masses to places in the picture. */
-  private record Scale(LocalDate from, LocalDate end, double low, double high) {
+  private record GoalScale(LocalDate from, LocalDate end, double low, double high) {
     String at(LocalDate day, double value) {
       double days = Math.max(1, ChronoUnit.DAYS.between(from, end));
       double share = Math.min(Math.max(ChronoUnit.DAYS.between(from, day) / days, 0), 1);

@@ -28,7 +28,7 @@ class GoalController {
 
   @PostMapping("/lifters/{id}/runway/goal")
   String goal(@PathVariable long id, @RequestParam Map<String, String> all, RedirectAttributes flash) {
-    Goals.Outcome outcome = goals.aim(lifters.findById(id).orElseThrow(NotFound::new), new Typed(all));
+    Goals.GoalOutcome outcome = goals.aim(lifters.findById(id).orElseThrow(NotFound::new), new Typed(all));
     if (outcome.errors().isEmpty()) {
       events.publishEvent(new NumbersChanged(id));
     }

@@ -30,11 +30,11 @@ class Goals {
   }
 
   /** What came of it. */
-  record Outcome(String said, Map<String, String> errors) {}
+  record GoalOutcome(String said, Map<String, String> errors) {}
 
   /** Writes a goal down, or takes it out where nothing was typed. Without a day it is that of the contest. */
   @Transactional
-  public Outcome aim(Lifter lifter, Typed typed) {
+  public GoalOutcome aim(Lifter lifter, Typed typed) {
     LocalDate today = clock.today();
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), typed.text("lift")).orElse(null);
     Mass goal = typed.mass("goal", lifter.unit());
@@ -44,7 +44,7 @@ class Goals {
         own.aim(null, null);
         numbers.save(own);
       }
-      return new Outcome("No goal of that lift any more.", Map.of());
+      return new GoalOutcome("No goal of that lift any more.", Map.of());
     }
     Mass max = null;
     if (own != null) {
@@ -59,12 +59,12 @@ class Goals {
       typed.wrong("on", "The goal's day must lie ahead but was " + on + ".");
     }
     if (!typed.fine() || own == null || goal == null) {
-      return new Outcome("The goal is not written down: see below.", typed.errors());
+      return new GoalOutcome("The goal is not written down: see below.", typed.errors());
     }
     LocalDate until = on != null ? on : plans.of(lifter.id()).map(kept -> kept.plan().contest()).orElse(null);
     own.aim(goal, until);
     numbers.saveAndFlush(own);
-    return new Outcome("The goal stands." + believable(goal, own.numbers(lifter.unit(), today).best(), until, today), Map.of());
+    return new GoalOutcome("The goal stands." + believable(goal, own.numbers(lifter.unit(), today).best(), until, today), Map.of());
   }
 
   private static String believable(Mass goal, @Nullable Mass best, @Nullable LocalDate on, LocalDate today) {

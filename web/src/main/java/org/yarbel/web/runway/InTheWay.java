@@ -9,7 +9,7 @@ final class InTheWay {
   private InTheWay() {}
 
   /** A line in the way. */
-  record Line(long slotId, LocalDate day, String lift, String work) {}
+  record LineInTheWay(long slotId, LocalDate day, String lift, String work) {}
 
   /** What becomes of the lines in the way. */
   enum Way {

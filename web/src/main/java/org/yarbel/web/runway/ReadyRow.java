@@ -13,12 +13,12 @@ final class ReadyRow {
   private static final double HIGH = 103;
 
   private final RunwayPaper paper;
-  private final RunwayService.Shown shown;
+  private final RunwayService.ShownRunway shown;
   private final double at;
   private final double least;
   private final double span;
 
-  ReadyRow(RunwayPaper paper, RunwayService.Shown shown, double at) {
+  ReadyRow(RunwayPaper paper, RunwayService.ShownRunway shown, double at) {
     this.paper = paper;
     this.shown = shown;
     this.at = at;

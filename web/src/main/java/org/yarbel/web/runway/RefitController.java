@@ -111,8 +111,8 @@ class RefitController {
   }
 
   private void move(Contest contest, Runways.WhatIf moved) {
-    Contest.Said said = contest.said();
-    contests.keep(contest.id(), new Contest.Said(said.name(), said.sport(), moved.state(), moved.day() == null ? said.day() : moved.day(), said.place(),
+    Contest.ContestSaid said = contest.said();
+    contests.keep(contest.id(), new Contest.ContestSaid(said.name(), said.sport(), moved.state(), moved.day() == null ? said.day() : moved.day(), said.place(),
         said.federation(), said.rules(), said.further(), said.classes(), said.events()));
   }
 

@@ -15,11 +15,11 @@ import org.yarbel.core.plan.cycle.Refit;
 import org.yarbel.core.plan.cycle.Written;
 
 /** A refit side by side: week by week as it was and as it becomes, and the reasons. */
-record RefitView(String from, List<Row> rows, List<Changed> changes) {
+record RefitView(String from, List<RefitRow> rows, List<Changed> changes) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   /** A week. */
-  record Row(String week, String was, String wasWork, String now, String nowWork, boolean changed, boolean contest) {}
+  record RefitRow(String week, String was, String wasWork, String now, String nowWork, boolean changed, boolean contest) {}
 
   /**
    * A refit as it is shown.
@@ -29,7 +29,7 @@ record RefitView(String from, List<Row> rows, List<Changed> changes) {
   static RefitView of(Refit refit, Function<Macrocycle, List<Written>> write) {
     Map<LocalDate, String> was = work(write.apply(refit.was()));
     Map<LocalDate, String> now = work(write.apply(refit.now()));
-    List<Row> rows = refit.pairs().stream().map(pair -> new Row(DAY.format(pair.monday()), words(pair.was()), was.getOrDefault(pair.monday(), ""),
+    List<RefitRow> rows = refit.pairs().stream().map(pair -> new RefitRow(DAY.format(pair.monday()), words(pair.was()), was.getOrDefault(pair.monday(), ""),
         words(pair.now()), now.getOrDefault(pair.monday(), ""), pair.changed(),
         refit.now().contest() != null && Macrocycle.monday(refit.now().contest()).equals(pair.monday()))).toList();
     return new RefitView(DAY.format(refit.from()), rows, refit.changes());

@@ -8,9 +8,9 @@ import java.util.List;
  * @param columns one a week, to point at and to go through with the arrow keys
  * @param blocks one a block, to open it
  */
-record RunwayChart(double width, double height, List<Column> columns, List<BlockShape> blocks, List<Rect> rects, List<Path> paths, List<Label> labels) {
+record RunwayChart(double width, double height, List<WeekColumn> columns, List<BlockShape> blocks, List<Rect> rects, List<Path> paths, List<Label> labels) {
   /** A week. */
-  record Column(double x, double width, String monday, String words, boolean now) {}
+  record WeekColumn(double x, double width, String monday, String words, boolean now) {}
 
   /** A block. */
   record BlockShape(int no, double x, double y, double width, double height, String fill, String title, String words) {
@@ -28,7 +28,7 @@ record RunwayChart(double width, double height, List<Column> columns, List<Block
   /** A text. */
   record Label(double x, double y, String anchor, String kind, String text) {}
 
-  static RunwayChart of(RunwayService.Shown shown) {
+  static RunwayChart of(RunwayService.ShownRunway shown) {
     return new RunwayDrawing(shown).draw();
   }
 

@@ -45,7 +45,7 @@ class RunwayController {
   @GetMapping("/lifters/{id}/runway")
   String page(@PathVariable long id, @RequestParam(required = false) @Nullable Integer block, @RequestParam(defaultValue = "") String taper,
       @RequestParam(defaultValue = "") String propose, Model model) {
-    LongPlans.Kept kept = page.fill(model, lifter(id), RunwayPage.Asked.of(taper, propose));
+    LongPlans.KeptPlan kept = page.fill(model, lifter(id), RunwayPage.RunwayAsked.of(taper, propose));
     if (block != null && kept != null) {
       model.addAttribute("form", RunwayForms.of(kept.plan().block(block).orElseThrow(NotFound::new).block(), lifts.catalogue()));
     }
@@ -59,7 +59,7 @@ class RunwayController {
     Contest to = contest.isEmpty() ? null : runways.contest(id, contest);
     try {
       Proposal proposal = runways.propose(lifter, to);
-      List<InTheWay.Line> lines = runways.inTheWay(lifter, proposal.plan());
+      List<InTheWay.LineInTheWay> lines = runways.inTheWay(lifter, proposal.plan());
       Optional<InTheWay.Way> chosen = InTheWay.Way.ofKey(way);
       if (!lines.isEmpty() && chosen.isEmpty()) {
         flash.addFlashAttribute("said", lines.size() == 1 ? "Not taken yet: 1 line stands in its way. Choose below what becomes of it."

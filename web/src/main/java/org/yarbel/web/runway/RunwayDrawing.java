@@ -30,11 +30,11 @@ final class RunwayDrawing {
   private static final Map<Purpose, String> FILLS = Map.of(Purpose.PRACTICE, "url(#steps)", Purpose.VOLUME, "url(#dots)", Purpose.STRENGTH, "url(#upright)",
       Purpose.PEAK, "url(#hatch)", Purpose.TAPER, "url(#back)", Purpose.TEST, "url(#cross)", Purpose.HOLD, "url(#level)", Purpose.OFF, "none");
 
-  private final RunwayService.Shown shown;
+  private final RunwayService.ShownRunway shown;
   private final List<RunwayWeek> weeks;
   private final RunwayPaper paper;
 
-  RunwayDrawing(RunwayService.Shown shown) {
+  RunwayDrawing(RunwayService.ShownRunway shown) {
     this.shown = shown;
     this.weeks = shown.weeks();
     this.paper = new RunwayPaper(shown.from(), weeks.size());
@@ -55,11 +55,11 @@ final class RunwayDrawing {
     return new RunwayChart(RunwayPaper.WIDTH, RunwayPaper.round(height), columns(), blocks, paper.rects(), paper.paths(), paper.labels());
   }
 
-  private List<RunwayChart.Column> columns() {
-    List<RunwayChart.Column> columns = new ArrayList<>();
+  private List<RunwayChart.WeekColumn> columns() {
+    List<RunwayChart.WeekColumn> columns = new ArrayList<>();
     for (int i = 0; i < weeks.size(); i++) {
       RunwayWeek week = weeks.get(i);
-      columns.add(new RunwayChart.Column(RunwayPaper.round(paper.x(i)), RunwayPaper.round(paper.column()), week.monday().toString(), week.words(), week.now()));
+      columns.add(new RunwayChart.WeekColumn(RunwayPaper.round(paper.x(i)), RunwayPaper.round(paper.column()), week.monday().toString(), week.words(), week.now()));
     }
     return columns;
   }

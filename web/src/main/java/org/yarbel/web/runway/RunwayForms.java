@@ -30,13 +30,13 @@ final class RunwayForms {
   private RunwayForms() {}
 
   /** A day of the week to tick. */
-  record DayBox(String name, String word, boolean ticked) {}
+  record BlockDay(String name, String word, boolean ticked) {}
 
   /** A parameter of a method. */
-  record Field(String key, String words, String value, @Nullable String error) {}
+  record BlockField(String key, String words, String value, @Nullable String error) {}
 
   /** How a lift is trained. */
-  record UseForm(int at, String lift, String method, String title, List<DayBox> days, List<Field> fields, @Nullable String error) {}
+  record UseForm(int at, String lift, String method, String title, List<BlockDay> days, List<BlockField> fields, @Nullable String error) {}
 
   /** A block. */
   record BlockForm(int no, String purpose, String title, String meaning, String weeks, String every, String easy, String basis, List<UseForm> uses,
@@ -60,23 +60,23 @@ final class RunwayForms {
   }
 
   private static UseForm use(int at, String lift, Method method, Set<DayOfWeek> days, Map<String, String> settings, Map<String, String> errors, @Nullable String error) {
-    List<DayBox> boxes = new ArrayList<>();
+    List<BlockDay> boxes = new ArrayList<>();
     for (DayOfWeek day : DayOfWeek.values()) {
-      boxes.add(new DayBox(day.name(), day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), days.contains(day)));
+      boxes.add(new BlockDay(day.name(), day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), days.contains(day)));
     }
-    return new UseForm(at, lift, method.name(), method.title(), boxes, method.rule().parameters().stream().filter(parameter -> !Block.derives(method, parameter.key())).map(parameter -> new Field(parameter.key(),
+    return new UseForm(at, lift, method.name(), method.title(), boxes, method.rule().parameters().stream().filter(parameter -> !Block.derives(method, parameter.key())).map(parameter -> new BlockField(parameter.key(),
         parameter.words(), settings.getOrDefault(parameter.key(), parameter.fallback()), errors.get(parameter.key()))).toList(), error);
   }
 
   /** What was read of a form: the block, or the form again with what is wrong. */
-  record Read(Optional<Block> block, BlockForm form) {}
+  record BlockRead(Optional<Block> block, BlockForm form) {}
 
   /**
    * Reads the form of a block.
    *
    * @param days ticked, by the number of the use
    */
-  static Read read(Block stored, Typed typed, Map<Integer, Set<DayOfWeek>> days, Catalogue lifts) {
+  static BlockRead read(Block stored, Typed typed, Map<Integer, Set<DayOfWeek>> days, Catalogue lifts) {
     Integer weeks = typed.whole("weeks", "The weeks", 1, Block.MOST_WEEKS);
     if (weeks == null) {
       typed.wrong("weeks", "Write how many weeks it has, from 1 to " + Block.MOST_WEEKS + ".");
@@ -116,7 +116,7 @@ final class RunwayForms {
     }
     BlockForm form = new BlockForm(stored.no(), purpose.name(), title(purpose), purpose.meaning(), typed.text("weeks"), typed.text("every"), easy.name(),
         basis == null ? "" : basis.name(), forms, typed.errors());
-    return new Read(!fine || !typed.fine() || weeks == null ? Optional.empty()
+    return new BlockRead(!fine || !typed.fine() || weeks == null ? Optional.empty()
         : Optional.of(new Block(stored.no(), purpose, weeks, every == null ? 0 : every, easy, basis, uses)), form);
   }
 

@@ -39,11 +39,11 @@ class RunwayPage {
 
   private final Runways runways;
   private final RunwayService service;
-  private final CopyController.Offer copies;
+  private final CopyController.CopyOffer copies;
   private final Lifts lifts;
   private final ClubClock clock;
 
-  RunwayPage(Runways runways, RunwayService service, CopyController.Offer copies, Lifts lifts, ClubClock clock) {
+  RunwayPage(Runways runways, RunwayService service, CopyController.CopyOffer copies, Lifts lifts, ClubClock clock) {
     this.runways = runways;
     this.service = service;
     this.copies = copies;
@@ -57,16 +57,16 @@ class RunwayPage {
    * @param shape of the taper that readiness is drawn for
    * @param propose a contest to propose a plan for, {@link #OPEN}, or empty for none
    */
-  record Asked(TaperShape shape, String propose) {
-    static final Asked NOTHING = new Asked(TaperShape.ONE_WEEK, "");
+  record RunwayAsked(TaperShape shape, String propose) {
+    static final RunwayAsked NOTHING = new RunwayAsked(TaperShape.ONE_WEEK, "");
 
-    static Asked of(String taper, String propose) {
-      return new Asked(Arrays.stream(TaperShape.values()).filter(shape -> shape.name().equals(taper)).findFirst().orElse(TaperShape.ONE_WEEK), propose);
+    static RunwayAsked of(String taper, String propose) {
+      return new RunwayAsked(Arrays.stream(TaperShape.values()).filter(shape -> shape.name().equals(taper)).findFirst().orElse(TaperShape.ONE_WEEK), propose);
     }
   }
 
   /** Fills the page; answers the plan it shows, null without one. */
-  LongPlans.@Nullable Kept fill(Model model, Lifter lifter, Asked asked) {
+  LongPlans.@Nullable KeptPlan fill(Model model, Lifter lifter, RunwayAsked asked) {
     Runways.Situation now = runways.of(lifter);
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
@@ -89,8 +89,8 @@ class RunwayPage {
     return now.kept();
   }
 
-  private void plan(Model model, Lifter lifter, Runways.Situation now, LongPlans.Kept kept, TaperShape shape) {
-    RunwayService.Shown shown = service.show(lifter, kept, marked(now), shape);
+  private void plan(Model model, Lifter lifter, Runways.Situation now, LongPlans.KeptPlan kept, TaperShape shape) {
+    RunwayService.ShownRunway shown = service.show(lifter, kept, marked(now), shape);
     model.addAttribute("chart", RunwayChart.of(shown));
     model.addAttribute("weeks", shown.weeks());
     model.addAttribute("goals", shown.goals().stream().map(goal -> RunwayViews.GoalView.of(goal, shown, lifter)).toList());
@@ -121,7 +121,7 @@ class RunwayPage {
       model.addAttribute("proposal", RunwayViews.ProposalView.of(proposal, to == null ? "" : Long.toString(to.id())));
       if (!model.containsAttribute("chart")) {
         List<RunwayService.Contested> marked = to == null ? List.of() : List.of(new RunwayService.Contested(to.name(), day(to), true));
-        RunwayService.Shown shown = service.show(lifter, new LongPlans.Kept(proposal.plan(), null, 0), marked, TaperShape.ONE_WEEK);
+        RunwayService.ShownRunway shown = service.show(lifter, new LongPlans.KeptPlan(proposal.plan(), null, 0), marked, TaperShape.ONE_WEEK);
         model.addAttribute("proposed", RunwayChart.of(shown));
       }
       model.addAttribute("inTheWay", runways.inTheWay(lifter, proposal.plan()).stream().map(line -> RunwayViews.line(line, lifts.catalogue())).toList());
@@ -132,7 +132,7 @@ class RunwayPage {
   }
 
   private String head(Runways.Situation now) {
-    LongPlans.Kept kept = now.kept();
+    LongPlans.KeptPlan kept = now.kept();
     if (kept == null) {
       return "No long plan yet";
     }

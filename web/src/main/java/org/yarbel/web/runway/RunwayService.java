@@ -85,7 +85,7 @@ class RunwayService {
    * @param readiness day by day
    * @param other the same with the taper it is compared with; empty without a contest
    */
-  record Shown(LocalDate today, @Nullable LocalDate contest, List<Macrocycle.Placed> blocks, List<RunwayWeek> weeks, List<FitnessFatigue.Point> readiness,
+  record ShownRunway(LocalDate today, @Nullable LocalDate contest, List<Macrocycle.Placed> blocks, List<RunwayWeek> weeks, List<FitnessFatigue.Point> readiness,
       List<FitnessFatigue.Point> other, List<Goal> goals) {
     LocalDate from() {
       return weeks.get(0).monday();
@@ -115,7 +115,7 @@ class RunwayService {
 
   /** Reads it all. */
   @Transactional(readOnly = true)
-  Shown show(Lifter lifter, LongPlans.Kept kept, List<Contested> contests, TaperShape compared) {
+  ShownRunway show(Lifter lifter, LongPlans.KeptPlan kept, List<Contested> contests, TaperShape compared) {
     LocalDate today = clock.today();
     Macrocycle plan = kept.plan();
     LocalDate monday = Macrocycle.monday(today);
@@ -149,7 +149,7 @@ class RunwayService {
     List<FitnessFatigue.Point> other = drawn && plan.contest() != null
         ? FitnessFatigue.curve(compared.applied(loads, plan.contest(), today), today, curveFrom, until) : List.of();
     List<Macrocycle.Placed> blocks = plan.placed();
-    return new Shown(today, plan.contest(), blocks, weeks, readiness, other, goals(lifter, known, plan, families.stream().map(RunwayWeek.Family::head).toList(), from));
+    return new ShownRunway(today, plan.contest(), blocks, weeks, readiness, other, goals(lifter, known, plan, families.stream().map(RunwayWeek.Family::head).toList(), from));
   }
 
   /** A contest on the way, with what it is to the plan. */

@@ -40,7 +40,7 @@ final class RunwayViews {
   record GoingView(long id, String name, String day, String more, String role, boolean led, String bag) {
     static GoingView of(Contests.Going going, Runways.Situation now, Lifter lifter) {
       Contest contest = going.contest();
-      Contest.Said said = contest.said();
+      Contest.ContestSaid said = contest.said();
       LocalDate day = contest.day();
       String role = now.roles().stream().filter(one -> one.meet().id() == contest.id()).map(one -> one.why()).findFirst().orElse("");
       return new GoingView(contest.id(), contest.name(), day == null ? contest.state().word() : DAY.format(day) + (contest.state() == Contest.State.CANCELLED
@@ -52,7 +52,7 @@ final class RunwayViews {
 
   /** The way to a goal as the page shows it. */
   record GoalView(String key, String lift, GoalChart chart, String goal, String on, @Nullable String proposed, @Nullable String behind) {
-    static GoalView of(RunwayService.Goal goal, RunwayService.Shown shown, Lifter lifter) {
+    static GoalView of(RunwayService.Goal goal, RunwayService.ShownRunway shown, Lifter lifter) {
       boolean off = goal.behind() != null && goal.course() != null && goal.behind() >= GoalCourse.BEHIND;
       Mass lower = goal.course() == null ? null : goal.course().lower().shownIn(lifter.unit());
       return new GoalView(goal.lift().key(), goal.lift().name(), GoalChart.of(goal, shown.from(), shown.end(), lifter.unit()),
@@ -64,7 +64,7 @@ final class RunwayViews {
 
   /** What the curve says of the day of the contest. */
   record Ready(String words) {
-    static @Nullable Ready of(RunwayService.Shown shown, TaperShape shape) {
+    static @Nullable Ready of(RunwayService.ShownRunway shown, TaperShape shape) {
       if (shown.readiness().isEmpty() || shown.contest() == null) {
         return null;
       }
@@ -79,7 +79,7 @@ final class RunwayViews {
   }
 
   /** A line in the way of a proposal: {@code Mon 2 Mar: Squat 3x5 @8}. */
-  static String line(InTheWay.Line line, Catalogue lifts) {
+  static String line(InTheWay.LineInTheWay line, Catalogue lifts) {
     return DAY.format(line.day()) + ": " + lifts.ofKey(line.lift()).map(Lift::name).orElse(line.lift()) + " " + line.work();
   }
 

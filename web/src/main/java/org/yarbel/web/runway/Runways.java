@@ -70,7 +70,7 @@ public class Runways {
    * @param contestId the contest it would lead to then
    * @param wrong why nothing can be fitted although something moved; null when it can
    */
-  public record Situation(LongPlans.@Nullable Kept kept, List<Contests.Going> going, List<Meets.Role> roles, @Nullable Refit due,
+  public record Situation(LongPlans.@Nullable KeptPlan kept, List<Contests.Going> going, List<Meets.Role> roles, @Nullable Refit due,
       @Nullable Long contestId, @Nullable String wrong) {
     /** The contest the plan leads or led to. */
     public Optional<Contest> contest() {
@@ -101,7 +101,7 @@ public class Runways {
     LocalDate today = clock.today();
     List<Contests.Going> going = contests.of(lifter.id());
     List<Meets.Role> roles = Contests.roles(going, today);
-    LongPlans.Kept kept = plans.of(lifter.id()).orElse(null);
+    LongPlans.KeptPlan kept = plans.of(lifter.id()).orElse(null);
     if (kept == null) {
       return new Situation(null, going, roles, null, null, null);
     }
@@ -189,17 +189,17 @@ public class Runways {
 
   /** The lines that somebody has written by hand, of lifts a plan trains, on days that it would write into. */
   @Transactional(readOnly = true)
-  List<InTheWay.Line> inTheWay(Lifter lifter, Macrocycle plan) {
+  List<InTheWay.LineInTheWay> inTheWay(Lifter lifter, Macrocycle plan) {
     Catalogue catalogue = lifts.catalogue();
     Set<Lift> families = new HashSet<>();
     plan.blocks().forEach(block -> block.uses().forEach(use -> catalogue.ofKey(use.lift()).map(catalogue::family).ifPresent(families::add)));
     LocalDate from = plan.startsOn().isAfter(clock.today()) ? plan.startsOn() : clock.today();
-    List<InTheWay.Line> lines = new ArrayList<>();
+    List<InTheWay.LineInTheWay> lines = new ArrayList<>();
     sessions.days(lifter.id(), from, plan.end().minusDays(1)).forEach((day, all) -> {
       Set<Long> begun = sessions.begun(all.stream().map(Slot::id).toList());
       all.stream().filter(slot -> slot.origin() == null && slot.linkOf() == null && !begun.contains(slot.id()) && slot.kind().mainWork()
           && catalogue.ofKey(slot.lift()).map(catalogue::family).filter(families::contains).isPresent())
-          .forEach(slot -> lines.add(new InTheWay.Line(slot.id(), day, slot.lift(), slot.work())));
+          .forEach(slot -> lines.add(new InTheWay.LineInTheWay(slot.id(), day, slot.lift(), slot.work())));
     });
     return lines;
   }
@@ -208,13 +208,13 @@ public class Runways {
   @Transactional
   public Optional<Long> take(Lifter lifter, Proposal proposal, @Nullable Contest contest, InTheWay.Way way, SignedIn who) {
     turns.ofLifter(lifter.id());
-    List<InTheWay.Line> lines = inTheWay(lifter, proposal.plan());
+    List<InTheWay.LineInTheWay> lines = inTheWay(lifter, proposal.plan());
     Long contestId = contest == null ? null : Long.valueOf(contest.id());
     if (way == InTheWay.Way.AFTER && !lines.isEmpty()) {
       LocalDate last = lines.get(lines.size() - 1).day();
       return plans.take(lifter, propose(lifter, contest, Macrocycle.monday(last).plusWeeks(1)).plan(), contestId, who);
     }
-    List<Long> out = way == InTheWay.Way.REPLACE ? lines.stream().map(InTheWay.Line::slotId).toList() : List.of();
+    List<Long> out = way == InTheWay.Way.REPLACE ? lines.stream().map(InTheWay.LineInTheWay::slotId).toList() : List.of();
     return plans.take(lifter, proposal.plan(), contestId, out, who);
   }
 
@@ -227,7 +227,7 @@ public class Runways {
   @Transactional
   public Edited edit(Lifter lifter, Function<Editing, Refit> what, SignedIn who) {
     turns.ofLifter(lifter.id());
-    LongPlans.Kept kept = plans.of(lifter.id()).orElseThrow(NotFound::new);
+    LongPlans.KeptPlan kept = plans.of(lifter.id()).orElseThrow(NotFound::new);
     Refit refit = what.apply(new Editing(kept.plan(), from(lifter, kept.plan().contest())));
     return new Edited(refit, plans.take(lifter, refit.now(), kept.contestId(), who));
   }

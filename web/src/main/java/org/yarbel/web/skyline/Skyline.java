@@ -89,34 +89,34 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
    *
    * @param prefix of the places of its sets; null when nothing is to be led to
    */
-  public record Line(ResolvedLine resolved, @Nullable Mass basisMax, @Nullable String prefix) {}
+  public record SkylineLine(ResolvedLine resolved, @Nullable Mass basisMax, @Nullable String prefix) {}
 
   /** Draws lines one after another into a picture of this size. */
-  public static Skyline of(List<Line> lines, double width, double height) {
-    List<Column> columns = new ArrayList<>();
+  public static Skyline of(List<SkylineLine> lines, double width, double height) {
+    List<SkylineColumn> columns = new ArrayList<>();
     for (int i = 0; i < lines.size(); i++) {
       boolean first = i > 0;
-      for (Column column : columns(lines.get(i))) {
+      for (SkylineColumn column : columns(lines.get(i))) {
         columns.add(first ? column.afterGap() : column);
         first = false;
       }
     }
     boolean scaled = lines.stream().anyMatch(line -> line.basisMax() != null);
-    boolean lane = columns.stream().anyMatch(Column::lane);
-    Scale scale = new Scale(lane ? height - LANE_HEIGHT : height, top(columns));
+    boolean lane = columns.stream().anyMatch(SkylineColumn::lane);
+    SkylineScale scale = new SkylineScale(lane ? height - LANE_HEIGHT : height, top(columns));
     return new Skyline(width, height, scaled ? rules(scale) : List.of(), bars(columns, width, height, scale),
         lane ? Double.valueOf(round(scale.height() + 3)) : null, words(lines));
   }
 
   /** How shares become heights: the main picture is so high and shows so much of the max. */
-  private record Scale(double height, double top) {
+  private record SkylineScale(double height, double top) {
     double y(double share) {
       return round(height - Math.min(share, top) / top * height);
     }
   }
 
   /** As much over the max as there is to show. */
-  private static double top(List<Column> columns) {
+  private static double top(List<SkylineColumn> columns) {
     double highest = columns.stream().filter(column -> column.share() != null)
         .mapToDouble(column -> Math.max(Objects.requireNonNull(column.share()), column.done() == null ? 0 : column.done())).max().orElse(0);
     return Math.min(Math.max(TOP_SHARE, highest + 0.05), MOST_SHARE);
@@ -124,7 +124,7 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
 
   /** Draws one line. */
   public static Skyline of(ResolvedLine line, @Nullable Mass basisMax, double width, double height) {
-    return of(List.of(new Line(line, basisMax, null)), width, height);
+    return of(List.of(new SkylineLine(line, basisMax, null)), width, height);
   }
 
   /** Bars that are drawn the same, as one path; a tick by itself. */
@@ -168,10 +168,10 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
    * @param reps how wide it is
    * @param lane whether it lies in the lane of holds and carries
    */
-  private record Column(String role, @Nullable Double share, double reps, String label, @Nullable String target,
+  private record SkylineColumn(String role, @Nullable Double share, double reps, String label, @Nullable String target,
       @Nullable Double done, boolean missed, boolean lane, double gap) {
-    Column afterGap() {
-      return new Column(role, share, reps, label, target, done, missed, lane, LIFT_GAP);
+    SkylineColumn afterGap() {
+      return new SkylineColumn(role, share, reps, label, target, done, missed, lane, LIFT_GAP);
     }
 
     double weight() {
@@ -180,7 +180,7 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
   }
 
   /** The basis max; without one the load that makes the heaviest set stand half high, so that at least steps show. */
-  private static @Nullable Mass scale(Line line) {
+  private static @Nullable Mass scale(SkylineLine line) {
     return line.basisMax() != null ? line.basisMax() : line.resolved().sets().stream()
         .map(ResolvedSet::load)
         .filter(Objects::nonNull)
@@ -189,11 +189,11 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
         .orElse(null);
   }
 
-  private static List<Column> columns(Line line) {
-    List<Column> columns = new ArrayList<>();
+  private static List<SkylineColumn> columns(SkylineLine line) {
+    List<SkylineColumn> columns = new ArrayList<>();
     Mass max = scale(line);
     for (RampStep step : line.resolved().ramp()) {
-      columns.add(new Column("warm", share(step.load(), max), step.reps(),
+      columns.add(new SkylineColumn("warm", share(step.load(), max), step.reps(),
           number(step.load(), line) + " × " + step.reps(), null, null, false, false, GAP));
     }
     for (ResolvedSet set : line.resolved().sets()) {
@@ -204,7 +204,7 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
       double counted = set.reps() == null ? OPEN_REPS : Math.max(set.reps(), 1);
       double reps = lane ? length(set) : counted;
       boolean missed = set.logged() && set.reps() != null && set.reps() == 0;
-      columns.add(new Column(share == null && !lane ? "unknown" : set.role().key(), share, reps, label(set, line),
+      columns.add(new SkylineColumn(share == null && !lane ? "unknown" : set.role().key(), share, reps, label(set, line),
           line.prefix() == null ? null : line.prefix() + "-" + set.part() + "-" + set.set(),
           set.logged() && done == null ? Double.valueOf(UNKNOWN_SHARE) : done, missed, lane, GAP));
     }
@@ -226,11 +226,11 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
   }
 
   /** A load in the unit of the max it is drawn against: a picture speaks one unit. */
-  private static String number(Mass load, Line line) {
+  private static String number(Mass load, SkylineLine line) {
     return load.shownIn(line.basisMax() == null ? load.unit() : line.basisMax().unit()).number();
   }
 
-  private static String label(ResolvedSet set, Line line) {
+  private static String label(ResolvedSet set, SkylineLine line) {
     String load = set.load() == null ? "lifter picks" : number(set.load(), line);
     ResolvedSet.Distance distance = set.distance();
     ResolvedSet.Clock clock = set.clock();
@@ -244,19 +244,19 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     return load + " × " + reps;
   }
 
-  private static List<Rule> rules(Scale scale) {
+  private static List<Rule> rules(SkylineScale scale) {
     return List.of(new Rule(scale.y(0.7), false), new Rule(scale.y(0.8), false), new Rule(scale.y(0.9), false),
         new Rule(scale.y(1), true));
   }
 
-  private static List<Bar> bars(List<Column> columns, double width, double height, Scale heights) {
-    double gaps = columns.stream().skip(1).mapToDouble(Column::gap).sum();
+  private static List<Bar> bars(List<SkylineColumn> columns, double width, double height, SkylineScale heights) {
+    double gaps = columns.stream().skip(1).mapToDouble(SkylineColumn::gap).sum();
     double squeeze = gaps > width / 2 ? width / 2 / gaps : 1;
-    double weights = columns.stream().mapToDouble(Column::weight).sum();
+    double weights = columns.stream().mapToDouble(SkylineColumn::weight).sum();
     double scale = Math.min((width - gaps * squeeze) / weights, 16);
     List<Bar> bars = new ArrayList<>();
     double x = 0;
-    for (Column column : columns) {
+    for (SkylineColumn column : columns) {
       x += bars.isEmpty() ? 0 : column.gap() * squeeze;
       double base = column.lane() ? height : heights.height();
       double top = column.lane() ? heights.height() + 4 : heights.y(column.share() == null ? UNKNOWN_SHARE : column.share());
@@ -271,7 +271,7 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     return bars;
   }
 
-  private static String words(List<Line> lines) {
+  private static String words(List<SkylineLine> lines) {
     return lines.stream().map(line -> {
       String ramp = line.resolved().ramp().stream()
           .map(s -> number(s.load(), line) + " × " + s.reps()).collect(Collectors.joining(", "));

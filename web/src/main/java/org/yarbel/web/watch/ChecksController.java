@@ -29,7 +29,7 @@ class ChecksController {
   }
 
   /** A figure to set. */
-  public record Row(String key, String words, String value, String usual, String range, @Nullable String error) {}
+  public record ThresholdRow(String key, String words, String value, String usual, String range, @Nullable String error) {}
 
   /** A check with where it is from. */
   public record CheckView(String title, String source) {
@@ -74,9 +74,9 @@ class ChecksController {
   }
 
   private static Map<String, Object> shown(Map<String, String> typed, Map<String, String> errors) {
-    List<Row> rows = new ArrayList<>();
+    List<ThresholdRow> rows = new ArrayList<>();
     for (Threshold threshold : Threshold.values()) {
-      rows.add(new Row(threshold.key(), threshold.words(), typed.getOrDefault(threshold.key(), ""), text(threshold.usual()),
+      rows.add(new ThresholdRow(threshold.key(), threshold.words(), typed.getOrDefault(threshold.key(), ""), text(threshold.usual()),
           range(threshold), errors.get(threshold.key())));
     }
     return Map.of("rows", rows, "checks", Checks.all().stream().map(CheckView::of).toList(), "wrong", !errors.isEmpty());

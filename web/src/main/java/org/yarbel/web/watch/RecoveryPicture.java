@@ -26,7 +26,7 @@ import org.yarbel.core.watch.WatchedWeek;
 import org.yarbel.web.lifter.Lifter;
 
 /** How each main lift dips and comes back over the days of a week, a small picture a lift, a line a quality. */
-public record RecoveryPicture(List<Panel> panels) {
+public record RecoveryPicture(List<RecoveryPanel> panels) {
   static final int WIDTH = 700;
   static final int HEIGHT = 92;
   private static final int TOP = 26;
@@ -40,13 +40,13 @@ public record RecoveryPicture(List<Panel> panels) {
   public record Curve(String quality, String css, String points, String atEnd) {}
 
   /** One lift. */
-  public record Panel(String lift, String modifiers, String days, List<Curve> curves, List<Mark> marks, String inWords) {}
+  public record RecoveryPanel(String lift, String modifiers, String days, List<Curve> curves, List<RecoveryMark> marks, String inWords) {}
 
   /** A session of the lift: where it stands and how deep it goes. */
-  public record Mark(String x, String day, String depth) {}
+  public record RecoveryMark(String x, String day, String depth) {}
 
   /** Draws the main lifts of a week. */
-  public static RecoveryPicture of(Lifter lifter, @Nullable Mass bodyMass, WeekWatch.Seen seen) {
+  public static RecoveryPicture of(Lifter lifter, @Nullable Mass bodyMass, WeekWatch.SeenWeek seen) {
     Map<Lift, List<CountedLine>> families = new LinkedHashMap<>();
     WatchedWeek week = seen.week();
     List<CountedLine> all = new ArrayList<>(seen.past());
@@ -56,12 +56,12 @@ public record RecoveryPicture(List<Panel> panels) {
         families.computeIfAbsent(line.head(), head -> new ArrayList<>()).add(line);
       }
     }
-    List<Panel> panels = new ArrayList<>();
+    List<RecoveryPanel> panels = new ArrayList<>();
     families.forEach((lift, lines) -> panel(lifter, bodyMass, week, lift, lines).ifPresent(panels::add));
     return new RecoveryPicture(panels);
   }
 
-  private static Optional<Panel> panel(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
+  private static Optional<RecoveryPanel> panel(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
     Map<LocalDate, Double> loads = lines.stream().collect(Collectors.groupingBy(CountedLine::day, TreeMap::new,
         Collectors.summingDouble(CountedLine::sessionLoad)));
     loads.values().removeIf(load -> load == 0);
@@ -73,13 +73,13 @@ public record RecoveryPicture(List<Panel> panels) {
       return Optional.empty();
     }
     List<Recovery.Session> sessions = new ArrayList<>();
-    List<Mark> marks = new ArrayList<>();
+    List<RecoveryMark> marks = new ArrayList<>();
     loads.forEach((day, load) -> {
       double at = ChronoUnit.DAYS.between(week.monday(), day) + EVENING;
       Recovery.Session session = new Recovery.Session(at, load / median);
       sessions.add(session);
       if (at >= 0 && at < 7) {
-        marks.add(new Mark(number(x(at)), day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH), number(session.depth())));
+        marks.add(new RecoveryMark(number(x(at)), day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH), number(session.depth())));
       }
     });
     Set<Modifier> modifiers = Modifier.of(bodyMass, lifter.heightMm(), week.athlete().age(), week.athlete().level(), week.athlete()
@@ -97,7 +97,7 @@ public record RecoveryPicture(List<Panel> panels) {
           .strip(), number(y(end))));
       words.add(quality.word() + " " + number(days) + (number(days).equals("1") ? " day" : " days"));
     }
-    return Optional.of(new Panel(lift.name(), modifiers.isEmpty() ? "" : modifiers.stream()
+    return Optional.of(new RecoveryPanel(lift.name(), modifiers.isEmpty() ? "" : modifiers.stream()
         .map(m -> m.word() + (m.lengthens() ? " +" : " −")).collect(Collectors.joining(", ")),
         String.join(", ", words), curves, marks, lift.name() + " over the week: " + (marks.isEmpty() ? "not trained" : marks.stream()
             .map(m -> m.day() + " " + m.depth() + " of a usual hard session").collect(Collectors.joining(", ")))));

@@ -89,7 +89,7 @@ public class WeekWatch {
    * @param asked the same as they were asked, as far as they were done where the day is behind: by them volume is compared
    * @param trained whether anything of it is logged
    */
-  public record Day(LocalDate date, List<Slot> slots, Groups groups, LifterContext context, Map<Long, ResolvedLine> lines, Map<Long, ResolvedLine> asked,
+  public record WatchedDay(LocalDate date, List<Slot> slots, Groups groups, LifterContext context, Map<Long, ResolvedLine> lines, Map<Long, ResolvedLine> asked,
       boolean trained) {}
 
   /**
@@ -100,7 +100,7 @@ public class WeekWatch {
    * @param minutes of each day
    * @param past the lines of the weeks before, for the recovery picture
    */
-  public record Seen(WatchedWeek week, WeekTotals totals, List<Finding> findings, List<Finding> silenced, Map<LocalDate, Integer> minutes,
+  public record SeenWeek(WatchedWeek week, WeekTotals totals, List<Finding> findings, List<Finding> silenced, Map<LocalDate, Integer> minutes,
       List<CountedLine> past, List<Progression> methods, @Nullable DeloadWeek deload) {}
 
   /**
@@ -113,13 +113,13 @@ public class WeekWatch {
    * @param days of the week itself
    */
   @Transactional(readOnly = true)
-  public Seen look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, List<Complaint> hurts, Set<String> quiet, List<Day> before,
-      List<Day> days) {
+  public SeenWeek look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, List<Complaint> hurts, Set<String> quiet, List<WatchedDay> before,
+      List<WatchedDay> days) {
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
     List<Progression> running = methods.stream().filter(p -> p.runsOn(monday) && p.startsOn().isBefore(monday.plusWeeks(1))).toList();
     Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WatchedWeek.LOOKED_BACK), monday.plusWeeks(1)).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
-    List<Day> trained = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today())).toList();
+    List<WatchedDay> trained = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today())).toList();
     List<CountedLine> past = trained.stream().flatMap(day -> counted(day, day.lines()).values().stream()).toList();
     List<CountedLine> asked = trained.stream().flatMap(day -> counted(day, day.asked()).values().stream()).toList();
     boolean deloadFollows = easy.containsKey(monday.plusWeeks(1)) || Programs.ownEasyWeek(running, monday.plusWeeks(1));
@@ -132,7 +132,7 @@ public class WeekWatch {
     List<Finding> all = Checks.look(week);
     Map<LocalDate, Integer> minutes = new TreeMap<>();
     days.forEach(day -> minutes.put(day.date(), minutes(day)));
-    return new Seen(week, week.totals(), all.stream().filter(f -> !quiet.contains(f.check() + "/" + f.lift())).toList(),
+    return new SeenWeek(week, week.totals(), all.stream().filter(f -> !quiet.contains(f.check() + "/" + f.lift())).toList(),
         all.stream().filter(f -> quiet.contains(f.check() + "/" + f.lift())).toList(), minutes, past, running, easy.get(monday));
   }
 
@@ -158,11 +158,11 @@ public class WeekWatch {
     return clusters;
   }
 
-  private static Map<Long, CountedLine> counted(Day day) {
+  private static Map<Long, CountedLine> counted(WatchedDay day) {
     return counted(day, day.lines());
   }
 
-  private static Map<Long, CountedLine> counted(Day day, Map<Long, ResolvedLine> of) {
+  private static Map<Long, CountedLine> counted(WatchedDay day, Map<Long, ResolvedLine> of) {
     Map<Long, CountedLine> lines = new LinkedHashMap<>();
     for (Slot slot : day.slots()) {
       ResolvedLine resolved = of.get(slot.id());
@@ -176,10 +176,10 @@ public class WeekWatch {
     return lines;
   }
 
-  private static List<WatchedLine> watched(List<Day> days, List<Progression> methods) {
+  private static List<WatchedLine> watched(List<WatchedDay> days, List<Progression> methods) {
     Map<Long, Method> byId = methods.stream().collect(Collectors.toMap(Progression::id, Progression::method));
     List<WatchedLine> lines = new ArrayList<>();
-    for (Day day : days) {
+    for (WatchedDay day : days) {
       int place = 0;
       Map<Long, CountedLine> counted = counted(day);
       Map<Long, CountedLine> asked = counted(day, day.asked());
@@ -209,8 +209,8 @@ public class WeekWatch {
     return weeks;
   }
 
-  private static Map<String, LocalDate> lastTrained(List<LiftNumbers> numbers, List<Day> days, List<Day> before) {
-    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(Day::context).orElse(null);
+  private static Map<String, LocalDate> lastTrained(List<LiftNumbers> numbers, List<WatchedDay> days, List<WatchedDay> before) {
+    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(WatchedDay::context).orElse(null);
     Map<String, LocalDate> last = new HashMap<>();
     if (context != null) {
       numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing(MassUnit.KG).map(s -> s.lastTrained())
@@ -221,7 +221,7 @@ public class WeekWatch {
     return last;
   }
 
-  private static @Nullable Day first(List<Day> days) {
+  private static @Nullable WatchedDay first(List<WatchedDay> days) {
     return days.isEmpty() ? null : days.get(0);
   }
 
@@ -237,8 +237,8 @@ public class WeekWatch {
     return weeks;
   }
 
-  private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Complaint> hurts, List<Progression> running, List<Day> days, List<Day> before) {
-    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(Day::context).orElse(null);
+  private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Complaint> hurts, List<Progression> running, List<WatchedDay> days, List<WatchedDay> before) {
+    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(WatchedDay::context).orElse(null);
     List<Athlete.OfLift> lifts = numbers.stream().map(own -> ofLift(own, lifter.unit(), running, context == null ? Optional.empty()
         : context.lifts().ofKey(own.lift()))).toList();
     Set<String> main = lifts.stream().filter(Athlete.OfLift::powerlift).map(Athlete.OfLift::lift).collect(Collectors.toSet());
@@ -271,7 +271,7 @@ public class WeekWatch {
         .orElse(null);
   }
 
-  private static int minutes(Day day) {
+  private static int minutes(WatchedDay day) {
     Map<Long, CountedLine> counted = counted(day);
     return SessionTime.minutes(day.slots().stream().filter(slot -> counted.containsKey(slot.id()))
         .map(slot -> new SessionTime.Line(counted.get(slot.id()), slot.groupNo() == null ? null : Long.valueOf(slot.groupNo()), day.groups()

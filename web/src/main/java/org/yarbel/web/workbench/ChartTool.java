@@ -16,15 +16,15 @@ final class ChartTool {
   private ChartTool() {}
 
   /** One RPE; an empty cell is beyond 15 reps to failure. */
-  public record Row(String rpe, List<String> cells) {}
+  public record ChartRow(String rpe, List<String> cells) {}
 
-  static List<Row> of(Typed typed) {
+  static List<ChartRow> of(Typed typed) {
     RepMaxCurve curve = RepMaxCurve.ofKey(typed.text("curve")).orElse(RepMaxCurve.HOUSE);
     Mass max = typed.mass("max", typed.unit("unit"));
-    List<Row> rows = new ArrayList<>();
+    List<ChartRow> rows = new ArrayList<>();
     int halves = Rpe.MAX.halves();
     for (List<@Nullable Double> percents : new EffortChart(curve).rows(REPS)) {
-      rows.add(new Row(new Rpe(halves--).toString(), percents.stream().map(percent -> cell(percent, max)).toList()));
+      rows.add(new ChartRow(new Rpe(halves--).toString(), percents.stream().map(percent -> cell(percent, max)).toList()));
     }
     return rows;
   }

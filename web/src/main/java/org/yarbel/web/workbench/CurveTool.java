@@ -22,7 +22,7 @@ final class CurveTool {
   private CurveTool() {}
 
   /** A level of the picture with its number. */
-  public record Level(double y, String label) {}
+  public record CurveLevel(double y, String label) {}
 
   /**
    * What came out.
@@ -32,10 +32,10 @@ final class CurveTool {
    * @param first the bar to begin with in reverse bands; null for others, or without a free load
    * @param askew why the band makes no pair where it is; null when it does
    */
-  public record Result(String bottom, String top, String difference, @Nullable String first, @Nullable String askew, String line, double barY,
-      List<Level> levels, double width, double height) {}
+  public record CurveResult(String bottom, String top, String difference, @Nullable String first, @Nullable String askew, String line, double barY,
+      List<CurveLevel> levels, double width, double height) {}
 
-  static @Nullable Result of(Typed typed, KitChoice choice) {
+  static @Nullable CurveResult of(Typed typed, KitChoice choice) {
     MassUnit unit = typed.unit("unit");
     Mass bar = typed.mass("bar", unit);
     Mass free = typed.mass("free", unit);
@@ -51,7 +51,7 @@ final class CurveTool {
     }
   }
 
-  private static @Nullable Result chains(Typed typed, KitChoice choice, MassUnit unit, @Nullable Mass bar) {
+  private static @Nullable CurveResult chains(Typed typed, KitChoice choice, MassUnit unit, @Nullable Mass bar) {
     Optional<Chain> chain = choice.chain(typed.text("chain"));
     Mass mass = typed.mass("chainMass", unit);
     Mass slack = typed.empty("chainSlack") ? Mass.ofNanograms(0, unit) : typed.massFromZero("chainSlack", unit);
@@ -68,7 +68,7 @@ final class CurveTool {
     return bar == null || chain.isEmpty() ? null : result(LoadCurve.chains(bar, chain.get()), bar, unit, null, null);
   }
 
-  private static @Nullable Result bands(Typed typed, KitChoice choice, MassUnit unit, @Nullable Mass bar, @Nullable Mass free, boolean reverse) {
+  private static @Nullable CurveResult bands(Typed typed, KitChoice choice, MassUnit unit, @Nullable Mass bar, @Nullable Mass free, boolean reverse) {
     Optional<Band> band = choice.band(typed.text("band"));
     if (band.isEmpty() && !typed.empty("pulls")) {
       band = Optional.ofNullable(typedBand(typed, unit));
@@ -98,7 +98,7 @@ final class CurveTool {
     }
   }
 
-  private static Result result(LoadCurve curve, Mass bar, MassUnit unit, @Nullable String first, @Nullable String askew) {
+  private static CurveResult result(LoadCurve curve, Mass bar, MassUnit unit, @Nullable String first, @Nullable String askew) {
     List<Double> values = curve.points().stream().map(p -> p.amountIn(unit, 3).doubleValue()).toList();
     double barValue = bar.amountIn(unit, 3).doubleValue();
     double most = Math.max(values.stream().max(Double::compare).orElseThrow(), barValue);
@@ -110,13 +110,13 @@ final class CurveTool {
       double x = LEFT + (WIDTH - LEFT - 20) * i / (values.size() - 1);
       line.append(Words.plain(x)).append(',').append(Words.plain(y(values.get(i), from, to))).append(' ');
     }
-    List<Level> levels = new ArrayList<>();
+    List<CurveLevel> levels = new ArrayList<>();
     for (int i = 0; i <= 4; i++) {
       double value = from + (to - from) * i / 4;
-      levels.add(new Level(y(value, from, to), Long.toString(Math.round(value))));
+      levels.add(new CurveLevel(y(value, from, to), Long.toString(Math.round(value))));
     }
     Mass difference = curve.top().compareTo(curve.bottom()) >= 0 ? curve.top().minus(curve.bottom()) : curve.bottom().minus(curve.top());
-    return new Result(curve.bottom().shownIn(unit).text(), curve.top().shownIn(unit).text(), difference.shownIn(unit).text(), first, askew,
+    return new CurveResult(curve.bottom().shownIn(unit).text(), curve.top().shownIn(unit).text(), difference.shownIn(unit).text(), first, askew,
         line.toString().strip(), y(barValue, from, to), levels, WIDTH, HEIGHT);
   }
 

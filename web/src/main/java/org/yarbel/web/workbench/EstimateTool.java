@@ -23,20 +23,20 @@ final class EstimateTool {
   private EstimateTool() {}
 
   /** One curve's answer and where it stands in the picture. */
-  public record Row(String curve, String name, String max, double x, double y) {}
+  public record EstimateRow(String curve, String name, String max, double x, double y) {}
 
   /** A line of the picture with its number. */
-  public record Tick(double x, String label) {}
+  public record EstimateTick(double x, String label) {}
 
   /**
    * What came out.
    *
    * @param toFailure reps to failure, in words
    */
-  public record Result(String toFailure, boolean reliable, String spread, List<Row> rows, List<Tick> ticks, double width,
+  public record EstimateResult(String toFailure, boolean reliable, String spread, List<EstimateRow> rows, List<EstimateTick> ticks, double width,
       double height) {}
 
-  static @Nullable Result of(Typed typed) {
+  static @Nullable EstimateResult of(Typed typed) {
     MassUnit unit = typed.unit("unit");
     Mass load = typed.mass("load", unit);
     Integer reps = typed.whole("reps", "The reps", 1, 15);
@@ -57,24 +57,24 @@ final class EstimateTool {
     double most = maxes.stream().mapToDouble(m -> value(m, unit)).max().orElseThrow();
     double from = least - Math.max((most - least) * 0.1, 1);
     double to = most + Math.max((most - least) * 0.1, 1);
-    List<Row> rows = new ArrayList<>();
+    List<EstimateRow> rows = new ArrayList<>();
     for (int i = 0; i < maxes.size(); i++) {
       RepMaxCurve curve = RepMaxCurve.values()[i];
-      rows.add(new Row(curve.key(), name(curve), maxes.get(i).amountIn(unit, 1).toPlainString(),
+      rows.add(new EstimateRow(curve.key(), name(curve), maxes.get(i).amountIn(unit, 1).toPlainString(),
           x(value(maxes.get(i), unit), from, to), 18 + ROW * i));
     }
-    return new Result(Words.plain(toFailure), toFailure <= RepMaxCurve.RELIABLE_REPS_TO_FAILURE,
+    return new EstimateResult(Words.plain(toFailure), toFailure <= RepMaxCurve.RELIABLE_REPS_TO_FAILURE,
         Words.plain(least) + " to " + Words.plain(most) + " " + unit, rows, ticks(from, to), WIDTH, ROW * rows.size() + 30);
   }
 
-  private static List<Tick> ticks(double from, double to) {
+  private static List<EstimateTick> ticks(double from, double to) {
     double step = STEPS[STEPS.length - 1];
     for (int i = STEPS.length - 1; i >= 0; i--) {
       step = (to - from) / STEPS[i] <= 8 ? STEPS[i] : step;
     }
-    List<Tick> ticks = new ArrayList<>();
+    List<EstimateTick> ticks = new ArrayList<>();
     for (double at = Math.ceil(from / step) * step; at <= to; at += step) {
-      ticks.add(new Tick(x(at, from, to), Words.plain(at)));
+      ticks.add(new EstimateTick(x(at, from, to), Words.plain(at)));
     }
     return ticks;
   }

@@ -30,11 +30,11 @@ final class PlatesTool {
    * @param label what it is: the target, the nearest below
    * @param changes plates off and on since the one before, on one side; null where nothing was before
    */
-  public record Row(String label, String load, @Nullable String other, @Nullable PlatePicture picture, String side,
+  public record PlatesRow(String label, String load, @Nullable String other, @Nullable PlatePicture picture, String side,
       @Nullable Integer changes, @Nullable Integer reps) {}
 
   /** The plates of one load, or of several in a row. */
-  static @Nullable List<Row> plates(Typed typed, KitChoice choice, Map<String, String> said) {
+  static @Nullable List<PlatesRow> plates(Typed typed, KitChoice choice, Map<String, String> said) {
     MassUnit unit = typed.unit("unit");
     List<Mass> targets = new ArrayList<>();
     for (String one : typed.text("loads").split("[\\s;/]+")) {
@@ -60,27 +60,27 @@ final class PlatesTool {
     return targets.size() == 1 ? one(targets.get(0), loadables, unit) : series(targets, loadables, unit);
   }
 
-  private static List<Row> one(Mass target, Loadables loadables, MassUnit unit) {
+  private static List<PlatesRow> one(Mass target, Loadables loadables, MassUnit unit) {
     Optional<Loading> exact = loadables.exact(target);
     if (exact.isPresent()) {
       return List.of(row("loads exactly", exact.get(), loadables, unit, null, null));
     }
-    List<Row> rows = new ArrayList<>();
+    List<PlatesRow> rows = new ArrayList<>();
     loadables.below(target).ifPresent(l -> rows.add(row("nearest below", l, loadables, unit, null, null)));
     loadables.above(target).ifPresent(l -> rows.add(row("nearest above", l, loadables, unit, null, null)));
     if (loadables.below(target).isEmpty()) {
-      rows.add(0, new Row("The bar is heavier than that: " + loadables.lightest().total().shownIn(unit).text()
+      rows.add(0, new PlatesRow("The bar is heavier than that: " + loadables.lightest().total().shownIn(unit).text()
           + " is the lightest that loads.", "", null, null, "", null, null));
     } else if (loadables.above(target).isEmpty()) {
-      rows.add(0, new Row("That is more than the plates make: " + loadables.heaviest().total().shownIn(unit).text()
+      rows.add(0, new PlatesRow("That is more than the plates make: " + loadables.heaviest().total().shownIn(unit).text()
           + " is the heaviest.", "", null, null, "", null, null));
     }
     return rows;
   }
 
-  private static List<Row> series(List<Mass> targets, Loadables loadables, MassUnit unit) {
+  private static List<PlatesRow> series(List<Mass> targets, Loadables loadables, MassUnit unit) {
     List<Loading> series = PlateSeries.of(targets, loadables);
-    List<Row> rows = new ArrayList<>();
+    List<PlatesRow> rows = new ArrayList<>();
     List<Mass> on = List.of();
     for (int i = 0; i < series.size(); i++) {
       Loading loading = series.get(i);
@@ -93,7 +93,7 @@ final class PlatesTool {
   }
 
   /** The warm-up to a top set. */
-  static @Nullable List<Row> ramp(Typed typed, KitChoice choice, Map<String, String> said) {
+  static @Nullable List<PlatesRow> ramp(Typed typed, KitChoice choice, Map<String, String> said) {
     MassUnit unit = typed.unit("unit");
     Mass top = typed.mass("top", unit);
     boolean even = typed.text("style").equals("even");
@@ -117,7 +117,7 @@ final class PlatesTool {
     } else if (loadables.leavesOut()) {
       said.put("note", LEAVES_OUT);
     }
-    List<Row> rows = new ArrayList<>();
+    List<PlatesRow> rows = new ArrayList<>();
     List<Mass> on = List.of();
     for (RampStep step : ramp.steps()) {
       rows.add(row("", step.loading(), loadables, unit, PlateSeries.changes(on, step.perSide()), step.reps()));
@@ -127,10 +127,10 @@ final class PlatesTool {
     return rows;
   }
 
-  private static Row row(String label, Loading loading, Loadables loadables, MassUnit unit, @Nullable Integer changes,
+  private static PlatesRow row(String label, Loading loading, Loadables loadables, MassUnit unit, @Nullable Integer changes,
       @Nullable Integer reps) {
     MassUnit other = unit == MassUnit.KG ? MassUnit.LB : MassUnit.KG;
-    return new Row(label, loading.total().shownIn(unit).text(), loading.total().shownIn(other).text(),
+    return new PlatesRow(label, loading.total().shownIn(unit).text(), loading.total().shownIn(other).text(),
         loadables.onBar() ? PlatePicture.of(loading.perSide(), loadables.unit()) : null,
         loading.perSide().isEmpty() ? "" : Loading.sideText(loading.perSide(), loadables.unit()), changes, reps);
   }

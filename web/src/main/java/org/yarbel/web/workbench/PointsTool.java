@@ -20,9 +20,9 @@ final class PointsTool {
   private PointsTool() {}
 
   /** One formula's answer, or why it has none. */
-  public record Row(String formula, String points, @Nullable String why) {}
+  public record PointsRow(String formula, String points, @Nullable String why) {}
 
-  static @Nullable List<Row> of(Typed typed) {
+  static @Nullable List<PointsRow> of(Typed typed) {
     MassUnit unit = typed.unit("unit");
     Mass body = typed.bodyMass("bodyMass", unit);
     Double amount = typed.decimal("total", "The total", 0.5, 9999);
@@ -36,7 +36,7 @@ final class PointsTool {
     Sex sex = typed.text("sex").equals("f") ? Sex.FEMALE : Sex.MALE;
     PointsFormula.Gear gear = typed.text("equipment").equals("equipped") ? PointsFormula.Gear.EQUIPPED : PointsFormula.Gear.CLASSIC;
     PointsFormula.Event event = typed.text("event").equals("bench") ? PointsFormula.Event.BENCH : PointsFormula.Event.FULL;
-    List<Row> rows = new ArrayList<>();
+    List<PointsRow> rows = new ArrayList<>();
     for (PointsFormula formula : PointsFormula.values()) {
       String name = switch (formula) {
         case WILKS -> "Wilks, 1994";
@@ -44,9 +44,9 @@ final class PointsTool {
         case IPFGL -> "IPF GL, 2020, " + gear.name().toLowerCase(Locale.ROOT) + ", " + (event == PointsFormula.Event.FULL ? "three lifts" : "bench press alone");
       };
       try {
-        rows.add(new Row(name, BigDecimal.valueOf(formula.points(sex, body, total, gear, event)).setScale(2, RoundingMode.HALF_EVEN).toPlainString(), null));
+        rows.add(new PointsRow(name, BigDecimal.valueOf(formula.points(sex, body, total, gear, event)).setScale(2, RoundingMode.HALF_EVEN).toPlainString(), null));
       } catch (Refused refused) {
-        rows.add(new Row(name, "–", refused.sentence()));
+        rows.add(new PointsRow(name, "–", refused.sentence()));
       }
     }
     return rows;

@@ -40,14 +40,14 @@ final class LoadFormula {
     String bodyMass();
 
     /** The column of a chart's shares beside that of the reps to failure. */
-    Chart chart(EffortChart chart);
+    ChartColumns chart(EffortChart chart);
 
     /** The cell of a load in a row. */
     String load(int row);
   }
 
   /** Two columns of one length: reps to failure, and the share of the max. */
-  record Chart(String reps, String shares) {}
+  record ChartColumns(String reps, String shares) {}
 
   /**
    * A row.
@@ -119,7 +119,7 @@ final class LoadFormula {
   }
 
   private String byChart(LoadSource.ByChart effort) {
-    Chart columns = sheets.chart(chart);
+    ChartColumns columns = sheets.chart(chart);
     return number(effort.of()) + "*INDEX(" + columns.shares() + ",MATCH(" + plain(BigDecimal.valueOf(effort.toFailure())) + "," + columns.reps() + ",0))"
         + (effort.share() == 1 ? "" : "*" + plain(BigDecimal.valueOf(effort.share())));
   }

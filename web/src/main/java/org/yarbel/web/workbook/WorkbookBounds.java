@@ -73,7 +73,7 @@ final class WorkbookBounds {
     if (++files > MOST_FILES) {
       throw new TooLarge();
     }
-    InputStream counted = new Counted(zip);
+    InputStream counted = new CountedBytes(zip);
     if (name.endsWith(".xml") || name.endsWith(".rels")) {
       try {
         count(XML.createXMLStreamReader(counted));
@@ -102,8 +102,8 @@ final class WorkbookBounds {
     }
   }
 
-  private final class Counted extends FilterInputStream {
-    Counted(InputStream from) {
+  private final class CountedBytes extends FilterInputStream {
+    CountedBytes(InputStream from) {
       super(from);
     }
 

@@ -55,7 +55,7 @@ class WorkbookController {
   }
 
   /** Weeks that are offered. */
-  record Offer(String title, String from, int weeks) {}
+  record WorkbookOffer(String title, String from, int weeks) {}
 
   @GetMapping("/lifters/{id}/runway/workbook")
   String page(@PathVariable long id, Model model) {
@@ -66,12 +66,12 @@ class WorkbookController {
   private void fill(Lifter lifter, Model model) {
     model.addAttribute("lifterId", lifter.id());
     model.addAttribute("lifter", lifter.name());
-    List<Offer> offers = new ArrayList<>();
+    List<WorkbookOffer> offers = new ArrayList<>();
     LocalDate monday = Macrocycle.monday(clock.today());
-    plans.of(lifter.id()).ifPresent(kept -> kept.plan().placed().stream().filter(placed -> placed.end().isAfter(monday)).forEach(placed -> offers.add(new Offer(
+    plans.of(lifter.id()).ifPresent(kept -> kept.plan().placed().stream().filter(placed -> placed.end().isAfter(monday)).forEach(placed -> offers.add(new WorkbookOffer(
         placed.block().purpose().word() + ", " + Count.of(placed.block().weeks(), "week") + " from " + DAY.format(placed.monday()),
         placed.monday().toString(), placed.block().weeks()))));
-    offers.add(new Offer("four weeks from this one", monday.toString(), 4));
+    offers.add(new WorkbookOffer("four weeks from this one", monday.toString(), 4));
     model.addAttribute("offers", offers);
   }
 

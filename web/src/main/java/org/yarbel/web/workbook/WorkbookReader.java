@@ -35,7 +35,7 @@ final class WorkbookReader {
   private static final ReentrantLock ONE_AT_A_TIME = new ReentrantLock();
 
   private final XSSFWorkbook book;
-  private final List<Edit> edits = new ArrayList<>();
+  private final List<CellEdit> edits = new ArrayList<>();
   private final List<String> problems = new ArrayList<>();
 
   private WorkbookReader(XSSFWorkbook book) {
@@ -43,13 +43,13 @@ final class WorkbookReader {
   }
 
   /** A change that was made in a cell. */
-  sealed interface Edit {
+  sealed interface CellEdit {
     /** Where: {@code Week 2!C7}. */
     String place();
   }
 
   /** A change of a line. */
-  sealed interface LineEdit extends Edit {
+  sealed interface LineEdit extends CellEdit {
     UUID line();
 
     /** The work it was exported with. */
@@ -63,7 +63,7 @@ final class WorkbookReader {
   record LoadEdit(String place, UUID line, String was, int part, BigDecimal load) implements LineEdit {}
 
   /** Another number of a lift. */
-  record NumberEdit(String place, String lift, String kind, BigDecimal value) implements Edit {}
+  record NumberEdit(String place, String lift, String kind, BigDecimal value) implements CellEdit {}
 
   /**
    * What was read.
@@ -71,26 +71,26 @@ final class WorkbookReader {
    * @param lifter whose workbook it is; null where nothing could be read
    * @param problems a sentence each, with its place
    */
-  record Read(@Nullable UUID lifter, List<Edit> edits, List<String> problems) {
-    static Read not(String why) {
-      return new Read(null, List.of(), List.of(why));
+  record WorkbookRead(@Nullable UUID lifter, List<CellEdit> edits, List<String> problems) {
+    static WorkbookRead not(String why) {
+      return new WorkbookRead(null, List.of(), List.of(why));
     }
   }
 
   /** Reads a file. */
-  static Read read(byte[] file) {
+  static WorkbookRead read(byte[] file) {
     if (!WorkbookBounds.kept(file)) {
-      return Read.not("The file is much larger than a workbook of ours: export the weeks anew and change that file.");
+      return WorkbookRead.not("The file is much larger than a workbook of ours: export the weeks anew and change that file.");
     }
     ZipSecureFile.setMaxEntrySize(WorkbookBounds.MOST_BYTES);
     if (!inTurn()) {
-      return Read.not("Other workbooks are being taken in at this moment: send it again in a minute.");
+      return WorkbookRead.not("Other workbooks are being taken in at this moment: send it again in a minute.");
     }
     try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
       return WorkbookRecord.read(book.getSheet(WorkbookRecord.NAME)).map(record -> new WorkbookReader(book).read(record))
-          .orElse(Read.not("The file is no workbook of Yarbel's, or its hidden sheet is gone: export the weeks anew and change that file."));
+          .orElse(WorkbookRead.not("The file is no workbook of Yarbel's, or its hidden sheet is gone: export the weeks anew and change that file."));
     } catch (IOException | POIXMLException | IllegalArgumentException | IllegalStateException | DateTimeException | IndexOutOfBoundsException notOne) {
-      return Read.not("The file is no XLSX workbook that can be read: save it as .xlsx and send it again.");
+      return WorkbookRead.not("The file is no XLSX workbook that can be read: save it as .xlsx and send it again.");
     } finally {
       ONE_AT_A_TIME.unlock();
     }
@@ -105,7 +105,7 @@ final class WorkbookReader {
     }
   }
 
-  private Read read(WorkbookRecord.Read record) {
+  private WorkbookRead read(WorkbookRecord.RecordRead record) {
     LineRows lines = new LineRows(record.notes());
     for (WorkbookRecord.Note note : record.notes()) {
       Sheet sheet = book.getSheet(note.sheet());
@@ -120,7 +120,7 @@ final class WorkbookReader {
     }
     // a line whose work was written anew says its loads itself
     Set<UUID> anew = edits.stream().filter(WorkEdit.class::isInstance).map(edit -> ((WorkEdit) edit).line()).collect(Collectors.toSet());
-    return new Read(record.lifter(), edits.stream().filter(edit -> !(edit instanceof LoadEdit load && anew.contains(load.line()))).toList(), problems);
+    return new WorkbookRead(record.lifter(), edits.stream().filter(edit -> !(edit instanceof LoadEdit load && anew.contains(load.line()))).toList(), problems);
   }
 
   private void look(Sheet sheet, WorkbookRecord.Note note, LineRows lines) {

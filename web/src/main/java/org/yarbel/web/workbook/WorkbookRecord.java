@@ -90,7 +90,7 @@ final class WorkbookRecord {
   }
 
   /** What a record says: whose workbook it is, and all that was written. */
-  record Read(UUID lifter, List<Note> notes) {}
+  record RecordRead(UUID lifter, List<Note> notes) {}
 
   /** The first row. */
   static List<String> head(UUID lifter, MassUnit unit) {
@@ -98,7 +98,7 @@ final class WorkbookRecord {
   }
 
   /** Reads it; empty where it is no record of ours. */
-  static Optional<Read> read(@Nullable Sheet record) {
+  static Optional<RecordRead> read(@Nullable Sheet record) {
     if (record == null || !WorkbookCells.read(record.getRow(0), 1).equals(FORMAT)) {
       return Optional.empty();
     }
@@ -110,7 +110,7 @@ final class WorkbookRecord {
       }
       note(cells).ifPresent(notes::add);
     }
-    return Optional.of(new Read(UUID.fromString(WorkbookCells.read(record.getRow(0), 2)), notes));
+    return Optional.of(new RecordRead(UUID.fromString(WorkbookCells.read(record.getRow(0), 2)), notes));
   }
 
   private static Optional<Note> note(List<String> cells) {

@@ -101,10 +101,10 @@ final class WorkbookTables implements LoadFormula.Sheets {
   }
 
   @Override
-  public LoadFormula.Chart chart(EffortChart of) {
+  public LoadFormula.ChartColumns chart(EffortChart of) {
     String letter = WorkbookCells.letter(charts.computeIfAbsent(of, this::shares));
     int last = FIRST_SHARE + (int) ((RepMaxCurve.MAX_REPS_TO_FAILURE - 1) / QUARTER) + 1;
-    return new LoadFormula.Chart(CHART + "!$A$3:$A$" + last, CHART + "!$" + letter + "$3:$" + letter + "$" + last);
+    return new LoadFormula.ChartColumns(CHART + "!$A$3:$A$" + last, CHART + "!$" + letter + "$3:$" + letter + "$" + last);
   }
 
   private int shares(EffortChart of) {

@@ -159,22 +159,22 @@ public class Workbooks {
   @Transactional
   public Taken take(Lifter lifter, byte[] file, SignedIn who) {
     // a file is read before anything of the database is held
-    WorkbookReader.Read read = WorkbookReader.read(file);
+    WorkbookReader.WorkbookRead read = WorkbookReader.read(file);
     return Objects.requireNonNull(transaction.execute(status -> take(lifter, read, who)));
   }
 
-  private Taken take(Lifter lifter, WorkbookReader.Read read, SignedIn who) {
+  private Taken take(Lifter lifter, WorkbookReader.WorkbookRead read, SignedIn who) {
     turns.ofLifter(lifter.id());
     List<String> problems = new ArrayList<>(read.problems());
     if (problems.isEmpty() && !lifter.ref().equals(read.lifter())) {
       problems.add("This workbook is another lifter's: send it in on their page.");
     }
-    Map<Slot, Changed> lines = new LinkedHashMap<>();
+    Map<Slot, ChangedLine> lines = new LinkedHashMap<>();
     Map<LiftNumbers, WorkbookReader.NumberEdit> sums = new LinkedHashMap<>();
     List<String> said = new ArrayList<>();
     if (problems.isEmpty()) {
       LifterContext context = contexts.of(lifter, null);
-      for (WorkbookReader.Edit edit : read.edits()) {
+      for (WorkbookReader.CellEdit edit : read.edits()) {
         Optional<String> wrong = edit instanceof WorkbookReader.NumberEdit number ? number(lifter, number, sums, said)
             : line(lifter, context, (WorkbookReader.LineEdit) edit, lines, said);
         wrong.ifPresent(sentence -> problems.add(edit.place() + ": " + sentence));
@@ -192,7 +192,7 @@ public class Workbooks {
       }
       numbers.save(own);
     });
-    Set<LocalDate> concerned = lines.values().stream().map(Changed::day).collect(Collectors.toSet());
+    Set<LocalDate> concerned = lines.values().stream().map(ChangedLine::day).collect(Collectors.toSet());
     Optional<Long> change = lines.isEmpty() ? Optional.empty() : writer.change(lifter, Scope.days(concerned), who, () -> lines.forEach((slot, changed) -> {
       slot.write(slot.kind(), slot.lift(), changed.work(), slot.details());
       slots.save(slot);
@@ -201,10 +201,10 @@ public class Workbooks {
   }
 
   /** A line as it becomes. */
-  private record Changed(String work, LocalDate day) {}
+  private record ChangedLine(String work, LocalDate day) {}
 
   /** Takes an edit of a line in; a sentence tells why it cannot be. */
-  private Optional<String> line(Lifter lifter, LifterContext context, WorkbookReader.LineEdit edit, Map<Slot, Changed> lines, List<String> said) {
+  private Optional<String> line(Lifter lifter, LifterContext context, WorkbookReader.LineEdit edit, Map<Slot, ChangedLine> lines, List<String> said) {
     Slot slot = slots.findByRef(edit.line()).orElse(null);
     TrainingSession session = slot == null ? null : sessions.findById(slot.sessionId()).filter(own -> own.lifterId() == lifter.id()).orElse(null);
     if (slot == null || session == null) {
@@ -224,7 +224,7 @@ public class Workbooks {
       return Optional.of("'" + text + "': " + worked.wrong().problems().get(0).message());
     }
     String normal = WorkLine.parse(text).line().toString();
-    lines.put(slot, new Changed(normal, session.day()));
+    lines.put(slot, new ChangedLine(normal, session.day()));
     said.add(edit.place() + ": " + lift.name() + " on " + DAY.format(session.day()) + ", " + before + " → " + normal);
     return Optional.empty();
   }

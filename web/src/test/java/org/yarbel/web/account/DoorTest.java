@@ -179,6 +179,8 @@ class DoorTest {
     } finally {
       enough.set(true);
       others.shutdown();
+      // who still waits would turn the next sign-in away
+      assertThat(others.awaitTermination(1, TimeUnit.MINUTES)).isTrue();
     }
     assertThat(others.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
   }

@@ -45,7 +45,7 @@ class SecurityTest {
         Lifter lifter = app.bean(LifterRepository.class)
             .save(new Lifter("Nobody Here", MassUnit.KG, app.bean(Places.class).all().get(0).id()));
         SignedIn who = app.bean(Accounts.class).of("owner@elsewhere.example").get(0);
-        app.bean(PlanService.class).add(lifter, TestApp.TODAY, PlanService.Typed.of(SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg"), who);
+        app.bean(PlanService.class).add(lifter, TestApp.TODAY, PlanService.TypedWork.of(SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg"), who);
         long session = app.bean(TrainingSessionRepository.class).findByLifterIdAndDay(lifter.id(), TestApp.TODAY).orElseThrow().id();
         return new Other(clubId, lifter.id(), session);
       });

@@ -41,7 +41,7 @@ class DetailsFormTest {
   })
   void saysWhatIsWrongBesideItsField(String field, String typed, String message) {
     DetailsForm form = field.equals("ramp") ? form("usual", null, null, null, typed) : form("usual", null, typed, null, null);
-    DetailsForm.Checked checked = form.check(MassUnit.KG);
+    DetailsForm.CheckedDetails checked = form.check(MassUnit.KG);
     assertThat(checked.details()).isEmpty();
     assertThat(checked.errors()).containsEntry(field, message);
   }

@@ -14,7 +14,7 @@ class CalendarDocumentTest {
   private static final Instant NOW = Instant.parse("2026-03-02T12:00:00Z");
 
   private static String written(String title, String text) {
-    return CalendarDocument.write("Maren, training", List.of(new CalendarDocument.Entry("session-1@yarbel", LocalDate.of(2026, 3, 4), title, text, "")), NOW);
+    return CalendarDocument.write("Maren, training", List.of(new CalendarDocument.CalendarEntry("session-1@yarbel", LocalDate.of(2026, 3, 4), title, text, "")), NOW);
   }
 
   private static String unfolded(String calendar) {

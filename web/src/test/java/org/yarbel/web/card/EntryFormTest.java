@@ -29,7 +29,7 @@ class EntryFormTest {
   @ParameterizedTest
   @CsvSource({"1e3", "0x10", "1.2.3", "--5", "1000.1", "99999999999999", "NaN"})
   void refusesALoadThatIsNone(String typed) {
-    EntryForm.Checked checked = form(typed, "5", "", "done").check(MassUnit.KG);
+    EntryForm.CheckedEntry checked = form(typed, "5", "", "done").check(MassUnit.KG);
     assertThat(checked.entry()).isEmpty();
     assertThat(checked.errors()).containsOnlyKeys("load");
   }

@@ -21,7 +21,7 @@ class DemoProgramTest {
     for (DemoProgram program : DemoProgram.all()) {
       for (int week = -program.weeksBack(); week <= 1; week++) {
         for (DayOfWeek day : DayOfWeek.values()) {
-          for (DemoProgram.Line line : program.plan().on(day, week)) {
+          for (DemoProgram.DemoLine line : program.plan().on(day, week)) {
             assertThat(WorkLine.parse(line.work()).line().toString()).as("%s, week %s", program.name(), week).isEqualTo(line.work());
             assertThat(Catalogue.standard().ofKey(line.lift())).as(line.lift()).isPresent();
           }

@@ -12,7 +12,7 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.SlotKind;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.club.CurrentClub;
-import org.yarbel.web.edit.PlanService.Outcome;
+import org.yarbel.web.edit.PlanService.EditOutcome;
 import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -28,15 +28,15 @@ class PlanServiceTest {
 
   /** What a test does as the demo's coach, with a day nobody else plans. */
   private record Coach(TestApp app, PlanService plan, SignedIn who, Lifter lifter, LocalDate day) {
-    Outcome.Done add(String work) {
-      return (Outcome.Done) plan.add(lifter, day, PlanService.Typed.of(SlotKind.MAIN, SQUAT, work), who);
+    EditOutcome.Done add(String work) {
+      return (EditOutcome.Done) plan.add(lifter, day, PlanService.TypedWork.of(SlotKind.MAIN, SQUAT, work), who);
     }
 
-    Outcome write(Slot slot, int version, String work) {
-      return plan.write(slot.id(), version, PlanService.Typed.of(SlotKind.MAIN, SQUAT, work), who);
+    EditOutcome write(Slot slot, int version, String work) {
+      return plan.write(slot.id(), version, PlanService.TypedWork.of(SlotKind.MAIN, SQUAT, work), who);
     }
 
-    String undo(Outcome.Done done) {
+    String undo(EditOutcome.Done done) {
       return app.bean(Undo.class).change(done.changeId());
     }
 
@@ -57,8 +57,8 @@ class PlanServiceTest {
   void undoesTheNewestChangeFirst(TestApp app) {
     as(app, 0, coach -> {
       Slot slot = coach.add("5x5 60kg").slot();
-      Outcome.Done first = (Outcome.Done) coach.write(slot, 0, "5x5 65kg");
-      Outcome.Done second = (Outcome.Done) coach.write(slot, 1, "5x5 70kg");
+      EditOutcome.Done first = (EditOutcome.Done) coach.write(slot, 0, "5x5 65kg");
+      EditOutcome.Done second = (EditOutcome.Done) coach.write(slot, 1, "5x5 70kg");
       assertThat(coach.undo(first)).isEqualTo("That line was changed again since: undo the later change first.");
       assertThat(coach.work(slot)).isEqualTo("5x5 70kg");
       assertThat(coach.undo(second)).isEqualTo("The line is back as it was: 5x5 65kg");
@@ -70,7 +70,7 @@ class PlanServiceTest {
   @Test
   void undoesALineThatWasAdded(TestApp app) {
     as(app, 1, coach -> {
-      Outcome.Done added = coach.add("3x3 80kg");
+      EditOutcome.Done added = coach.add("3x3 80kg");
       assertThat(coach.undo(added)).isEqualTo("The line is out again.");
       assertThat(coach.work(added.slot())).isEqualTo("gone");
       return true;
@@ -81,8 +81,8 @@ class PlanServiceTest {
   void savingTheSameAgainIsNoChange(TestApp app) {
     as(app, 2, coach -> {
       Slot slot = coach.add("3x3 80kg").slot();
-      assertThat(coach.write(slot, 0, "3 x 3 80 KG")).isInstanceOf(Outcome.Same.class);
-      assertThat(coach.write(slot, 7, "3x3 85kg")).as("another version").isInstanceOf(Outcome.ChangedMeanwhile.class);
+      assertThat(coach.write(slot, 0, "3 x 3 80 KG")).isInstanceOf(EditOutcome.Same.class);
+      assertThat(coach.write(slot, 7, "3x3 85kg")).as("another version").isInstanceOf(EditOutcome.ChangedMeanwhile.class);
       return true;
     });
   }
@@ -93,8 +93,8 @@ class PlanServiceTest {
       for (int i = 0; i < 40; i++) {
         coach.add("1x1 50kg");
       }
-      assertThat(coach.plan().add(coach.lifter(), coach.day(), PlanService.Typed.of(SlotKind.MAIN, SQUAT, "1x1 50kg"), coach.who()))
-          .isInstanceOf(Outcome.Full.class);
+      assertThat(coach.plan().add(coach.lifter(), coach.day(), PlanService.TypedWork.of(SlotKind.MAIN, SQUAT, "1x1 50kg"), coach.who()))
+          .isInstanceOf(EditOutcome.Full.class);
       return true;
     });
   }
@@ -104,6 +104,6 @@ class PlanServiceTest {
     Slot slot = as(app, 4, coach -> coach.add("3x3 80kg").slot());
     SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     assertThatThrownBy(() -> app.bean(CurrentClub.class).within(-1L, () ->
-        app.bean(PlanService.class).write(slot.id(), 0, PlanService.Typed.of(SlotKind.MAIN, SQUAT, "1x1 100kg"), who))).isInstanceOf(NotFound.class);
+        app.bean(PlanService.class).write(slot.id(), 0, PlanService.TypedWork.of(SlotKind.MAIN, SQUAT, "1x1 100kg"), who))).isInstanceOf(NotFound.class);
   }
 }

@@ -11,14 +11,14 @@ import org.yarbel.web.plan.Slot;
 
 class GridTest {
   private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
-  private static final List<Grid.Head> HEADS = List.of(new Grid.Head("one", null, List.of()), new Grid.Head("two", null, List.of()), new Grid.Head("three", null, List.of()));
+  private static final List<Grid.GridHead> HEADS = List.of(new Grid.GridHead("one", null, List.of()), new Grid.GridHead("two", null, List.of()), new Grid.GridHead("three", null, List.of()));
 
-  private final List<Grid.Placed> placed = new ArrayList<>();
+  private final List<Grid.PlacedCell> placed = new ArrayList<>();
 
   private void put(int column, int day, SlotKind kind, String lift, String work) {
     Slot slot = new Slot(1, placed.size(), kind, lift, work);
     Grid.Cell cell = new Grid.Cell(placed.size(), 0, work, "", false, false, false, lift, null, List.of(), 0);
-    placed.add(new Grid.Placed(column, MONDAY.plusWeeks(column).plusDays(day), slot, cell));
+    placed.add(new Grid.PlacedCell(column, MONDAY.plusWeeks(column).plusDays(day), slot, cell));
   }
 
   private Grid grid() {
@@ -31,7 +31,7 @@ class GridTest {
     put(2, 0, SlotKind.MAIN, "squat", "3x5 @9");
     put(1, 3, SlotKind.MAIN, "squat", "3x5 @8");
     assertThat(grid().days()).extracting(Grid.DayRows::name).containsExactly("Monday", "Thursday");
-    Grid.Row monday = grid().days().get(0).rows().get(0);
+    Grid.GridRow monday = grid().days().get(0).rows().get(0);
     assertThat(monday.cells()).hasSize(3);
     assertThat(monday.cells().get(1)).isNull();
     assertThat(monday.cells().get(2).work()).isEqualTo("3x5 @9");
@@ -43,7 +43,7 @@ class GridTest {
     put(0, 0, SlotKind.MAIN, "squat", "5x5 70%");
     put(1, 0, SlotKind.MAIN, "squat", "1x1 @9");
     put(1, 0, SlotKind.ASSISTANCE, "squat", "3x10 50%");
-    List<Grid.Row> rows = grid().days().get(0).rows();
+    List<Grid.GridRow> rows = grid().days().get(0).rows();
     assertThat(rows).hasSize(3);
     assertThat(rows.get(0).cells()).extracting(cell -> cell == null ? "" : cell.work()).containsExactly("1x1 @8", "1x1 @9", "");
     assertThat(rows.get(1).cells()).extracting(cell -> cell == null ? "" : cell.work()).containsExactly("5x5 70%", "", "");
@@ -55,7 +55,7 @@ class GridTest {
     put(0, 0, SlotKind.ASSISTANCE, "row", "3x8");
     put(0, 0, SlotKind.SECOND, "front-squat", "3x5");
     put(1, 0, SlotKind.MAIN, "squat", "3x5");
-    assertThat(grid().days().get(0).rows()).extracting(Grid.Row::key).containsExactly("squat", "front-squat", "row");
+    assertThat(grid().days().get(0).rows()).extracting(Grid.GridRow::key).containsExactly("squat", "front-squat", "row");
   }
 
   @Test

@@ -14,13 +14,13 @@ import org.yarbel.web.edit.NewLine;
 class SheetTest {
   private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
 
-  private static Sheet.Read read(String rows) {
+  private static Sheet.SheetRead read(String rows) {
     return Sheet.read(rows.replace("\\t", "\t").replace("\\n", "\n"), MONDAY, Catalogue.standard());
   }
 
   @Test
   void readsDaysByNameAndDate() {
-    Sheet.Read read = read("Day\\tPart\\tLift\\tWork\\nwed\\tMain\\tFront squat\\t3x5 @8\\n\\n2026-03-20\\tcool-down\\tbike\\t1x10\\tmore\\n");
+    Sheet.SheetRead read = read("Day\\tPart\\tLift\\tWork\\nwed\\tMain\\tFront squat\\t3x5 @8\\n\\n2026-03-20\\tcool-down\\tbike\\t1x10\\tmore\\n");
     assertThat(read.problems()).isEmpty();
     assertThat(read.lines()).extracting(NewLine::day).containsExactly(MONDAY.plusDays(2), LocalDate.of(2026, 3, 20));
     assertThat(read.lines()).extracting(NewLine::kind).containsExactly(SlotKind.MAIN, SlotKind.COOL_DOWN);
@@ -30,7 +30,7 @@ class SheetTest {
   /** RFC 4180: a quotation mark in a quoted cell is doubled, and a cell may have line breaks. */
   @Test
   void readsQuotedCells() {
-    Sheet.Read read = read("Mon\\tmain\\t\"Bench press\"\\t\"1x1 @8; 4x4 -15%\"\\t\"a note\\nof two lines, \"\"so\"\"\"\\nTue\\tmain\\tsquat\\t3x5 @8\\r\\n".replace("\\r", "\r"));
+    Sheet.SheetRead read = read("Mon\\tmain\\t\"Bench press\"\\t\"1x1 @8; 4x4 -15%\"\\t\"a note\\nof two lines, \"\"so\"\"\"\\nTue\\tmain\\tsquat\\t3x5 @8\\r\\n".replace("\\r", "\r"));
     assertThat(read.problems()).isEmpty();
     assertThat(read.lines()).extracting(NewLine::work).containsExactly("1x1 @8; 4x4 -15%", "3x5 @8");
     assertThat(read("Mon\\tmain\\tsquat\\t\"3x5").problems()).containsExactly("A cell begins with a quotation mark and never ends: take the mark out, or end the cell with one.");

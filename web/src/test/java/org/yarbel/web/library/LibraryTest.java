@@ -50,7 +50,7 @@ class LibraryTest {
   void whatGoesOutComesInAgain(TestApp app) {
     Someone lifter = Someone.called(app, "Ottoline Rusk", Map.of("squat", "200"));
     String file = lifter.coach().get("/library/" + template(app, "Two event weeks with a medley") + "/export").body();
-    TemplateFormat.Read read = app.bean(TemplateFormat.class).read(file);
+    TemplateFormat.TemplateRead read = app.bean(TemplateFormat.class).read(file);
     assertThat(read.problems()).isEmpty();
     assertThat(read.document().weeks()).hasSize(2);
     assertThat(read.document().weeks().get(0).days().stream().filter(day -> day.groups() != null)).as("the medley is there").isNotEmpty();

@@ -11,19 +11,19 @@ import org.yarbel.core.plan.SlotKind;
 class TemplateDocumentTest {
   private final TemplateFormat format = new TemplateFormat();
 
-  private static TemplateDocument.Line line(String part, String lift, String work) {
-    return new TemplateDocument.Line(part, lift, work, null, null, null, null, null);
+  private static TemplateDocument.TemplateLine line(String part, String lift, String work) {
+    return new TemplateDocument.TemplateLine(part, lift, work, null, null, null, null, null);
   }
 
-  private static TemplateDocument document(TemplateDocument.Line... lines) {
+  private static TemplateDocument document(TemplateDocument.TemplateLine... lines) {
     return new TemplateDocument(TemplateDocument.FORMAT, TemplateDocument.VERSION, "A week", null, "week", Map.of("squat", "Squat"),
-        List.of(new TemplateDocument.Week(List.of(new TemplateDocument.Day(1, null, List.of(lines))))));
+        List.of(new TemplateDocument.TemplateWeek(List.of(new TemplateDocument.TemplateDay(1, null, List.of(lines))))));
   }
 
   @Test
   void isWrittenInTheFormatItIsReadIn() {
-    TemplateDocument document = document(line("main", "squat", "3x5 @8"), new TemplateDocument.Line("cool-down", "plank", "hold 3x30s", 1, true, "trunk", "breathe", "stop if it hurts"));
-    TemplateFormat.Read read = format.read(format.write(document));
+    TemplateDocument document = document(line("main", "squat", "3x5 @8"), new TemplateDocument.TemplateLine("cool-down", "plank", "hold 3x30s", 1, true, "trunk", "breathe", "stop if it hurts"));
+    TemplateFormat.TemplateRead read = format.read(format.write(document));
     assertThat(read.problems()).isEmpty();
     assertThat(read.document()).isEqualTo(document);
     assertThat(format.stored(format.write(document))).isEqualTo(document);
@@ -39,7 +39,7 @@ class TemplateDocumentTest {
   void mapsLiftsWhereverTheyAreNamed() {
     TemplateDocument mapped = document(line("main", "hall-squat", "3x5 80%"), line("second", "squat", "3x5 60% of hall-squat; 2x3 50% of hall-squat-2"))
         .with(Map.of("hall-squat", "front-squat"), Map.of("front-squat", "Front squat"));
-    List<TemplateDocument.Line> lines = mapped.weeks().get(0).days().get(0).lines();
+    List<TemplateDocument.TemplateLine> lines = mapped.weeks().get(0).days().get(0).lines();
     assertThat(lines.get(0).lift()).isEqualTo("front-squat");
     assertThat(lines.get(1).work()).as("another lift that begins alike stays").isEqualTo("3x5 60% of front-squat; 2x3 50% of hall-squat-2");
     assertThat(mapped.lifts()).containsExactly(Map.entry("front-squat", "Front squat"));

@@ -35,7 +35,7 @@ class RunwayChartTest {
         Deload.HALF_LOAD, MassUnit.KG, List.of())).plan();
   }
 
-  private static RunwayService.Shown shown() {
+  private static RunwayService.ShownRunway shown() {
     Macrocycle plan = plan();
     List<RunwayWeek> weeks = new ArrayList<>();
     plan.allWeeks().forEach(week -> weeks.add(RunwayWeek.of(week.monday(), CONTEST, week, List.of(new RunwayWeek.Family(SQUAT, "Squat")), List.of(), List.of(),
@@ -44,7 +44,7 @@ class RunwayChartTest {
     for (int week = -20; week < 12; week++) {
       loads.put(MONDAY.plusWeeks(week), 40.0);
     }
-    return new RunwayService.Shown(TODAY, CONTEST, plan.placed(), weeks, FitnessFatigue.curve(loads, TODAY, MONDAY, CONTEST),
+    return new RunwayService.ShownRunway(TODAY, CONTEST, plan.placed(), weeks, FitnessFatigue.curve(loads, TODAY, MONDAY, CONTEST),
         FitnessFatigue.curve(TaperShape.ONE_WEEK.applied(loads, CONTEST, TODAY), TODAY, MONDAY, CONTEST), List.of());
   }
 
@@ -53,8 +53,8 @@ class RunwayChartTest {
     RunwayChart chart = RunwayChart.of(shown());
     assertThat(chart.labels().stream().filter(label -> label.kind().startsWith("rw-out")).map(RunwayChart.Label::text))
         .containsExactly("11", "10", "9", "8", "7", "6", "5", "4", "3", "2", "1", "0", "+1");
-    assertThat(chart.columns()).extracting(RunwayChart.Column::x).isSorted();
-    assertThat(chart.columns()).filteredOn(RunwayChart.Column::now).singleElement().satisfies(column -> assertThat(column.monday()).isEqualTo("2026-03-23"));
+    assertThat(chart.columns()).extracting(RunwayChart.WeekColumn::x).isSorted();
+    assertThat(chart.columns()).filteredOn(RunwayChart.WeekColumn::now).singleElement().satisfies(column -> assertThat(column.monday()).isEqualTo("2026-03-23"));
     assertThat(chart.first()).isEqualTo(3);
     assertThat(chart.paths()).filteredOn(path -> path.kind().equals("rw-contest")).hasSize(1);
     assertThat(chart.labels()).filteredOn(label -> label.kind().equals("rw-mark contest")).singleElement().satisfies(label -> assertThat(label.text()).isEqualTo("C"));

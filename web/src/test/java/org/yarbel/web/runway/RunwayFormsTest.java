@@ -28,7 +28,7 @@ class RunwayFormsTest {
         "RISING", "p-0-sets", "6"));
   }
 
-  private static RunwayForms.Read read(Map<String, String> typed) {
+  private static RunwayForms.BlockRead read(Map<String, String> typed) {
     return RunwayForms.read(STORED, new Typed(typed), Map.of(0, Set.of(DayOfWeek.TUESDAY), 2, Set.of(DayOfWeek.FRIDAY)), LIFTS);
   }
 
@@ -38,9 +38,9 @@ class RunwayFormsTest {
     assertThat(form.title()).isEqualTo("Strength");
     assertThat(form.every()).isEqualTo("4");
     assertThat(form.uses()).singleElement().satisfies(use -> {
-      assertThat(use.fields()).extracting(RunwayForms.Field::key).contains("sets", "reps", "from", "to").doesNotContain("weeks");
-      assertThat(use.fields()).filteredOn(field -> field.key().equals("sets")).extracting(RunwayForms.Field::value).containsExactly("5");
-      assertThat(use.days()).filteredOn(RunwayForms.DayBox::ticked).extracting(RunwayForms.DayBox::word).containsExactly("Mon");
+      assertThat(use.fields()).extracting(RunwayForms.BlockField::key).contains("sets", "reps", "from", "to").doesNotContain("weeks");
+      assertThat(use.fields()).filteredOn(field -> field.key().equals("sets")).extracting(RunwayForms.BlockField::value).containsExactly("5");
+      assertThat(use.days()).filteredOn(RunwayForms.BlockDay::ticked).extracting(RunwayForms.BlockDay::word).containsExactly("Mon");
     });
   }
 
@@ -67,7 +67,7 @@ class RunwayFormsTest {
   void saysWhatIsWrongBesideTheLiftItIsOf() {
     Map<String, String> typed = typed();
     typed.putAll(Map.of("weeks", "0", "p-0-sets", "many", "lift-1", "Moonwalk", "method-1", "RISING"));
-    RunwayForms.Read read = read(typed);
+    RunwayForms.BlockRead read = read(typed);
     assertThat(read.block()).isEmpty();
     assertThat(read.form().error("weeks")).isEqualTo("The weeks must be a whole number from 1 to 26 but was 0.");
     assertThat(read.form().uses().get(0).fields()).filteredOn(field -> field.error() != null).singleElement().satisfies(field -> {

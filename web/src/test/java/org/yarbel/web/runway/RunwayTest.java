@@ -51,7 +51,7 @@ class RunwayTest {
   }
 
   private long contest(TestApp app, String name, LocalDate day) {
-    return someone.within(() -> app.bean(Contests.class).keep(null, new Contest.Said(name, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "Marsh End", "",
+    return someone.within(() -> app.bean(Contests.class).keep(null, new Contest.ContestSaid(name, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "Marsh End", "",
         RuleSet.CLASSIC, "", "", List.of())).id());
   }
 
@@ -64,8 +64,8 @@ class RunwayTest {
 
   private void move(TestApp app, Contest.State state, LocalDate day) {
     someone.within(() -> {
-      Contest.Said said = app.bean(Contests.class).contest(contest).said();
-      return app.bean(Contests.class).keep(contest, new Contest.Said(said.name(), said.sport(), state, day, said.place(), said.federation(), said.rules(), said.further(),
+      Contest.ContestSaid said = app.bean(Contests.class).contest(contest).said();
+      return app.bean(Contests.class).keep(contest, new Contest.ContestSaid(said.name(), said.sport(), state, day, said.place(), said.federation(), said.rules(), said.further(),
           said.classes(), said.events())).id();
     });
   }

@@ -89,7 +89,7 @@ class SkylineTest {
 
   @Test
   void leadsFromABarToItsSet() {
-    Skyline sky = Skyline.of(List.of(new Skyline.Line(line("2x5 70%"), MAX, "17")), 358, 56);
+    Skyline sky = Skyline.of(List.of(new Skyline.SkylineLine(line("2x5 70%"), MAX, "17")), 358, 56);
     assertThat(work(sky)).extracting(Skyline.Bar::target).containsExactly("17-1-1", "17-1-2");
   }
 

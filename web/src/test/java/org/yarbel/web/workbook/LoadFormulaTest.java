@@ -71,8 +71,8 @@ class LoadFormulaTest {
     }
 
     @Override
-    public LoadFormula.Chart chart(EffortChart chart) {
-      return new LoadFormula.Chart("RTF", "SHARE");
+    public LoadFormula.ChartColumns chart(EffortChart chart) {
+      return new LoadFormula.ChartColumns("RTF", "SHARE");
     }
 
     @Override

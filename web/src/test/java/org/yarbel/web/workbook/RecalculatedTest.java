@@ -68,7 +68,7 @@ class RecalculatedTest {
     for (Map.Entry<String, List<SheetLine.OfWeek>> file : expected.entrySet()) {
       loads += check(out.resolve(file.getKey()), file.getValue(), Objects.requireNonNull(units.get(file.getKey())));
       // what that program has written anew comes back in as nothing changed
-      WorkbookReader.Read back = WorkbookReader.read(Files.readAllBytes(out.resolve(file.getKey())));
+      WorkbookReader.WorkbookRead back = WorkbookReader.read(Files.readAllBytes(out.resolve(file.getKey())));
       assertThat(back.problems()).as(file.getKey()).isEmpty();
       assertThat(back.edits()).as(file.getKey()).isEmpty();
     }

@@ -8,7 +8,7 @@ import org.springframework.web.servlet.support.RequestContextUtils;
 
 /** Who lost against somebody else on the Runway is told so there. */
 @ControllerAdvice(assignableTypes = {RunwayController.class, BlockController.class})
-class Meanwhile {
+class RunwayMeanwhile {
   /** Somebody else changed the plan in the same moment. */
   @ExceptionHandler(OptimisticLockingFailureException.class)
   String meanwhile(HttpServletRequest request) {

@@ -131,7 +131,23 @@ check "a wrong limit of minutes is told" says "$WORK/minutes.log" "The minutes o
 # a machine on which the application takes longer than it may stand still is waited for; one on which nothing moves is not
 mkdir -p "$WORK/slow" "$WORK/dead"
 real=$(command -v java)
-printf '#!/usr/bin/env bash\ncase "$*" in *ArchiveClassesAtExit*) exit 1 ;; *jarmode*) exec %q "$@" ;; esac\nfor i in $(seq 30); do echo "step $i"; sleep 0.2; done\necho "Started YarbelApplication"; echo "Demo sign-in: nobody"; sleep 600\n' "$real" >"$WORK/slow/java"
+cat >"$WORK/slow/Slow.java" <<'JAVA'
+import com.sun.net.httpserver.HttpServer;
+import java.net.InetSocketAddress;
+
+class Slow {
+  public static void main(String[] arguments) throws Exception {
+    for (int step = 1; step <= 30; step++) {
+      System.out.println("step " + step);
+      Thread.sleep(200);
+    }
+    HttpServer server = HttpServer.create(new InetSocketAddress("127.0.0.1", Integer.parseInt(arguments[0])), 0);
+    server.createContext("/health/readiness", exchange -> exchange.sendResponseHeaders(200, -1));
+    server.start();
+  }
+}
+JAVA
+printf '#!/usr/bin/env bash\ncase "$*" in *ArchiveClassesAtExit*) exit 1 ;; *jarmode*) exec %q "$@" ;; esac\nexec %q %q %s\n' "$real" "$real" "$WORK/slow/Slow.java" $((PORT + 2)) >"$WORK/slow/java"
 printf '#!/usr/bin/env bash\ncase "$*" in *ArchiveClassesAtExit*) exit 1 ;; *jarmode*) exec %q "$@" ;; esac\nexec sleep 600\n' "$real" >"$WORK/dead/java"
 chmod +x "$WORK"/slow/java "$WORK"/dead/java
 rm -rf "$WORK/data2"

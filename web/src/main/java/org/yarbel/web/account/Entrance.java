@@ -48,7 +48,7 @@ class Entrance {
   private static final String DEVICE = "device";
   private static final String WANTED = "wanted";
   /** What is the same for everybody. */
-  private static final Pattern PARTS = Pattern.compile("/(css|js|fonts|webjars)/.*|/favicon\\.(svg|ico)|/sw\\.js|/health");
+  private static final Pattern PARTS = Pattern.compile("/(css|js|fonts|webjars)/.*|/favicon\\.(svg|ico)|/sw\\.js|/health(/\\w+)?");
   private static final Duration WANTED_KEPT = Duration.ofMinutes(10);
 
   private final SignInLimits limits;

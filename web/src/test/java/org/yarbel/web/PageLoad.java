@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import java.util.function.IntFunction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -60,8 +61,8 @@ class PageLoad {
   private static void logged(TestApp app) {
     long corwin = app.lifter("Corwin");
     long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
-    long line = app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day >= :today and s.lift = 'squat' order by t.day limit 1")
-        .param("l", corwin).param("today", TestApp.TODAY).query(Long.class).single();
+    UUID line = app.jdbc().sql("select s.ref from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day >= :today and s.lift = 'squat' order by t.day limit 1")
+        .param("l", corwin).param("today", TestApp.TODAY).query(UUID.class).single();
     time("the weeks written anew after a logged set", WARM / 4, COUNTED / 8, () -> app.bean(CurrentClub.class).within(club, () -> app.bean(Programs.class).logged(line)));
   }
 
@@ -122,8 +123,8 @@ class PageLoad {
     jdbc.sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), t.club_id, t.id, p, case p when 1 then 'MAIN' else 'ASSISTANCE' end, "
         + "case p when 1 then (array['squat', 'bench', 'deadlift'])[1 + t.id % 3] when 2 then 'front-squat' else 'row' end, case p when 1 then '4x5 75%' when 2 then '4x5 60% of squat' else '4x8' end, 0 "
         + "from training_session t join lifter l on l.id = t.lifter_id and l.name like 'Load %' cross join generate_series(1, 3) p").update();
-    jdbc.sql("insert into logged_set (id, club_id, lifter_id, session_id, slot_id, issue_number, part, set_number, lift, day, load_ng, unit, reps, rpe_halves, to_failure, flagged, entry_key, logged_at, version) "
-        + "select nextval('yarbel_id'), t.club_id, t.lifter_id, t.id, s.id, 1, 1, n, s.lift, t.day, 80000000000000, 'KG', 5, 16, false, false, gen_random_uuid(), now(), 0 "
+    jdbc.sql("insert into logged_set (id, club_id, lifter_id, session_id, line, issue_number, part, set_number, lift, day, load_ng, unit, reps, rpe_halves, to_failure, flagged, entry_key, logged_at, version) "
+        + "select nextval('yarbel_id'), t.club_id, t.lifter_id, t.id, s.ref, 1, 1, n, s.lift, t.day, 80000000000000, 'KG', 5, 16, false, false, gen_random_uuid(), now(), 0 "
         + "from training_session t join slot s on s.session_id = t.id and s.club_id = t.club_id join lifter l on l.id = t.lifter_id and l.name like 'Load %' cross join generate_series(1, 4) n where t.day < :today")
         .param("today", TestApp.TODAY).update();
     JdbcClient.create(TestApp.running().owner()).sql("analyze").update();

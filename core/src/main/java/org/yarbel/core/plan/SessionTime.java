@@ -22,11 +22,13 @@ public final class SessionTime {
   public static int minutes(List<Line> lines) {
     Map<String, CountedSet> sets = new HashMap<>();
     int seconds = 0;
-    for (Line line : lines) {
-      seconds += EXERCISE + RAMP_STEP * line.counted().ramp().size();
-      line.counted().sets().forEach(set -> sets.put(line.counted().id() + ":" + set.set().place(), set));
+    for (int i = 0; i < lines.size(); i++) {
+      CountedLine counted = lines.get(i).counted();
+      String line = i + 1 + ":";
+      seconds += EXERCISE + RAMP_STEP * counted.ramp().size();
+      counted.sets().forEach(set -> sets.put(line + set.set().place(), set));
     }
-    List<SetOrder.Turn> turns = SetOrder.of(lines.stream().map(line -> new SetOrder.Line(line.counted().id(), line.counted().resolved().sets(),
+    List<SetOrder.Turn> turns = SetOrder.of(lines.stream().map(line -> new SetOrder.Line(line.counted().resolved().sets(),
         line.groupId(), line.group(), !line.counted().kind().mainWork())).toList());
     for (int i = 0; i < turns.size(); i++) {
       SetOrder.Turn turn = turns.get(i);

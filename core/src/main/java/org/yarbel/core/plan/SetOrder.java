@@ -17,22 +17,22 @@ public final class SetOrder {
   /**
    * One line of a session.
    *
-   * @param id what the caller knows it by
    * @param sets worked out, with those of all rounds
    * @param groupId what its group is known by; null for none
    * @param group null for none
    * @param assistance whether it rests as assistance work does
    */
-  public record Line(long id, List<ResolvedSet> sets, @Nullable Long groupId, @Nullable Group group, boolean assistance) {}
+  public record Line(List<ResolvedSet> sets, @Nullable Long groupId, @Nullable Group group, boolean assistance) {}
 
   /**
    * One set in its turn.
    *
+   * @param line its place among the lines, from 1
    * @param round of its group, from 1; 0 outside a group
    * @param rest seconds after it; null where none is due
    * @param usual whether nobody said so and the rest is the usual one
    */
-  public record Turn(long line, int part, int set, int round, @Nullable Integer rest, boolean usual) {}
+  public record Turn(int line, int part, int set, int round, @Nullable Integer rest, boolean usual) {}
 
   /** All the sets in their turns. Lines of a group stand one after another. */
   public static List<Turn> of(List<Line> lines) {
@@ -44,28 +44,30 @@ public final class SetOrder {
         end++;
       }
       if (line.group() == null || line.groupId() == null) {
-        line.sets().forEach(set -> turns.add(alone(line, set, 0)));
+        int number = i + 1;
+        line.sets().forEach(set -> turns.add(alone(number, line, set, 0)));
       } else {
-        turns.addAll(byTurns(lines.subList(i, end), line.group()));
+        turns.addAll(byTurns(i + 1, lines.subList(i, end), line.group()));
       }
       i = end;
     }
     return turns;
   }
 
-  private static Turn alone(Line line, ResolvedSet set, int round) {
+  private static Turn alone(int number, Line line, ResolvedSet set, int round) {
     Integer written = set.restSeconds();
-    return new Turn(line.id(), set.part(), set.set(), round,
+    return new Turn(number, set.part(), set.set(), round,
         written != null ? written : DefaultRest.seconds(set, line.assistance()), written == null);
   }
 
-  private static List<Turn> byTurns(List<Line> lines, Group group) {
+  private static List<Turn> byTurns(int first, List<Line> lines, Group group) {
     Map<Integer, List<Turn>> rounds = new LinkedHashMap<>();
     int count = group.rounds() != null ? group.rounds() : lines.stream().mapToInt(line -> line.sets().size()).max().orElse(0);
     for (int round = 1; round <= count; round++) {
       rounds.put(round, new ArrayList<>());
     }
-    for (Line line : lines) {
+    for (int i = 0; i < lines.size(); i++) {
+      Line line = lines.get(i);
       int at = 0;
       Map<Integer, Integer> setsOfPart = new HashMap<>();
       line.sets().forEach(set -> setsOfPart.merge(set.part(), 1, Integer::sum));
@@ -75,7 +77,7 @@ public final class SetOrder {
         // a part that could not be done so many times over is done in the first round
         int aRound = ofPart % count == 0 ? ofPart / count : ofPart;
         int round = group.rounds() == null ? at : (set.set() - 1) / aRound + 1;
-        Objects.requireNonNull(rounds.get(round)).add(alone(line, set, round));
+        Objects.requireNonNull(rounds.get(round)).add(alone(first + i, line, set, round));
       }
     }
     List<Turn> turns = new ArrayList<>();

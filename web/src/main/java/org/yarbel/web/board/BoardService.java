@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
@@ -176,10 +177,10 @@ class BoardService {
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     List<Long> shown = all.stream().filter(session -> !session.day().isBefore(from)).map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(shown);
+    Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(shown);
     List<Lifted> rows = log.ofSessions(ids);
     Map<Long, Long> logged = rows.stream().collect(Collectors.groupingBy(Lifted::sessionId, Collectors.counting()));
-    Map<Long, List<LoggedSet>> done = rows.stream().collect(Collectors.groupingBy(Lifted::slotId, Collectors.mapping(Lifted::set, Collectors.toList())));
+    Map<UUID, List<LoggedSet>> done = rows.stream().collect(Collectors.groupingBy(Lifted::line, Collectors.mapping(Lifted::set, Collectors.toList())));
     Map<LocalDate, TrainingSession> byDay = new HashMap<>();
     Map<LocalDate, WeekWatch.WatchedDay> days = new TreeMap<>();
     Map<Long, LineView> views = new HashMap<>();
@@ -198,7 +199,8 @@ class BoardService {
         Map<Long, ResolvedLine> asked = new HashMap<>();
         Map<Long, ResolvedLine> resolved = new HashMap<>();
         LineView.worked(context, lines, session.groups(), issued, done, asked).forEach((slot, view) -> views.put(slot.id(), view));
-        asked.forEach((slot, line) -> resolved.put(slot, line.with(done.getOrDefault(slot, List.of()))));
+        lines.stream().filter(slot -> asked.containsKey(slot.id()))
+            .forEach(slot -> resolved.put(slot.id(), asked.get(slot.id()).with(done.getOrDefault(slot.ref(), List.of()))));
         days.put(session.day(), new WeekWatch.WatchedDay(session.day(), lines, session.groups(), context, resolved, asked, trained));
       }
     }
@@ -208,17 +210,17 @@ class BoardService {
   /**
    * Lines of days behind, without their warm-ups: only their volume is asked for.
    *
-   * @param done what was logged, by slot: the rest was not lifted; null where nothing was logged at all
+   * @param done what was logged, by the ref of its line: the rest was not lifted; null where nothing was logged at all
    * @param asked takes the same as it was asked, the sets alone that were done
    */
-  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups, @Nullable Map<Long, List<LoggedSet>> done,
+  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups, @Nullable Map<UUID, List<LoggedSet>> done,
       Map<Long, ResolvedLine> asked) {
     Map<Long, ResolvedLine> resolved = new HashMap<>();
     SessionResolver resolver = new SessionResolver(context);
-    lines.stream().filter(slot -> done == null || done.containsKey(slot.id()))
+    lines.stream().filter(slot -> done == null || done.containsKey(slot.ref()))
         .forEach(slot -> resolver.withoutRamp(PlannedLines.of(context, slot, groups)).ifPresent(line -> {
-          resolved.put(slot.id(), done == null ? line : line.with(done.get(slot.id())).onlyDone());
-          asked.put(slot.id(), done == null ? line : line.onlyTried(done.get(slot.id())));
+          resolved.put(slot.id(), done == null ? line : line.with(done.get(slot.ref())).onlyDone());
+          asked.put(slot.id(), done == null ? line : line.onlyTried(done.get(slot.ref())));
         }));
     return resolved;
   }

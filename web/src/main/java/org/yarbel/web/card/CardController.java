@@ -23,7 +23,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.yarbel.core.card.EntryDoubt;
-import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LeftSets;
@@ -56,8 +55,7 @@ class CardController {
     EntryForm form = typed.corrected();
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (form.clear()) {
-      cards.clear(id, who, form.slot() == null ? 0 : form.slot(),
-          new LoggedSet.Place(form.part() == null ? 0 : form.part(), form.set() == null ? 0 : form.set()))
+      form.line().flatMap(line -> cards.clear(id, who, line, form.place()))
           .ifPresent(line -> events.publishEvent(new LineLogged(line)));
       return kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
     }
@@ -80,7 +78,7 @@ class CardController {
           filled(form, Map.of(), doubt.about(), null));
     }
     // only now, with the entry kept and its transaction over
-    events.publishEvent(new LineLogged(checked.entry().get().slotId()));
+    events.publishEvent(new LineLogged(checked.entry().get().line()));
     return kept(id, who, htmx, new CardView.Wanted(null, form.panel(), null));
   }
 
@@ -98,8 +96,8 @@ class CardController {
   ModelAndView end(@PathVariable long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
       HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
-    Map<Long, LeftSets.Why> why = new HashMap<>();
-    open(id, who).document().slots().forEach(slot -> why.put(slot.slotId(), "could-not".equals(form.get("why-" + slot.slotId())) ? LeftSets.Why.COULD_NOT
+    Map<UUID, LeftSets.Why> why = new HashMap<>();
+    open(id, who).document().slots().forEach(slot -> why.put(slot.ref(), "could-not".equals(form.get("why-" + slot.ref())) ? LeftSets.Why.COULD_NOT
         : LeftSets.Why.LEFT_OUT));
     cards.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
     return kept(id, who, htmx, CardView.Wanted.NEXT);

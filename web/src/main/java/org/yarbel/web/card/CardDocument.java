@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.BackOffTable;
 import org.yarbel.core.card.Caution;
@@ -85,6 +86,7 @@ public record CardDocument(
   /**
    * One line of work with its sets as planned.
    *
+   * @param ref of the line, which it keeps wherever it goes
    * @param liftName as it was called
    * @param kit the bar it goes on with its plates; null where nothing does
    * @param masses of the things it can be lifted with as they are; null where plates go on
@@ -97,7 +99,7 @@ public record CardDocument(
    * @param last the heaviest load of the lift's last day; null without one
    */
   public record CardSlot(
-      long slotId,
+      UUID ref,
       SlotKind kind,
       String lift,
       String work,
@@ -160,12 +162,12 @@ public record CardDocument(
         : numbers.getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
   }
 
-  /** The lines that could be worked out, by slot. */
-  Map<Long, DocumentLine> lines() {
-    Map<Long, DocumentLine> lines = new HashMap<>();
+  /** The lines that could be worked out, by ref. */
+  Map<UUID, DocumentLine> lines() {
+    Map<UUID, DocumentLine> lines = new HashMap<>();
     for (CardSlot slot : slots) {
       if (slot.problem() == null) {
-        lines.put(slot.slotId(), new DocumentLine(new ResolvedLine(slot.work(), slot.ramp(), slot.sets(), null, slot.cautions()),
+        lines.put(slot.ref(), new DocumentLine(new ResolvedLine(slot.work(), slot.ramp(), slot.sets(), null, slot.cautions()),
             scale(slot)));
       }
     }
@@ -178,7 +180,7 @@ public record CardDocument(
   }
 
   private static List<SetOrder.Turn> order(List<CardSlot> slots) {
-    return SetOrder.of(slots.stream().map(slot -> new SetOrder.Line(slot.slotId(), slot.sets(),
+    return SetOrder.of(slots.stream().map(slot -> new SetOrder.Line(slot.sets(),
         slot.group() == null ? null : Long.valueOf(slot.group().number()), slot.group() == null ? null : slot.group().group(),
         slot.kind() != SlotKind.MAIN && slot.kind() != SlotKind.SECOND)).toList());
   }
@@ -187,14 +189,14 @@ public record CardDocument(
    * Works a session out as a card.
    *
    * @param last the heaviest load of each lift's last day, by its key
-   * @param kept lines that stay as they were issued before, by slot
+   * @param kept lines that stay as they were issued before, by their ref
    */
   public static CardDocument of(int number, LocalDate day, LifterContext context, Map<String, LocalDate> numbersOn,
-      List<Slot> plan, Groups groups, Map<String, Mass> last, Map<Long, CardSlot> kept) {
+      List<Slot> plan, Groups groups, Map<String, Mass> last, Map<UUID, CardSlot> kept) {
     Map<Long, SessionResolver.Worked> worked = PlannedLines.session(context, plan, groups);
     List<CardSlot> slots = new ArrayList<>();
     for (Slot slot : plan) {
-      CardSlot keep = kept.get(slot.id());
+      CardSlot keep = kept.get(slot.ref());
       slots.add(keep != null ? keep
           : cardSlot(slot, groups, context, Objects.requireNonNull(worked.get(slot.id())), last.get(slot.lift())));
     }
@@ -216,11 +218,11 @@ public record CardDocument(
     Optional<String> word = request == null || slot.details().agreed() ? Optional.empty() : CoachWord.neededFor(lift, request.line().line(), request.level());
     if (request == null || line == null || word.isPresent()) {
       String problem = word.orElseGet(() -> Objects.requireNonNull(worked.wrong()).problems().get(0).message());
-      return new CardSlot(slot.id(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),
+      return new CardSlot(slot.ref(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),
           List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps);
     }
     double stretch = request.chart().stretch();
-    return new CardSlot(slot.id(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
+    return new CardSlot(slot.ref(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
         line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
         stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level(),
             request.partial() ? context.drawnAgainst(lift) : null),

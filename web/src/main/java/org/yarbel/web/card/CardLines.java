@@ -56,13 +56,13 @@ final class CardLines {
   static SlotView slot(CardService.Card card, CardDocument.CardSlot slot, Map<String, LoggedSetRow> rows, Map<Integer, String> totals,
       Wanted wanted) {
     CardDocument document = card.document();
-    ResolvedLine line = card.lines().get(slot.slotId());
-    CardService.Beside beside = card.beside().get(slot.slotId());
+    ResolvedLine line = card.lines().get(slot.ref());
+    CardService.Beside beside = card.beside().get(slot.ref());
     List<SetView> sets = new ArrayList<>();
     if (line != null && beside != null) {
       int part = 0;
       for (ResolvedSet set : withAttempt(line, beside)) {
-        String panel = CardView.panel(slot.slotId(), set.part(), set.set());
+        String panel = CardView.panel(slot.ref(), set.part(), set.set());
         OfSet of = new OfSet(document, slot, line, set, beside, rows.get(panel));
         sets.add(of.view(panel.equals(wanted.panel()) ? wanted.refused() : null, sets.isEmpty(), set.part() != part));
         part = set.part();
@@ -73,7 +73,7 @@ final class CardLines {
     List<StepView> ramp = slot.ramp().stream().map(s -> step(s, document.unit(), lifted)).toList();
     CardDocument.Notes notes = slot.notes();
     CardDocument.InGroup group = slot.group();
-    return new SlotView(slot.slotId(), slot.kind().word(), slot.name(), slot.work(),
+    return new SlotView(slot.ref(), slot.kind().word(), slot.name(), slot.work(),
         slot.problem() != null ? "" : Reading.text(WorkLine.parse(slot.work()).line()), basis(document, slot),
         group == null ? null : group.group().words(), group == null ? null : totals.get(group.number()), ramp,
         ramp.stream().map(step -> step.load() + "×" + step.reps()).collect(Collectors.joining(" · ")), sets,
@@ -139,7 +139,7 @@ final class CardLines {
       String number = set.load() == null ? "" : slot.onIt(set.load()).shownIn(unit).number();
       boolean timed = set.role() == Role.HOLD || set.role() == Role.CARRY;
       boolean further = line.sets().stream().noneMatch(set::equals);
-      return new SetView(CardView.panel(slot.slotId(), set.part(), set.set()), slot.slotId(), set.part(), set.set(), SetWords.title(line, set), number,
+      return new SetView(CardView.panel(slot.ref(), set.part(), set.set()), slot.ref(), set.part(), set.set(), SetWords.title(line, set), number,
           SetWords.asked(set, unit), share(), set.perSide() == null ? null : PlatePicture.of(set.perSide(), unit), SetWords.notes(set, slot, unit),
           set.logged(), row != null && row.reps() == 0, row == null ? null : SetWords.done(row, slot), row == null ? -1 : row.version(),
           dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, unit), first, clock(slot, line, set), !timed,
@@ -183,7 +183,7 @@ final class CardLines {
         return itself ? new AfterMissView(null, null, null, beside.missed()) : null;
       }
       String lighter = attempt == null ? null : Objects.requireNonNull(attempt.load()).shownIn(document.unit()).number();
-      return new AfterMissView(lighter, attempt == null ? null : CardView.panel(slot.slotId(), attempt.part(), attempt.set()),
+      return new AfterMissView(lighter, attempt == null ? null : CardView.panel(slot.ref(), attempt.part(), attempt.set()),
           cut.total().shownIn(document.unit()).number(), beside.missed());
     }
 
@@ -204,7 +204,7 @@ final class CardLines {
 
   private static @Nullable ClockView clock(CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set) {
     ResolvedSet.Clock clock = set.clock() == null ? new ResolvedSet.Clock(null, null, null, null) : set.clock();
-    String part = slot.slotId() + "-" + set.part();
+    String part = slot.ref() + "-" + set.part();
     String own = part + "-" + set.set();
     int reps = set.reps() == null ? 0 : set.reps();
     CardDocument.InGroup group = slot.group();

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -38,10 +39,10 @@ record CardPanels(List<CardView.PanelView> panels) {
     List<CardView.PanelView> inTurn = new ArrayList<>(panels);
     Optional<CardView.PanelView> logged = inTurn.stream().filter(p -> p.set().panel().equals(after)).findFirst();
     logged.ifPresent(at -> Collections.rotate(inTurn, -inTurn.indexOf(at) - 1));
-    long line = logged.map(at -> at.slot().id()).orElse(-1L);
+    UUID line = logged.map(at -> at.slot().ref()).orElse(null);
     Optional<String> offered = inTurn.stream().filter(p -> p.set().attempt() && p.set().afterMiss() != null && p.set().afterMiss().due())
         .map(p -> p.set().panel()).findFirst();
-    return offered.or(() -> inTurn.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().id() == line)).map(p -> p.set().panel()).findFirst())
+    return offered.or(() -> inTurn.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().ref().equals(line))).map(p -> p.set().panel()).findFirst())
         .or(() -> inTurn.stream().filter(p -> p.set().waits()).map(p -> p.set().panel()).findFirst());
   }
 
@@ -50,9 +51,11 @@ record CardPanels(List<CardView.PanelView> panels) {
     private final List<SetOrder.Turn> turns;
     private final Map<String, CardView.SetView> sets = new HashMap<>();
     private final Map<String, CardView.SlotView> slotOf = new HashMap<>();
-    private final Map<Long, Integer> rounds = new HashMap<>();
+    private final Map<Integer, Integer> rounds = new HashMap<>();
+    private final List<UUID> refs;
 
     PanelTurns(CardDocument document, List<CardView.SlotView> slots) {
+      refs = document.slots().stream().map(CardDocument.CardSlot::ref).toList();
       for (CardView.SlotView slot : slots) {
         slot.sets().forEach(set -> {
           sets.put(set.panel(), set);
@@ -60,7 +63,7 @@ record CardPanels(List<CardView.PanelView> panels) {
         });
       }
       turns = new ArrayList<>(document.turns().stream().filter(turn -> sets.containsKey(id(turn))).toList());
-      Set<String> placed = turns.stream().map(PanelTurns::id).collect(Collectors.toSet());
+      Set<String> placed = turns.stream().map(this::id).collect(Collectors.toSet());
       slots.forEach(slot -> slot.sets().stream().filter(set -> !placed.contains(set.panel())).forEach(this::behind));
       turns.forEach(turn -> rounds.merge(turn.line(), turn.round(), Math::max));
     }
@@ -86,15 +89,15 @@ record CardPanels(List<CardView.PanelView> panels) {
     }
 
     private @Nullable String skip(int at) {
-      return turns.subList(at, turns.size()).stream().filter(later -> later.line() != turns.get(at).line()).map(PanelTurns::id).findFirst().orElse(null);
+      return turns.subList(at, turns.size()).stream().filter(later -> later.line() != turns.get(at).line()).map(this::id).findFirst().orElse(null);
     }
 
     /** A further attempt comes behind the last set of its part. */
     private void behind(CardView.SetView set) {
       for (int i = turns.size() - 1; i >= 0; i--) {
         SetOrder.Turn turn = turns.get(i);
-        if (turn.line() == set.slotId() && turn.part() == set.part()) {
-          turns.add(i + 1, new SetOrder.Turn(set.slotId(), set.part(), set.set(), turn.round(), turn.rest(), turn.usual()));
+        if (ref(turn).equals(set.ref()) && turn.part() == set.part()) {
+          turns.add(i + 1, new SetOrder.Turn(turn.line(), set.part(), set.set(), turn.round(), turn.rest(), turn.usual()));
           return;
         }
       }
@@ -104,8 +107,12 @@ record CardPanels(List<CardView.PanelView> panels) {
       return slot.lift() + ", " + set.title() + ": " + (set.load().isEmpty() ? "you pick" : set.load()) + " " + set.asked();
     }
 
-    private static String id(SetOrder.Turn turn) {
-      return CardView.panel(turn.line(), turn.part(), turn.set());
+    private UUID ref(SetOrder.Turn turn) {
+      return refs.get(turn.line() - 1);
+    }
+
+    private String id(SetOrder.Turn turn) {
+      return CardView.panel(ref(turn), turn.part(), turn.set());
     }
   }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -94,7 +95,7 @@ public class CardService {
    * @param ahead whether its day is to come
    */
   record Card(TrainingSession session, Lifter lifter, CardDocument document, List<LoggedSetRow> logged,
-      Map<Long, ResolvedLine> lines, Map<Long, Beside> beside, List<String> gone, boolean ahead) {
+      Map<UUID, ResolvedLine> lines, Map<UUID, Beside> beside, List<String> gone, boolean ahead) {
     boolean issued() {
       return document.number() > 0;
     }
@@ -158,19 +159,19 @@ public class CardService {
 
   private Card card(TrainingSession session, Lifter lifter, CardDocument document) {
     List<LoggedSetRow> logged = sets.ofSession(session.id());
-    Map<Long, LeftSets.Why> why = left.findBySessionId(session.id()).stream().collect(Collectors.toMap(LeftSets::slotId, LeftSets::why));
-    Map<Long, ResolvedLine> lines = new HashMap<>();
-    Map<Long, Beside> beside = new HashMap<>();
+    Map<UUID, LeftSets.Why> why = left.findBySessionId(session.id()).stream().collect(Collectors.toMap(LeftSets::line, LeftSets::why));
+    Map<UUID, ResolvedLine> lines = new HashMap<>();
+    Map<UUID, Beside> beside = new HashMap<>();
     for (CardDocument.CardSlot slot : document.slots()) {
       if (slot.problem() == null) {
-        Resolver.Request request = request(document, slot, logged.stream().filter(l -> l.slotId() == slot.slotId()).toList());
+        Resolver.Request request = request(document, slot, logged.stream().filter(l -> l.line().equals(slot.ref())).toList());
         ResolvedLine line = line(slot, request);
-        lines.put(slot.slotId(), line);
-        beside.put(slot.slotId(), beside(slot, request, line, why.get(slot.slotId())));
+        lines.put(slot.ref(), line);
+        beside.put(slot.ref(), beside(slot, request, line, why.get(slot.ref())));
       }
     }
-    Set<Long> there = document.slots().stream().map(CardDocument.CardSlot::slotId).collect(Collectors.toSet());
-    List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.slotId())).toList();
+    Set<UUID> there = document.slots().stream().map(CardDocument.CardSlot::ref).collect(Collectors.toSet());
+    List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.line())).toList();
     Catalogue names = without.isEmpty() ? Catalogue.standard() : lifts.catalogue();
     List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words()).toList();
     return new Card(session, lifter, document, logged, lines, beside, gone, session.day().isAfter(clock.today()));
@@ -215,7 +216,7 @@ public class CardService {
     turns.ofSession(sessionId);
     TrainingSession session = session(sessionId, who);
     Optional<LoggedSetRow> sentBefore = sets.findByEntryKey(entry.key());
-    if (sentBefore.filter(row -> row.sessionId() != sessionId || row.slotId() != entry.slotId() || !row.loggedSet().place().equals(entry.place())).isPresent()) {
+    if (sentBefore.filter(row -> row.sessionId() != sessionId || !row.line().equals(entry.line()) || !row.loggedSet().place().equals(entry.place())).isPresent()) {
       return new LogOutcome.OfAnother();
     }
     if (sentBefore.filter(row -> same(row, entry)).isPresent()) {
@@ -232,9 +233,9 @@ public class CardService {
       return new LogOutcome.Superseded(existing.get());
     }
     CardDocument.CardSlot slot =
-        document.slots().stream().filter(s -> s.slotId() == entry.slotId()).findFirst().orElseThrow(NotFound::new);
+        document.slots().stream().filter(s -> s.ref().equals(entry.line())).findFirst().orElseThrow(NotFound::new);
     existing.ifPresent(logged::remove);
-    List<LoggedSetRow> ofLine = logged.stream().filter(row -> row.slotId() == slot.slotId()).toList();
+    List<LoggedSetRow> ofLine = logged.stream().filter(row -> row.line().equals(slot.ref())).toList();
     ResolvedSet asked = asked(document, slot, ofLine, entry.place());
     Entry meant = entry.withLoad(meant(slot, entry.load(), asked));
     boolean telling = asked.tellsOfMax() && lifts.catalogue().ofKey(slot.lift()).filter(lift -> lift.variation().assisted()).isEmpty();
@@ -243,10 +244,10 @@ public class CardService {
       return new LogOutcome.Doubt(doubt.get());
     }
     LocalDate day = session.day().isAfter(clock.today()) ? clock.today() : session.day();
-    LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.slotId(), entry.place(), slot.lift(), day));
+    LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.line(), entry.place(), slot.lift(), day));
     row.write(meant, asked.toFailure(entry.rpe()), asked, telling, clock.now());
     sets.saveAndFlush(row);
-    left.deleteAll(left.findBySlotIdIn(List.of(slot.slotId())));
+    left.deleteAll(left.findByLineIn(List.of(slot.ref())));
     if (existing.isPresent()) {
       tracking.rerun(lifter, slot.lift());
     } else {
@@ -277,14 +278,14 @@ public class CardService {
 
   /** What of a line was not tried, by slot, where a session can be ended with it. */
   @Transactional
-  public Set<Long> end(long sessionId, SignedIn who, Map<Long, LeftSets.Why> why) {
+  public Set<UUID> end(long sessionId, SignedIn who, Map<UUID, LeftSets.Why> why) {
     turns.ofSession(sessionId);
     Card card = open(sessionId, who);
     if (!card.issued()) {
       throw new NotFound();
     }
-    Set<Long> open = card.document().slots().stream().map(CardDocument.CardSlot::slotId).filter(slot -> owed(card, slot) > 0).collect(Collectors.toSet());
-    Map<Long, LeftSets> said = left.findBySessionId(sessionId).stream().collect(Collectors.toMap(LeftSets::slotId, row -> row));
+    Set<UUID> open = card.document().slots().stream().map(CardDocument.CardSlot::ref).filter(slot -> owed(card, slot) > 0).collect(Collectors.toSet());
+    Map<UUID, LeftSets> said = left.findBySessionId(sessionId).stream().collect(Collectors.toMap(LeftSets::line, row -> row));
     open.forEach(slot -> {
       LeftSets.Why own = why.getOrDefault(slot, LeftSets.Why.LEFT_OUT);
       LeftSets row = said.getOrDefault(slot, new LeftSets(sessionId, slot, own, clock.now()));
@@ -297,36 +298,36 @@ public class CardService {
 
   /** Goes on with a session that was ended; the lines that were left. */
   @Transactional
-  public Set<Long> goOn(long sessionId, SignedIn who) {
+  public Set<UUID> goOn(long sessionId, SignedIn who) {
     turns.ofSession(sessionId);
     TrainingSession session = session(sessionId, who);
     List<LeftSets> all = left.findBySessionId(session.id());
     left.deleteAll(all);
     left.flush();
-    return all.stream().map(LeftSets::slotId).collect(Collectors.toSet());
+    return all.stream().map(LeftSets::line).collect(Collectors.toSet());
   }
 
   /** How many sets of a line are neither logged nor needless. */
-  static long owed(Card card, long slotId) {
-    ResolvedLine line = card.lines().get(slotId);
-    Beside beside = card.beside().get(slotId);
+  static long owed(Card card, UUID ref) {
+    ResolvedLine line = card.lines().get(ref);
+    Beside beside = card.beside().get(ref);
     return line == null || beside == null ? 0 : line.sets().stream()
         .filter(set -> !set.logged() && !beside.needless().contains(new LoggedSet.Place(set.part(), set.set()))).count();
   }
 
   /** Takes an entry back: the set counts as not done. The line it was of; empty when nothing of this session stood there. */
   @Transactional
-  public Optional<Long> clear(long sessionId, SignedIn who, long slotId, LoggedSet.Place place) {
+  public Optional<UUID> clear(long sessionId, SignedIn who, UUID line, LoggedSet.Place place) {
     turns.ofSession(sessionId);
     TrainingSession session = session(sessionId, who);
     Optional<LoggedSetRow> there = sets.ofSession(sessionId).stream()
-        .filter(row -> row.slotId() == slotId && row.loggedSet().place().equals(place)).findFirst();
+        .filter(row -> row.line().equals(line) && row.loggedSet().place().equals(place)).findFirst();
     there.ifPresent(row -> {
       sets.delete(row);
       sets.flush();
       tracking.rerun(lifters.findById(session.lifterId()).orElseThrow(NotFound::new), row.lift());
     });
-    return there.map(LoggedSetRow::slotId);
+    return there.map(LoggedSetRow::line);
   }
 
   private ResolvedSet asked(CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> ofSlot, LoggedSet.Place place) {
@@ -342,7 +343,7 @@ public class CardService {
 
   private static Optional<LoggedSetRow> at(List<LoggedSetRow> logged, Entry entry) {
     return logged.stream()
-        .filter(row -> row.slotId() == entry.slotId() && row.loggedSet().place().equals(entry.place()))
+        .filter(row -> row.line().equals(entry.line()) && row.loggedSet().place().equals(entry.place()))
         .findFirst();
   }
 

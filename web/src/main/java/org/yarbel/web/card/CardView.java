@@ -66,11 +66,11 @@ record CardView(
    * @param warm the warm-up in one line; empty for none
    * @param notes what is said beside the work
    */
-  record SlotView(long id, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group, @Nullable String total,
+  record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group, @Nullable String total,
       List<StepView> ramp, String warm, List<SetView> sets, List<Minded> cautions, boolean optional, List<String> notes, @Nullable String problem) {}
 
   /** A line with sets that nobody has tried: how many of how many. */
-  record OpenLine(long slotId, String lift, long owed, int sets, boolean begun) {}
+  record OpenLine(UUID ref, String lift, long owed, int sets, boolean begun) {}
 
   /**
    * The ways to go on after a miss of what back-offs hang on.
@@ -116,7 +116,7 @@ record CardView(
    * @param fromToday the load worked from today's max, where it stands beside; null where it does not
    * @param ends the RPE that ends its part once a set is rated so; empty where none does
    */
-  record SetView(String panel, long slotId, int part, int set, String title, String load, String asked,
+  record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
       boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm, List<Minded> cautions, boolean needless,
@@ -186,7 +186,7 @@ record CardView(
     /** Of a card that is simply opened. */
     static final Wanted NEXT = new Wanted(null, null, null);
 
-    private static final Pattern PANEL = Pattern.compile("\\d{1,19}(-\\d{1,10}){2}");
+    private static final Pattern PANEL = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}(-\\d{1,10}){2}");
 
     Wanted {
       // both come out of addresses, and go into the next one: what can be no panel is none
@@ -209,7 +209,7 @@ record CardView(
   private static List<SlotView> slots(CardService.Card card, Wanted wanted) {
     Map<String, LoggedSetRow> rows = new HashMap<>();
     for (LoggedSetRow row : card.logged()) {
-      rows.put(panel(row.slotId(), row.loggedSet().part(), row.loggedSet().set()), row);
+      rows.put(panel(row.line(), row.loggedSet().part(), row.loggedSet().set()), row);
     }
     Map<Integer, String> totals = totals(card);
     return card.document().slots().stream().map(slot -> CardLines.slot(card, slot, rows, totals, wanted)).toList();
@@ -217,7 +217,7 @@ record CardView(
 
   private static Map<String, List<TableView>> tables(CardDocument document) {
     Map<String, List<TableView>> tables = new LinkedHashMap<>();
-    document.slots().forEach(slot -> tables.put(Long.toString(slot.slotId()),
+    document.slots().forEach(slot -> tables.put(slot.ref().toString(),
         slot.tables().stream().map(table -> CardLines.table(table, slot, document.unit())).toList()));
     return tables;
   }
@@ -225,9 +225,9 @@ record CardView(
   private static Skyline skyline(CardService.Card card) {
     List<Skyline.SkylineLine> lines = new ArrayList<>();
     for (CardDocument.CardSlot slot : card.document().slots()) {
-      ResolvedLine line = card.lines().get(slot.slotId());
+      ResolvedLine line = card.lines().get(slot.ref());
       if (line != null) {
-        lines.add(new Skyline.SkylineLine(line, card.document().scale(slot), Long.toString(slot.slotId())));
+        lines.add(new Skyline.SkylineLine(line, card.document().scale(slot), slot.ref().toString()));
       }
     }
     return Skyline.of(lines, SKYLINE_WIDTH, SKYLINE_HEIGHT);
@@ -235,29 +235,29 @@ record CardView(
 
   /** What the times of each medley come to, by the number of its group. */
   private static Map<Integer, String> totals(CardService.Card card) {
-    Map<Long, Integer> medleys = new HashMap<>();
+    Map<UUID, Integer> medleys = new HashMap<>();
     card.document().slots().stream().filter(slot -> slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY)
-        .forEach(slot -> medleys.put(slot.slotId(), slot.group().number()));
+        .forEach(slot -> medleys.put(slot.ref(), slot.group().number()));
     Map<Integer, Integer> tenths = new HashMap<>();
-    card.logged().stream().filter(row -> row.doneTenths() != null && medleys.containsKey(row.slotId()))
-        .forEach(row -> tenths.merge(medleys.get(row.slotId()), row.doneTenths(), Integer::sum));
+    card.logged().stream().filter(row -> row.doneTenths() != null && medleys.containsKey(row.line()))
+        .forEach(row -> tenths.merge(medleys.get(row.line()), row.doneTenths(), Integer::sum));
     Map<Integer, String> totals = new HashMap<>();
     tenths.forEach((group, sum) -> totals.put(group, LoggedSetRow.seconds(sum) + " s in all"));
     return totals;
   }
 
   private static List<OpenLine> open(CardService.Card card, List<SlotView> slots) {
-    return slots.stream().filter(slot -> CardService.owed(card, slot.id()) > 0 && card.beside().get(slot.id()).left() == null)
-        .map(slot -> new OpenLine(slot.id(), slot.lift(), CardService.owed(card, slot.id()), (int) slot.sets().stream().filter(set -> !set.attempt()).count(),
+    return slots.stream().filter(slot -> CardService.owed(card, slot.ref()) > 0 && card.beside().get(slot.ref()).left() == null)
+        .map(slot -> new OpenLine(slot.ref(), slot.lift(), CardService.owed(card, slot.ref()), (int) slot.sets().stream().filter(set -> !set.attempt()).count(),
             slot.sets().stream().anyMatch(SetView::logged))).toList();
   }
 
   private static List<String> ended(CardService.Card card, List<SlotView> slots) {
     List<String> ended = new ArrayList<>();
     slots.forEach(slot -> {
-      LeftSets.Why why = card.beside().containsKey(slot.id()) ? card.beside().get(slot.id()).left() : null;
+      LeftSets.Why why = card.beside().containsKey(slot.ref()) ? card.beside().get(slot.ref()).left() : null;
       if (why != null) {
-        ended.add(slot.lift() + ": " + CardService.owed(card, slot.id()) + " of " + slot.sets().size() + " " + why.word());
+        ended.add(slot.lift() + ": " + CardService.owed(card, slot.ref()) + " of " + slot.sets().size() + " " + why.word());
       }
     });
     return ended;
@@ -276,7 +276,7 @@ record CardView(
     return total > 0 && done == total;
   }
 
-  static String panel(long slotId, int part, int set) {
-    return slotId + "-" + part + "-" + set;
+  static String panel(UUID line, int part, int set) {
+    return line + "-" + part + "-" + set;
   }
 }

@@ -20,6 +20,7 @@ import org.yarbel.web.log.Stopped;
  * What was typed of one set, as it came. {@link #check} turns it into an {@link Entry} or into a sentence for every
  * field that cannot be.
  *
+ * @param slot the ref of the line
  * @param outcome {@code done}, {@code missed} (no good rep), or {@code clear} (not done after all)
  * @param sure set when a doubt was asked and answered
  * @param instead the load that was meant, taken up from a question
@@ -27,7 +28,7 @@ import org.yarbel.web.log.Stopped;
  */
 record EntryForm(
     @Nullable String key,
-    @Nullable Long slot,
+    @Nullable String slot,
     @Nullable Integer part,
     @Nullable Integer set,
     @Nullable Integer issue,
@@ -55,11 +56,15 @@ record EntryForm(
     Rpe rating = rating(errors);
     BigDecimal took = measure("seconds", seconds, "seconds", errors);
     BigDecimal far = measure("metres", metres, "metres", errors);
-    UUID entryKey = entryKey(errors);
+    Optional<UUID> entryKey = uuid(key);
+    Optional<UUID> line = line();
+    if (entryKey.isEmpty() || line.isEmpty()) {
+      errors.put("load", "This page is too old to log from: open the card again.");
+    }
     if (!errors.isEmpty()) {
       return new CheckedEntry(Optional.empty(), errors);
     }
-    Entry entry = new Entry(entryKey, whole(slot), new LoggedSet.Place(number(part), number(set)), number(issue),
+    Entry entry = new Entry(entryKey.orElseThrow(), line.orElseThrow(), place(), number(issue),
         seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null,
         took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending());
     return new CheckedEntry(Optional.of(entry), errors);
@@ -91,7 +96,7 @@ record EntryForm(
 
   /** The id of the panel that was filled in. */
   String panel() {
-    return whole(slot) + "-" + number(part) + "-" + number(set);
+    return slot + "-" + number(part) + "-" + number(set);
   }
 
   private Mass mass(MassUnit unit, Map<String, String> errors) {
@@ -151,12 +156,21 @@ record EntryForm(
     return null;
   }
 
-  private UUID entryKey(Map<String, String> errors) {
+  /** The ref of the line it was typed for; empty for what is none. */
+  Optional<UUID> line() {
+    return uuid(slot);
+  }
+
+  /** Which set of its line. */
+  LoggedSet.Place place() {
+    return new LoggedSet.Place(number(part), number(set));
+  }
+
+  private static Optional<UUID> uuid(@Nullable String text) {
     try {
-      return UUID.fromString(key == null ? "" : key);
-    } catch (IllegalArgumentException notAKey) {
-      errors.put("load", "This page is too old to log from: open the card again.");
-      return new UUID(0, 0);
+      return Optional.of(UUID.fromString(text == null ? "" : text));
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
     }
   }
 
@@ -170,10 +184,6 @@ record EntryForm(
 
   private static String shown(BigDecimal number) {
     return number.stripTrailingZeros().toPlainString();
-  }
-
-  private static long whole(@Nullable Long number) {
-    return number == null ? 0 : number;
   }
 
   private static int number(@Nullable Integer number) {

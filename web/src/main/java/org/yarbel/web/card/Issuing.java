@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -55,8 +56,8 @@ public class Issuing implements PlanListener {
 
   /** The lines of the newest issued cards of these sessions, by slot: what the lifters' phones show. */
   @Transactional(readOnly = true)
-  public Map<Long, CardDocument.DocumentLine> issuedLines(Collection<Long> sessionIds) {
-    Map<Long, CardDocument.DocumentLine> lines = new HashMap<>();
+  public Map<UUID, CardDocument.DocumentLine> issuedLines(Collection<Long> sessionIds) {
+    Map<UUID, CardDocument.DocumentLine> lines = new HashMap<>();
     issues.newest(sessionIds).forEach(issue -> lines.putAll(json.read(issue.document(), CardDocument.class).lines()));
     return lines;
   }
@@ -84,10 +85,10 @@ public class Issuing implements PlanListener {
   /** Lines with sets logged stay as they were issued. */
   private void planChanged(TrainingSession session, Lifter lifter) {
     newest(session.id()).ifPresent(old -> {
-      Set<Long> begun = sets.ofSession(session.id()).stream().map(LoggedSetRow::slotId).collect(Collectors.toSet());
-      Map<Long, CardDocument.CardSlot> kept = old.slots().stream()
-          .filter(slot -> begun.contains(slot.slotId()))
-          .collect(Collectors.toMap(CardDocument.CardSlot::slotId, slot -> slot));
+      Set<UUID> begun = sets.ofSession(session.id()).stream().map(LoggedSetRow::line).collect(Collectors.toSet());
+      Map<UUID, CardDocument.CardSlot> kept = old.slots().stream()
+          .filter(slot -> begun.contains(slot.ref()))
+          .collect(Collectors.toMap(CardDocument.CardSlot::ref, slot -> slot));
       issue(session, lifter, old.number() + 1, kept);
     });
   }
@@ -102,7 +103,7 @@ public class Issuing implements PlanListener {
     return issues.findFirstBySessionIdOrderByNumberDesc(sessionId).map(issue -> json.read(issue.document(), CardDocument.class));
   }
 
-  private CardDocument issue(TrainingSession session, Lifter lifter, int number, Map<Long, CardDocument.CardSlot> kept) {
+  private CardDocument issue(TrainingSession session, Lifter lifter, int number, Map<UUID, CardDocument.CardSlot> kept) {
     CardDocument document = document(session, lifter, number, kept);
     store(session.id(), document);
     return document;
@@ -114,7 +115,7 @@ public class Issuing implements PlanListener {
     issues.save(new CardIssue(sessionId, document.number(), clock.now(), json.write(document)));
   }
 
-  private CardDocument document(TrainingSession session, Lifter lifter, int number, Map<Long, CardDocument.CardSlot> kept) {
+  private CardDocument document(TrainingSession session, Lifter lifter, int number, Map<UUID, CardDocument.CardSlot> kept) {
     LifterContext context = contexts.of(lifter, session.placeId());
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Map<String, Mass> last = lastLoads(lifter, plan, session.day());

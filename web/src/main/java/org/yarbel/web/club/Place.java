@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
+import java.util.UUID;
 import org.yarbel.core.kit.PlaceKit;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.column.CoreJson;
@@ -11,6 +12,7 @@ import org.yarbel.web.column.CoreJson;
 /** A place people train in; what it owns is one document. */
 @Entity
 public class Place extends ClubRow {
+  private UUID ref = UUID.randomUUID();
   private String name = "";
 
   @Enumerated(EnumType.STRING)
@@ -23,6 +25,11 @@ public class Place extends ClubRow {
 
   Place(String name, PlaceKit kit, CoreJson json) {
     write(name, kit, json);
+  }
+
+  /** What it is known by, in records and outside of the database. */
+  public UUID ref() {
+    return ref;
   }
 
   public String name() {

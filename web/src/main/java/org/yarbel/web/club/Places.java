@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.kit.Kit;
@@ -53,6 +54,12 @@ public class Places {
   @Transactional(readOnly = true)
   public Place one(long placeId) {
     return places.findById(placeId).orElseThrow(NotFound::new);
+  }
+
+  /** A place by what it is known by in records. */
+  @Transactional(readOnly = true)
+  public Place known(UUID ref) {
+    return all().stream().filter(place -> place.ref().equals(ref)).findFirst().orElseThrow(NotFound::new);
   }
 
   /** All places of the club; the first one made, its main hall, comes first. */

@@ -2,6 +2,7 @@ package org.yarbel.web.club;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -52,6 +53,14 @@ public class Turns {
     jdbc.sql("select l.id from lifter l join training_session t on t.club_id = l.club_id and t.lifter_id = l.id "
         + "join slot s on s.club_id = t.club_id and s.session_id = t.id where s.club_id = :club and s.id = :slot for no key update of l")
         .param("club", club.id()).param("slot", slotId).query(Long.class).list();
+  }
+
+  /** The turn for the lifter of a line that is known by its ref. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void ofLine(UUID ref) {
+    jdbc.sql("select l.id from lifter l join training_session t on t.club_id = l.club_id and t.lifter_id = l.id "
+        + "join slot s on s.club_id = t.club_id and s.session_id = t.id where s.club_id = :club and s.ref = :ref for no key update of l")
+        .param("club", club.id()).param("ref", ref).query(Long.class).list();
   }
 
   /** The turn for the lifter a change was about. */

@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.web.club.ClubRow;
@@ -14,6 +15,7 @@ import org.yarbel.web.club.ClubRow;
 /** A contest. */
 @Entity
 public class Contest extends ClubRow {
+  private UUID ref = UUID.randomUUID();
   private String name = "";
 
   @Enumerated(EnumType.STRING)
@@ -104,6 +106,11 @@ public class Contest extends ClubRow {
     this.further = said.further();
     this.classes = said.classes();
     this.events = List.copyOf(said.events());
+  }
+
+  /** What it is known by, in records and outside of the database. */
+  public UUID ref() {
+    return ref;
   }
 
   public String name() {

@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -35,6 +37,12 @@ public class Contests {
   @Transactional(readOnly = true)
   public Contest contest(long id) {
     return contests.findById(id).orElseThrow(NotFound::new);
+  }
+
+  /** One by what it is known by outside. */
+  @Transactional(readOnly = true)
+  public Optional<Contest> known(UUID ref) {
+    return contests.findByRef(ref);
   }
 
   @Transactional(readOnly = true)

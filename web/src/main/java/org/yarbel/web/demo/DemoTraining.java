@@ -143,7 +143,7 @@ class DemoTraining {
       SimulatedLifter.Outcome outcome = one.outcome(lift, asked, load);
       done.add(new LoggedSet(asked.part(), asked.set(), load, outcome.reps(), outcome.rpe()));
       Instant at = session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + i * 4L).toInstant(ZoneOffset.UTC);
-      write(one, new LoggedSetRow(one.lifter().id(), session.id(), slot.id(), place(asked), slot.lift(), session.day()), asked,
+      write(one, new LoggedSetRow(one.lifter().id(), session.id(), slot.ref(), place(asked), slot.lift(), session.day()), asked,
           new DemoDone(load, outcome, flagged, at));
     }
   }
@@ -158,7 +158,7 @@ class DemoTraining {
   private void write(DemoLifter one, LoggedSetRow row, ResolvedSet asked, DemoDone done) {
     UUID key = new UUID(one.random().nextLong(), one.random().nextLong());
     Integer centimetres = asked.distance() == null ? null : Integer.valueOf(asked.distance().metres().movePointRight(2).intValue());
-    Entry entry = new Entry(key, row.slotId(), place(asked), 1, -1, done.load(), done.outcome().reps(), done.outcome().rpe(), done.flagged(),
+    Entry entry = new Entry(key, row.line(), place(asked), 1, -1, done.load(), done.outcome().reps(), done.outcome().rpe(), done.flagged(),
         one.tenths(asked), centimetres, null);
     row.write(entry, false, asked, asked.tellsOfMax(), done.at());
     log.save(row);

@@ -81,7 +81,7 @@ public class Batches {
   }
 
   private boolean stays(List<Slot> lines) {
-    return lines.isEmpty() || lines.stream().anyMatch(slot -> slot.linkOf() != null) || !sessions.begun(lines.stream().map(Slot::id).toList()).isEmpty();
+    return lines.isEmpty() || lines.stream().anyMatch(slot -> slot.linkOf() != null) || !sessions.begun(lines).isEmpty();
   }
 
   private Optional<Long> shift(List<Slot> lines, LocalDate to, SignedIn who) {
@@ -125,7 +125,7 @@ public class Batches {
   private boolean filled(Slot slot, TrainingSession target) {
     List<Slot> there = sessions.lines(target);
     Slot same = there.stream().filter(other -> other.lift().equals(slot.lift()) && other.kind() == slot.kind()).findFirst().orElse(null);
-    if (same != null && !sessions.begun(List.of(same.id())).isEmpty() || there.size() >= Sessions.MOST_LINES) {
+    if (same != null && !sessions.begun(List.of(same)).isEmpty() || there.size() >= Sessions.MOST_LINES) {
       return false;
     }
     if (same == null) {
@@ -180,7 +180,7 @@ public class Batches {
 
   private void takeOut(TrainingSession session) {
     List<Slot> all = sessions.lines(session);
-    Set<Long> begun = sessions.begun(all.stream().map(Slot::id).toList());
+    Set<Long> begun = sessions.begun(all);
     List<Slot> out = all.stream().filter(slot -> !begun.contains(slot.id()) && (slot.linkOf() == null || !begun.contains(slot.linkOf()))).toList();
     out.forEach(programs::takenOut);
     slots.deleteAll(out.stream().filter(slot -> slot.linkOf() != null).toList());

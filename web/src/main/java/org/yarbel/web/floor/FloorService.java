@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -80,7 +81,7 @@ class FloorService {
     List<Long> sessionIds = training.values().stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> work = slots.findBySessionIdInOrderByPositionAscIdAsc(sessionIds).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(sessionIds);
+    Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(sessionIds);
     Map<Long, Long> logged = log.counts(sessionIds).stream().collect(Collectors.toMap(
         LoggedSetRepository.SessionCount::getSessionId, LoggedSetRepository.SessionCount::getSets));
     Map<Long, List<TrackedPoint>> tracked = points.since(ids, mainLifts(), today.minusWeeks(SPARK_WEEKS)).stream()
@@ -116,7 +117,7 @@ class FloorService {
   }
 
   private static List<FloorView.WorkView> lines(List<Slot> slots, TrainingSession session, LifterContext context,
-      Map<Long, CardDocument.DocumentLine> issued) {
+      Map<UUID, CardDocument.DocumentLine> issued) {
     return LineView.of(context, slots, session.groups(), issued).entrySet().stream()
         .map(entry -> line(entry.getKey(), entry.getValue(), context)).toList();
   }

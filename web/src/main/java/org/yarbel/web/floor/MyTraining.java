@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -112,7 +113,7 @@ class MyTraining {
   }
 
   private TodaysTraining today(TrainingSession session, List<Slot> own, LifterContext context, long logged) {
-    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(List.of(session.id()));
+    Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(List.of(session.id()));
     List<TrainingLine> lines = LineView.of(context, own, session.groups(), issued).entrySet().stream().map(entry -> new TrainingLine(context.lift(entry.getKey().lift())
         .name(), entry.getKey().work(), String.join(" · ", entry.getValue().loads()))).toList();
     return new TodaysTraining(session.id(), lines, logged == 0 ? "Begin" : logged + (logged == 1 ? " set logged: go on" : " sets logged: go on"), logged > 0);

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -119,9 +120,9 @@ public class GridService {
     Map<Long, Lifter> byId = lifters.stream().collect(Collectors.toMap(Lifter::id, lifter -> lifter));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, CardDocument.DocumentLine> issued = issuing.issuedLines(ids);
-    List<Long> slotIds = lines.values().stream().flatMap(List::stream).map(Slot::id).toList();
-    Set<Long> begun = slotIds.isEmpty() ? Set.of() : new HashSet<>(log.begun(slotIds));
+    Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(ids);
+    List<UUID> refs = lines.values().stream().flatMap(List::stream).map(Slot::ref).toList();
+    Set<UUID> begun = refs.isEmpty() ? Set.of() : new HashSet<>(log.begun(refs));
     List<Grid.PlacedCell> placed = new ArrayList<>();
     for (TrainingSession session : all) {
       Long placeId = session.placeId();
@@ -130,7 +131,7 @@ public class GridService {
       Map<Long, ResolvedLine> resolved = new HashMap<>();
       LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, Map.of(), resolved).forEach((slot, view) -> {
         Lift lift = context.lift(slot.lift());
-        placed.add(new Grid.PlacedCell(column.of(session), session.day(), slot, Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.id()))));
+        placed.add(new Grid.PlacedCell(column.of(session), session.day(), slot, Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.ref()))));
         ResolvedLine line = resolved.get(slot.id());
         if (line != null) {
           counted.computeIfAbsent(column.of(session), c -> new ArrayList<>()).add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line,

@@ -60,10 +60,10 @@ record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nulla
   }
 
   /** A day as it stands; without a session it has no lines. */
-  record DayState(LocalDate date, @Nullable Long placeId, Groups groups, List<LineState> lines) {
-    static DayState of(TrainingSession session, List<Slot> slots) {
+  record DayState(LocalDate date, @Nullable UUID place, Groups groups, List<LineState> lines) {
+    static DayState of(TrainingSession session, @Nullable UUID place, List<Slot> slots) {
       Map<Long, Slot> byId = slots.stream().collect(Collectors.toMap(Slot::id, Function.identity()));
-      return new DayState(session.day(), session.placeId(), session.groups(), slots.stream().map(slot -> LineState.of(slot, byId.get(slot.linkOf()))).toList());
+      return new DayState(session.day(), place, session.groups(), slots.stream().map(slot -> LineState.of(slot, byId.get(slot.linkOf()))).toList());
     }
 
     static DayState empty(LocalDate date) {
@@ -72,7 +72,7 @@ record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nulla
 
     /** Whether a coach would see no difference. */
     boolean sameAs(DayState other) {
-      return groups.equals(other.groups) && Objects.equals(placeId, other.placeId) && standsAs(other);
+      return groups.equals(other.groups) && Objects.equals(place, other.place) && standsAs(other);
     }
 
     /** Whether the lines say the same in the same order and groups. */
@@ -139,7 +139,7 @@ record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nulla
   }
 
   private static DayState lines(DayState day, DayState other) {
-    return new DayState(day.date(), day.placeId(), day.groups(), day.lines().stream()
+    return new DayState(day.date(), day.place(), day.groups(), day.lines().stream()
         .filter(line -> !other.line(line.ref()).map(LineState::said).filter(line.said()::equals).isPresent()).toList());
   }
 

@@ -157,7 +157,7 @@ class PlanUndoing implements Undoing {
       return Optional.of(other.get().date() + " was changed again since, by a later change or by a method after a log: this one stays.");
     }
     Map<UUID, Slot> there = byRef(step);
-    Set<Long> begun = sessions.begun(there.values().stream().map(Slot::id).toList());
+    Set<Long> begun = sessions.begun(there.values());
     Set<UUID> refs = there.values().stream().filter(slot -> begun.contains(slot.id())).map(Slot::ref).collect(Collectors.toSet());
     return now.stream().filter(day -> day.lines().stream().anyMatch(line -> refs.contains(line.ref()) && !kept(line, step.to.day(day.date())))).findFirst()
         .map(day -> "Sets of " + day.date() + " are logged: only what lies ahead can change.");
@@ -218,7 +218,7 @@ class PlanUndoing implements Undoing {
   private void putSessions(UndoStep step) {
     for (PlanState.DayState day : step.to.days()) {
       TrainingSession session = sessions.session(step.lifter, day.date());
-      session.moveTo(day.placeId());
+      sessions.place(session, day.place());
       session.arrange(day.groups());
       rows.save(session);
       Map<UUID, PlanState.LineState> placed = new HashMap<>();
@@ -234,7 +234,7 @@ class PlanUndoing implements Undoing {
     Map<UUID, Slot> there = new HashMap<>(byRef(step));
     for (PlanState.DayState day : step.to.days()) {
       TrainingSession session = sessions.session(step.lifter, day.date());
-      session.moveTo(day.placeId());
+      sessions.place(session, day.place());
       session.arrange(day.groups());
       rows.save(session);
       Map<UUID, Slot> lines = new HashMap<>();

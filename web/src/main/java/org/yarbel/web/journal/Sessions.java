@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.plan.Arrangement;
+import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.plan.Slot;
@@ -35,8 +36,10 @@ public class Sessions {
   private final TrainingSessionRepository sessions;
   private final SlotRepository slots;
   private final LoggedSetRepository log;
+  private final Places places;
 
-  Sessions(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log) {
+  Sessions(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, Places places) {
+    this.places = places;
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
@@ -71,14 +74,15 @@ public class Sessions {
 
   /** The lines among these that have sets logged. */
   @Transactional(readOnly = true)
-  public Set<Long> begun(Collection<Long> slotIds) {
-    return slotIds.isEmpty() ? Set.of() : new HashSet<>(log.begun(slotIds));
+  public Set<Long> begun(Collection<Slot> lines) {
+    Set<UUID> begun = lines.isEmpty() ? Set.of() : new HashSet<>(log.begun(lines.stream().map(Slot::ref).toList()));
+    return lines.stream().filter(line -> begun.contains(line.ref())).map(Slot::id).collect(Collectors.toSet());
   }
 
   /** Those of a session's lines of which sets are logged, or of what does them again. */
   @Transactional(readOnly = true)
   public Set<Long> begunOrAgain(List<Slot> lines) {
-    Set<Long> begun = new HashSet<>(begun(lines.stream().map(Slot::id).toList()));
+    Set<Long> begun = new HashSet<>(begun(lines));
     lines.stream().filter(line -> line.linkOf() != null && begun.contains(line.id())).map(Slot::linkOf).toList().forEach(begun::add);
     return begun;
   }
@@ -100,14 +104,23 @@ public class Sessions {
     List<PlanState.DayState> states = new ArrayList<>();
     for (LocalDate day : new TreeSet<>(days)) {
       TrainingSession session = byDay.get(day);
-      states.add(session == null ? PlanState.DayState.empty(day) : PlanState.DayState.of(session, lines.getOrDefault(session.id(), List.of())));
+      states.add(session == null ? PlanState.DayState.empty(day) : PlanState.DayState.of(session, place(session), lines.getOrDefault(session.id(), List.of())));
     }
     return states;
+  }
+
+  private @Nullable UUID place(TrainingSession session) {
+    return session.placeId() == null ? null : places.one(session.placeId()).ref();
   }
 
   /** The sessions there are of these days. */
   List<TrainingSession> of(long lifterId, Collection<LocalDate> days) {
     return days.isEmpty() ? List.of() : sessions.findByLifterIdAndDayIn(lifterId, days);
+  }
+
+  /** Lets a session be where it was. */
+  void place(TrainingSession session, @Nullable UUID place) {
+    session.moveTo(place == null ? null : Long.valueOf(places.known(place).id()));
   }
 
   /** Puts sessions in order after their lines changed; true when something was new. */
@@ -116,8 +129,7 @@ public class Sessions {
     boolean anew = false;
     for (TrainingSession session : all) {
       List<Slot> there = lines.getOrDefault(session.id(), List.of());
-      List<Long> second = there.stream().filter(line -> line.linkOf() != null).map(Slot::id).toList();
-      Set<Long> begun = begun(second);
+      Set<Long> begun = begun(there.stream().filter(line -> line.linkOf() != null).toList());
       Set<UUID> stay = there.stream().filter(line -> begun.contains(line.id())).map(Slot::ref).collect(Collectors.toSet());
       anew |= arrange(session, there, arrangement(session, there).settled(stay::contains));
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.Caution;
 import org.yarbel.core.card.LifterContext;
@@ -58,28 +59,29 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   /**
    * The lines of a session in their order: as they were issued where they were, else worked out with the numbers of today.
    *
-   * @param done what is logged of each line, by slot
+   * @param issued the lines that were issued, by their ref
+   * @param done what is logged of each line, by its ref
    * @param resolved takes the lines that could be worked out, by slot, as they are asked
    */
-  public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.DocumentLine> issued,
-      Map<Long, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
-    Map<Long, SessionResolver.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.id())) ? Map.of()
+  public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<UUID, CardDocument.DocumentLine> issued,
+      Map<UUID, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
+    Map<Long, SessionResolver.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.ref())) ? Map.of()
         : PlannedLines.session(context, slots, groups);
     Map<Slot, LineView> lines = new LinkedHashMap<>();
     for (Slot slot : slots) {
-      CardDocument.DocumentLine stands = issued.get(slot.id());
+      CardDocument.DocumentLine stands = issued.get(slot.ref());
       ResolvedLine line = stands != null ? stands.resolved() : Objects.requireNonNull(worked.get(slot.id())).line();
       if (line != null) {
         resolved.put(slot.id(), line);
       }
-      lines.put(slot, stands != null ? of(stands.resolved(), stands.basisMax(), done.getOrDefault(slot.id(), List.of()))
+      lines.put(slot, stands != null ? of(stands.resolved(), stands.basisMax(), done.getOrDefault(slot.ref(), List.of()))
           : of(context, context.lift(slot.lift()), slot.work(), Objects.requireNonNull(worked.get(slot.id()))));
     }
     return lines;
   }
 
   /** The same for those who ask for no figures beside. */
-  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<Long, CardDocument.DocumentLine> issued) {
+  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<UUID, CardDocument.DocumentLine> issued) {
     return worked(context, slots, groups, issued, Map.of(), new HashMap<>());
   }
 

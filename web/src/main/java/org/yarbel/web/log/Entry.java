@@ -15,10 +15,10 @@ import org.yarbel.core.mass.Mass;
  * @param tenths how long it took or was held, in tenths of a second; null where nobody said
  * @param centimetres how far it was carried; null where nobody said
  */
-public record Entry(UUID key, long slotId, LoggedSet.Place place, int issue, int seen, Mass load, int reps, @Nullable Rpe rpe,
+public record Entry(UUID key, UUID line, LoggedSet.Place place, int issue, int seen, Mass load, int reps, @Nullable Rpe rpe,
     boolean flagged, @Nullable Integer tenths, @Nullable Integer centimetres, @Nullable Stopped stopped) {
   /** The same with another load. */
   public Entry withLoad(Mass other) {
-    return new Entry(key, slotId, place, issue, seen, other, reps, rpe, flagged, tenths, centimetres, stopped);
+    return new Entry(key, line, place, issue, seen, other, reps, rpe, flagged, tenths, centimetres, stopped);
   }
 }

@@ -5,6 +5,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.UUID;
 import org.yarbel.web.club.ClubRow;
 
 /** That sets of a line were not tried when its session was ended, and why. */
@@ -31,7 +32,7 @@ public class LeftSets extends ClubRow {
   }
 
   private long sessionId;
-  private long slotId;
+  private UUID line = LoggedSetRow.TOLD;
 
   @Enumerated(EnumType.STRING)
   private Why why = Why.LEFT_OUT;
@@ -40,9 +41,9 @@ public class LeftSets extends ClubRow {
 
   protected LeftSets() {}
 
-  public LeftSets(long sessionId, long slotId, Why why, Instant at) {
+  public LeftSets(long sessionId, UUID line, Why why, Instant at) {
     this.sessionId = sessionId;
-    this.slotId = slotId;
+    this.line = line;
     this.why = why;
     this.endedAt = at;
   }
@@ -51,8 +52,8 @@ public class LeftSets extends ClubRow {
     return sessionId;
   }
 
-  public long slotId() {
-    return slotId;
+  public UUID line() {
+    return line;
   }
 
   public Why why() {

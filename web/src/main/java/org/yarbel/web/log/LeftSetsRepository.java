@@ -2,6 +2,7 @@ package org.yarbel.web.log;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 /** What was left of lines, at most one row a line. */
@@ -10,5 +11,5 @@ public interface LeftSetsRepository extends JpaRepository<LeftSets, Long> {
 
   List<LeftSets> findBySessionIdIn(Collection<Long> sessionIds);
 
-  List<LeftSets> findBySlotIdIn(Collection<Long> slotIds);
+  List<LeftSets> findByLineIn(Collection<UUID> lines);
 }

@@ -16,8 +16,8 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
 
   Optional<LoggedSetRow> findByEntryKey(UUID entryKey);
 
-  @Query("select count(l) from LoggedSetRow l where l.slotId = :slotId")
-  long countOfSlot(long slotId);
+  @Query("select count(l) from LoggedSetRow l where l.line = :line")
+  long countOfLine(UUID line);
 
   /** How many sets a lifter has logged of a day and later. */
   @Query("select count(l) from LoggedSetRow l where l.lifterId = :lifterId and l.day >= :from")
@@ -29,17 +29,17 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   List<DayLoad> dayLoads(long lifterId, Collection<String> lifts, LocalDate from, LocalDate until);
 
   /** The sets of these lines, in the order they were asked. */
-  @Query("select l from LoggedSetRow l where l.slotId in :ids order by l.slotId, l.part, l.setNumber")
-  List<LoggedSetRow> ofSlots(Collection<Long> ids);
+  @Query("select l from LoggedSetRow l where l.line in :lines order by l.line, l.part, l.setNumber")
+  List<LoggedSetRow> ofLines(Collection<UUID> lines);
 
   /** The sets of these sessions, in the order they were asked. */
-  @Query("select new org.yarbel.web.log.Lifted(l.sessionId, l.slotId, l.part, l.setNumber, l.loadNg, l.unit, l.reps, l.rpeHalves) "
-      + "from LoggedSetRow l where l.sessionId in :ids order by l.sessionId, l.slotId, l.part, l.setNumber")
+  @Query("select new org.yarbel.web.log.Lifted(l.sessionId, l.line, l.part, l.setNumber, l.loadNg, l.unit, l.reps, l.rpeHalves) "
+      + "from LoggedSetRow l where l.sessionId in :ids order by l.sessionId, l.line, l.part, l.setNumber")
   List<Lifted> ofSessions(Collection<Long> ids);
 
   /** Which of these lines have sets logged. */
-  @Query("select distinct l.slotId from LoggedSetRow l where l.slotId in :ids")
-  List<Long> begun(Collection<Long> ids);
+  @Query("select distinct l.line from LoggedSetRow l where l.line in :lines")
+  List<UUID> begun(Collection<UUID> lines);
 
   /** All sets of a lifter from a day to another. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.day between :from and :to order by l.day, l.id")

@@ -22,9 +22,12 @@ import org.yarbel.web.club.ClubRow;
 @Entity
 @Table(name = "logged_set")
 public class LoggedSetRow extends ClubRow {
+  /** Stands for the line of a set that was lifted from none. */
+  public static final UUID TOLD = new UUID(0, 0);
+
   private long lifterId;
   private @Nullable Long sessionId;
-  private @Nullable Long slotId;
+  private @Nullable UUID line;
   private int issueNumber;
   private int part;
   private int setNumber;
@@ -56,11 +59,11 @@ public class LoggedSetRow extends ClubRow {
 
   protected LoggedSetRow() {}
 
-  /** A set of a slot, before anything is written down of it. */
-  public LoggedSetRow(long lifterId, long sessionId, long slotId, LoggedSet.Place place, String lift, LocalDate day) {
+  /** A set of a line, before anything is written down of it. */
+  public LoggedSetRow(long lifterId, long sessionId, UUID line, LoggedSet.Place place, String lift, LocalDate day) {
     this.lifterId = lifterId;
     this.sessionId = sessionId;
-    this.slotId = slotId;
+    this.line = line;
     this.part = place.part();
     this.setNumber = place.set();
     this.lift = lift;
@@ -126,9 +129,9 @@ public class LoggedSetRow extends ClubRow {
     return sessionId == null ? 0 : sessionId;
   }
 
-  /** The line it was lifted from; 0 for a set that was told. */
-  public long slotId() {
-    return slotId == null ? 0 : slotId;
+  /** The ref of the line it was lifted from; {@link #TOLD} for a set that was told. */
+  public UUID line() {
+    return line == null ? TOLD : line;
   }
 
   /** Whether it was told from before, not lifted from a card. */

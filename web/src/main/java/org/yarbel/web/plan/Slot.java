@@ -31,7 +31,7 @@ public class Slot extends ClubRow {
 
   private @Nullable Integer groupNo;
   private @Nullable Long linkOf;
-  private @Nullable Long progressionId;
+  private @Nullable UUID progression;
   private @Nullable Integer exposure;
   private @Nullable Integer lineNo;
   private @Nullable LocalDate plannedOn;
@@ -138,12 +138,12 @@ public class Slot extends ClubRow {
    * @param line the line of the exposure, from 0
    * @param day it was written for; a coach may have moved it since
    */
-  public record Origin(long progressionId, int exposure, int line, LocalDate day) {}
+  public record Origin(UUID progression, int exposure, int line, LocalDate day) {}
 
   /** Where it comes from; null for a line somebody wrote. */
   public @Nullable Origin origin() {
-    return progressionId == null || exposure == null || lineNo == null || plannedOn == null ? null
-        : new Origin(progressionId, exposure, lineNo, plannedOn);
+    return progression == null || exposure == null || lineNo == null || plannedOn == null ? null
+        : new Origin(progression, exposure, lineNo, plannedOn);
   }
 
   /** What its method wrote, or would write now; null without a method. */
@@ -183,7 +183,7 @@ public class Slot extends ClubRow {
 
   /** Takes what a method says of it; the line itself is written by {@link #write}. */
   public void originate(@Nullable Origin from, @Nullable String newWritten, boolean ahead, @Nullable Long training, @Nullable String newRemark) {
-    this.progressionId = from == null ? null : Long.valueOf(from.progressionId());
+    this.progression = from == null ? null : from.progression();
     this.exposure = from == null ? null : Integer.valueOf(from.exposure());
     this.lineNo = from == null ? null : Integer.valueOf(from.line());
     this.plannedOn = from == null ? null : from.day();

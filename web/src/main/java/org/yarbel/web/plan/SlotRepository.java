@@ -15,19 +15,16 @@ public interface SlotRepository extends JpaRepository<Slot, Long> {
 
   List<Slot> findBySessionIdOrderByPositionAscIdAsc(long sessionId);
 
-  /** What a method has written so far. */
-  List<Slot> findByProgressionId(long progressionId);
-
   Optional<Slot> findByRef(UUID ref);
 
-  List<Slot> findByProgressionIdIn(Collection<Long> progressionIds);
+  List<Slot> findByProgressionIn(Collection<UUID> progressions);
 
   /** The last day that methods have written a line for; null when there is none. */
-  @Query("select max(s.plannedOn) from Slot s where s.progressionId in :progressionIds")
-  @Nullable LocalDate lastPlanned(Collection<Long> progressionIds);
+  @Query("select max(s.plannedOn) from Slot s where s.progression in :progressions")
+  @Nullable LocalDate lastPlanned(Collection<UUID> progressions);
 
   /** Of what methods of a lifter have written, the lines that were planned for a day or later, or stand on another day or later. */
   @Query("select s from Slot s join TrainingSession t on t.id = s.sessionId "
-      + "where t.lifterId = :lifterId and s.progressionId in :progressionIds and (s.plannedOn >= :planned or t.day >= :stands)")
-  List<Slot> writtenFrom(long lifterId, Collection<Long> progressionIds, LocalDate planned, LocalDate stands);
+      + "where t.lifterId = :lifterId and s.progression in :progressions and (s.plannedOn >= :planned or t.day >= :stands)")
+  List<Slot> writtenFrom(long lifterId, Collection<UUID> progressions, LocalDate planned, LocalDate stands);
 }

@@ -30,9 +30,9 @@ class AfterLog {
   @EventListener
   void logged(LineLogged event) {
     try {
-      programs.logged(event.slotId());
+      programs.logged(event.line());
     } catch (RuntimeException wrong) {
-      LOG.warn("The weeks after line {} were not written anew; the next log or change writes them", event.slotId(), wrong);
+      LOG.warn("The weeks after line {} were not written anew; the next log or change writes them", event.line(), wrong);
     }
   }
 }

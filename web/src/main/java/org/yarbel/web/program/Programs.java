@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
@@ -131,7 +132,7 @@ public class Programs {
   /** The last day that methods have written a line for; empty when there is none. */
   @Transactional(readOnly = true)
   public Optional<LocalDate> writtenTo(List<Progression> methods) {
-    return methods.isEmpty() ? Optional.empty() : Optional.ofNullable(slots.lastPlanned(methods.stream().map(Progression::id).toList()));
+    return methods.isEmpty() ? Optional.empty() : Optional.ofNullable(slots.lastPlanned(methods.stream().map(Progression::ref).toList()));
   }
 
   /**
@@ -139,14 +140,14 @@ public class Programs {
    * go on when the weeks that are written run out.
    */
   @Transactional
-  public void logged(long slotId) {
-    turns.ofLine(slotId);
-    Slot slot = slots.findById(slotId).orElse(null);
+  public void logged(UUID line) {
+    turns.ofLine(line);
+    Slot slot = slots.findByRef(line).orElse(null);
     Slot.Origin origin = slot == null ? null : slot.origin();
     if (origin == null || origin.line() > 0) {
       return;
     }
-    Progression progression = progressions.findById(origin.progressionId()).orElseThrow(NotFound::new);
+    Progression progression = progressions.findByRef(origin.progression()).orElseThrow(NotFound::new);
     LocalDate today = clock.today();
     boolean runsOut = writtenTo(List.of(progression)).filter(last -> last.isBefore(monday(today).plusWeeks(WEEKS_AHEAD - 1L))).isPresent();
     if (progression.method().rule().memory() || runsOut) {
@@ -219,18 +220,18 @@ public class Programs {
 
   /** Only methods that remember are read from their first exposure on. */
   private SoFar soFar(Lifter lifter, List<Progression> all, LocalDate from) {
-    Map<Boolean, List<Long>> ids = all.stream().collect(Collectors.partitioningBy(p -> p.method().rule().memory() && p.runsOn(from),
-        Collectors.mapping(Progression::id, Collectors.toList())));
-    List<Slot> lines = new ArrayList<>(ids.get(true).isEmpty() ? List.of() : slots.findByProgressionIdIn(ids.get(true)));
-    lines.addAll(slots.writtenFrom(lifter.id(), ids.get(false), monday(from), from));
+    Map<Boolean, List<UUID>> refs = all.stream().collect(Collectors.partitioningBy(p -> p.method().rule().memory() && p.runsOn(from),
+        Collectors.mapping(Progression::ref, Collectors.toList())));
+    List<Slot> lines = new ArrayList<>(refs.get(true).isEmpty() ? List.of() : slots.findByProgressionIn(refs.get(true)));
+    lines.addAll(slots.writtenFrom(lifter.id(), refs.get(false), monday(from), from));
     Map<Long, TrainingSession> byId = sessions.findAllById(lines.stream().map(Slot::sessionId).distinct().toList()).stream()
         .collect(Collectors.toMap(TrainingSession::id, session -> session));
     Map<Long, TrainingSession> bySlot = new HashMap<>();
     lines.forEach(slot -> bySlot.put(slot.id(), byId.get(slot.sessionId())));
-    Map<Long, List<LoggedSetRow>> sets = lines.isEmpty() ? Map.of() : log.ofSlots(lines.stream().map(Slot::id).toList()).stream()
-        .collect(Collectors.groupingBy(LoggedSetRow::slotId));
-    Map<Long, LeftSets.Why> why = sets.isEmpty() ? Map.of() : left.findBySlotIdIn(sets.keySet()).stream().collect(Collectors.toMap(LeftSets::slotId, LeftSets::why));
-    return new SoFar(lines.stream().collect(Collectors.groupingBy(slot -> Objects.requireNonNull(slot.origin()).progressionId())), bySlot, sets, why);
+    Map<UUID, List<LoggedSetRow>> sets = lines.isEmpty() ? Map.of() : log.ofLines(lines.stream().map(Slot::ref).toList()).stream()
+        .collect(Collectors.groupingBy(LoggedSetRow::line));
+    Map<UUID, LeftSets.Why> why = sets.isEmpty() ? Map.of() : left.findByLineIn(sets.keySet()).stream().collect(Collectors.toMap(LeftSets::line, LeftSets::why));
+    return new SoFar(lines.stream().collect(Collectors.groupingBy(slot -> Objects.requireNonNull(slot.origin()).progression())), bySlot, sets, why);
   }
 
   private void train(Lifter lifter, Progression progression, Mass training) {
@@ -281,7 +282,7 @@ public class Programs {
   public void takenOut(Slot slot) {
     Slot.Origin origin = slot.origin();
     if (origin != null) {
-      progressions.findById(origin.progressionId()).ifPresent(progression -> {
+      progressions.findByRef(origin.progression()).ifPresent(progression -> {
         progression.leaveOut(origin.exposure(), origin.line());
         progressions.save(progression);
       });

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.UUID;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.progress.Method;
@@ -30,6 +31,7 @@ public class Progression extends ClubRow {
   /** And the day that was, where it is not the day the method starts. */
   public static final String START_ON = "startOn";
 
+  private UUID ref = UUID.randomUUID();
   private long lifterId;
   private String lift = "";
 
@@ -75,6 +77,11 @@ public class Progression extends ClubRow {
       case FIRST -> "every other time, from the first";
       case SECOND -> "every other time, from the second";
     };
+  }
+
+  /** What it is known by, in records and outside of the database. */
+  public UUID ref() {
+    return ref;
   }
 
   public long lifterId() {

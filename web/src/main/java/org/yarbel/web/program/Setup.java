@@ -13,6 +13,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -20,6 +21,8 @@ import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.column.CoreJson;
+import org.yarbel.web.contest.Contest;
+import org.yarbel.web.contest.Contests;
 import org.yarbel.web.journal.MethodSettings;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -36,11 +39,13 @@ class Setup implements MethodSettings {
   private final DeloadWeekRepository deloads;
   private final LifterRepository lifters;
   private final LongPlanRepository plans;
+  private final Contests contests;
   private final CoreJson json;
   private final ClubClock clock;
 
-  Setup(ProgressionRepository progressions, DeloadWeekRepository deloads, LifterRepository lifters, LongPlanRepository plans, CoreJson json,
-      ClubClock clock) {
+  Setup(ProgressionRepository progressions, DeloadWeekRepository deloads, LifterRepository lifters, LongPlanRepository plans, Contests contests,
+      CoreJson json, ClubClock clock) {
+    this.contests = contests;
     this.plans = plans;
     this.progressions = progressions;
     this.deloads = deloads;
@@ -50,10 +55,10 @@ class Setup implements MethodSettings {
   }
 
   /** A method as it is set. */
-  record OfMethod(long id, SortedMap<String, String> settings, LocalDate startsOn, SortedSet<DayOfWeek> days, Turn turn, @Nullable LocalDate endsOn,
+  record OfMethod(UUID ref, SortedMap<String, String> settings, LocalDate startsOn, SortedSet<DayOfWeek> days, Turn turn, @Nullable LocalDate endsOn,
       @Nullable Integer blockNo, @Nullable LocalDate contestOn, SortedSet<LocalDate> skips) {
     static OfMethod of(Progression p) {
-      return new OfMethod(p.id(), new TreeMap<>(p.settings()), p.startsOn(), new TreeSet<>(p.days()), p.turn(), p.endsOn(), p.blockNo(), p.contestOn(),
+      return new OfMethod(p.ref(), new TreeMap<>(p.settings()), p.startsOn(), new TreeSet<>(p.days()), p.turn(), p.endsOn(), p.blockNo(), p.contestOn(),
           new TreeSet<>(p.skips()));
     }
 
@@ -71,25 +76,25 @@ class Setup implements MethodSettings {
   }
 
   /** What somebody took out of what a method writes. */
-  record LeftOut(long id, SortedSet<String> lines) {}
+  record LeftOut(UUID ref, SortedSet<String> lines) {}
 
   /** The long plan: its document and the contest it leads to. */
-  record OfPlan(String document, @Nullable Long contestId) {}
+  record OfPlan(String document, @Nullable UUID contest) {}
 
   /** All of it. */
   record SetupState(List<OfMethod> methods, List<EasyWeek> easy, @Nullable Integer every, Deload kind, @Nullable OfPlan plan) {
-    @Nullable OfMethod method(long id) {
-      return methods.stream().filter(method -> method.id() == id).findFirst().orElse(null);
+    @Nullable OfMethod method(UUID ref) {
+      return methods.stream().filter(method -> method.ref().equals(ref)).findFirst().orElse(null);
     }
   }
 
   @Override
   public MethodStand of(Lifter lifter) {
     List<Progression> all = progressions.findByLifterIdOrderById(lifter.id());
-    OfPlan plan = plans.findByLifterId(lifter.id()).map(row -> new OfPlan(row.document(), row.contestId())).orElse(null);
+    OfPlan plan = plans.findByLifterId(lifter.id()).map(row -> new OfPlan(row.document(), row.contestId() == null ? null : contests.contest(row.contestId()).ref())).orElse(null);
     SetupState state = new SetupState(all.stream().map(OfMethod::of).toList(),
         ahead(lifter.id()).stream().map(EasyWeek::of).sorted(Comparator.comparing(EasyWeek::monday)).toList(), lifter.deloadEvery(), lifter.deloadKind(), plan);
-    return new MethodStand(json.write(state), json.write(all.stream().map(p -> new LeftOut(p.id(), new TreeSet<>(p.leftOut()))).toList()));
+    return new MethodStand(json.write(state), json.write(all.stream().map(p -> new LeftOut(p.ref(), new TreeSet<>(p.leftOut()))).toList()));
   }
 
   private List<DeloadWeek> ahead(long lifterId) {
@@ -103,9 +108,9 @@ class Setup implements MethodSettings {
       restore(lifter, json.read(from.settings(), SetupState.class), json.read(to.settings(), SetupState.class));
     }
     if (!from.leftOut().equals(to.leftOut())) {
-      Map<Long, LeftOut> then = Arrays.stream(json.read(to.leftOut(), LeftOut[].class)).collect(Collectors.toMap(LeftOut::id, left -> left));
-      progressions.findByLifterIdOrderById(lifter.id()).stream().filter(p -> then.containsKey(p.id())).forEach(p -> {
-        p.leaveOut(Objects.requireNonNull(then.get(p.id())).lines());
+      Map<UUID, LeftOut> then = Arrays.stream(json.read(to.leftOut(), LeftOut[].class)).collect(Collectors.toMap(LeftOut::ref, left -> left));
+      progressions.findByLifterIdOrderById(lifter.id()).stream().filter(p -> then.containsKey(p.ref())).forEach(p -> {
+        p.leaveOut(Objects.requireNonNull(then.get(p.ref())).lines());
         progressions.save(p);
       });
     }
@@ -113,8 +118,8 @@ class Setup implements MethodSettings {
 
   private void restore(Lifter lifter, SetupState from, SetupState to) {
     for (Progression p : progressions.findByLifterIdOrderById(lifter.id())) {
-      if (!Objects.equals(from.method(p.id()), to.method(p.id()))) {
-        restore(p, to.method(p.id()));
+      if (!Objects.equals(from.method(p.ref()), to.method(p.ref()))) {
+        restore(p, to.method(p.ref()));
       }
     }
     restoreWeeks(lifter.id(), from, to);
@@ -154,7 +159,7 @@ class Setup implements MethodSettings {
       now.ifPresent(plans::delete);
     } else {
       LongPlan plan = now.orElseGet(() -> new LongPlan(lifterId));
-      plan.restore(then.document(), then.contestId());
+      plan.restore(then.document(), then.contest() == null ? null : contests.known(then.contest()).map(Contest::id).orElse(null));
       plans.save(plan);
     }
   }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.yarbel.core.card.Ended;
 import org.yarbel.core.card.LoggedSet;
@@ -23,12 +24,12 @@ import org.yarbel.web.plan.TrainingSession;
  *
  * @param lines by method; of those without memory only those of the week and later
  * @param sessions by line
- * @param sets by line, in order
- * @param left why sets of a line were not tried when its session was ended, by line
+ * @param sets by the ref of their line, in order
+ * @param left why sets of a line were not tried when its session was ended, by its ref
  */
-record SoFar(Map<Long, List<Slot>> lines, Map<Long, TrainingSession> sessions, Map<Long, List<LoggedSetRow>> sets, Map<Long, LeftSets.Why> left) {
+record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, Map<UUID, List<LoggedSetRow>> sets, Map<UUID, LeftSets.Why> left) {
   List<Slot> of(Progression progression) {
-    return lines.getOrDefault(progression.id(), List.of());
+    return lines.getOrDefault(progression.ref(), List.of());
   }
 
   /** The last day that something is written for. */
@@ -37,7 +38,7 @@ record SoFar(Map<Long, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
   }
 
   boolean begun(Slot slot) {
-    return sets.containsKey(slot.id());
+    return sets.containsKey(slot.ref());
   }
 
   /** The day a line stands on, wherever its method put it. */
@@ -81,10 +82,10 @@ record SoFar(Map<Long, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
       return Optional.empty();
     }
     WorkLine work = WorkLine.parse(slot.work()).line();
-    List<LoggedSet> logged = sets.get(slot.id()).stream().map(LoggedSetRow::loggedSet).toList();
+    List<LoggedSet> logged = sets.get(slot.ref()).stream().map(LoggedSetRow::loggedSet).toList();
     int asked = work.parts().stream().mapToInt(part -> part.work().sets()).sum() - Ended.needless(work, logged).size();
-    List<Done.DoneSet> lifted = new ArrayList<>(sets.get(slot.id()).stream().map(SoFar::set).toList());
-    LeftSets.Why why = left.get(slot.id());
+    List<Done.DoneSet> lifted = new ArrayList<>(sets.get(slot.ref()).stream().map(SoFar::set).toList());
+    LeftSets.Why why = left.get(slot.ref());
     boolean over = why != null || day(slot).isBefore(from) && lifted.stream().anyMatch(Done.DoneSet::missed);
     if (lifted.size() < asked && !over) {
       return Optional.empty();

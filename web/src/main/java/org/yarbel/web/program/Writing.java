@@ -68,7 +68,7 @@ final class Writing {
   }
 
   private @Nullable Integer write(Planned planned, int number, Exposure.Line line, @Nullable Integer groupNo) {
-    Slot.Origin origin = new Slot.Origin(progression.id(), planned.number(), number, planned.day());
+    Slot.Origin origin = new Slot.Origin(progression.ref(), planned.number(), number, planned.day());
     String key = origin.exposure() + "." + origin.line();
     Optional<WorkLine> easy = Optional.of(line.work());
     if (planned.deload() != null && !planned.exposure().deload()) {

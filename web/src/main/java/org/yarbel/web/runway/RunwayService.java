@@ -14,6 +14,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -174,7 +175,7 @@ class RunwayService {
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, end.minusDays(1));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
-    Map<Long, List<LoggedSet>> logged = log.ofSessions(ids).stream().collect(Collectors.groupingBy(Lifted::slotId, Collectors.mapping(Lifted::set,
+    Map<UUID, List<LoggedSet>> logged = log.ofSessions(ids).stream().collect(Collectors.groupingBy(Lifted::line, Collectors.mapping(Lifted::set,
         Collectors.toList())));
     Set<LocalDate> weeks = new HashSet<>();
     SessionResolver resolver = new SessionResolver(context);
@@ -185,7 +186,7 @@ class RunwayService {
         }
         resolver.withoutRamp(PlannedLines.of(context, slot, session.groups())).ifPresent(line -> {
           planned.add(counted(context, session.day(), slot.kind(), slot.lift(), line));
-          List<LoggedSet> sets = logged.get(slot.id());
+          List<LoggedSet> sets = logged.get(slot.ref());
           if (sets != null) {
             done.add(counted(context, session.day(), slot.kind(), slot.lift(), line.with(sets).onlyDone()));
           }

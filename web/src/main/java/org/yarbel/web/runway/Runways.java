@@ -33,7 +33,6 @@ import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
-import org.yarbel.web.plan.Slot;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.LongPlans;
 import org.yarbel.web.who.SignedIn;
@@ -196,7 +195,7 @@ public class Runways {
     LocalDate from = plan.startsOn().isAfter(clock.today()) ? plan.startsOn() : clock.today();
     List<InTheWay.LineInTheWay> lines = new ArrayList<>();
     sessions.days(lifter.id(), from, plan.end().minusDays(1)).forEach((day, all) -> {
-      Set<Long> begun = sessions.begun(all.stream().map(Slot::id).toList());
+      Set<Long> begun = sessions.begun(all);
       all.stream().filter(slot -> slot.origin() == null && slot.linkOf() == null && !begun.contains(slot.id()) && slot.kind().mainWork()
           && catalogue.ofKey(slot.lift()).map(catalogue::family).filter(families::contains).isPresent())
           .forEach(slot -> lines.add(new InTheWay.LineInTheWay(slot.id(), day, slot.lift(), slot.work())));

@@ -12,6 +12,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
@@ -177,7 +178,7 @@ public class WeekWatch {
   }
 
   private static List<WatchedLine> watched(List<WatchedDay> days, List<Progression> methods) {
-    Map<Long, Method> byId = methods.stream().collect(Collectors.toMap(Progression::id, Progression::method));
+    Map<UUID, Method> byRef = methods.stream().collect(Collectors.toMap(Progression::ref, Progression::method));
     List<WatchedLine> lines = new ArrayList<>();
     for (WatchedDay day : days) {
       int place = 0;
@@ -189,7 +190,7 @@ public class WeekWatch {
         if (line != null) {
           Slot.Origin origin = slot.origin();
           lines.add(new WatchedLine(line, asked.getOrDefault(slot.id(), line), WorkLine.parse(slot.work()).line(), day.context().basisMax(line.lift()), day.context().level(line.lift()),
-              origin == null ? null : byId.get(origin.progressionId()), slot.edited(), slot.forecast(), day.context().kit().bar(line.lift(), slot.details()
+              origin == null ? null : byRef.get(origin.progression()), slot.edited(), slot.forecast(), day.context().kit().bar(line.lift(), slot.details()
                   .bar()).orElse(null), place));
         }
       }

@@ -102,7 +102,7 @@ public class Workbooks {
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, until.minusDays(1));
     Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList()).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
-    Set<Long> begun = days.begun(bySession.values().stream().flatMap(List::stream).map(Slot::id).toList());
+    Set<Long> begun = days.begun(bySession.values().stream().flatMap(List::stream).toList());
     Map<Long, LifterContext> elsewhere = new HashMap<>();
     Map<LocalDate, List<SheetLine>> byWeek = new TreeMap<>();
     Set<LocalDate> written = new LinkedHashSet<>();
@@ -213,7 +213,7 @@ public class Workbooks {
     if (!slot.work().equals(edit.was())) {
       return Optional.of("meanwhile the line was changed on the board to '" + slot.work() + "'. Export the weeks anew.");
     }
-    if (session.day().isBefore(clock.today()) || days.begun(List.of(slot.id())).contains(slot.id())) {
+    if (session.day().isBefore(clock.today()) || days.begun(List.of(slot)).contains(slot.id())) {
       return Optional.of("its day is behind, or sets of it are logged: only what lies ahead can change.");
     }
     String before = lines.containsKey(slot) ? lines.get(slot).work() : slot.work();

@@ -138,7 +138,7 @@ class ArrangingTest {
   }
 
   private static List<String> panels(String card) {
-    return Pattern.compile("data-panel-id=\"\\d+-(\\d+-\\d+)\"").matcher(card).results().map(found -> found.group(1)).toList();
+    return Pattern.compile("data-panel-id=\"[0-9a-f-]{36}-(\\d+-\\d+)\"").matcher(card).results().map(found -> found.group(1)).toList();
   }
 
   @Test
@@ -173,9 +173,9 @@ class ArrangingTest {
     Day day = Day.on(app, 4, "row 2x10 50kg", "plank hold 2x30s");
     day.join("plank");
     app.jdbc().sql("""
-        insert into logged_set (id, club_id, lifter_id, session_id, slot_id, issue_number, part, set_number, lift, day, load_ng, unit, reps,
+        insert into logged_set (id, club_id, lifter_id, session_id, line, issue_number, part, set_number, lift, day, load_ng, unit, reps,
           to_failure, flagged, entry_key, logged_at, version)
-        select nextval('yarbel_id'), club_id, :lifter, session_id, id, 1, 1, 1, lift, :day, 50000000000000, 'KG', 10, false, false,
+        select nextval('yarbel_id'), club_id, :lifter, session_id, ref, 1, 1, 1, lift, :day, 50000000000000, 'KG', 10, false, false,
           gen_random_uuid(), now(), 0 from slot where id = :slot""")
         .param("lifter", app.lifter("Ansel")).param("day", day.date()).param("slot", day.slot("row")).update();
     assertThat(day.post("/slots/" + day.slot("row") + "/leave", Map.of()).body()).contains("It stays: sets of this line are logged.");

@@ -41,9 +41,9 @@ class CardDocumentTest {
         {"number":1,"day":"2026-01-05","unit":"kg","bodyMass":null,
          "kit":{"bar":"20 kg","collars":"0 kg","stock":{"unit":"kg","plates":[{"size":"25 kg","pairs":2}]}},
          "numbers":{},"numbersOn":{},"chart":[],
-         "slots":[{"slotId":1,"kind":"MAIN","lift":"squat","work":"1x1 70kg","basis":"ESTIMATED","ramp":[],"sets":[],"tables":[],
+         "slots":[{"ref":"6f1c7c1e-9a55-4d0e-8f0a-000000000001","kind":"MAIN","lift":"squat","work":"1x1 70kg","basis":"ESTIMATED","ramp":[],"sets":[],"tables":[],
            "cautions":[],"problem":null,"last":null},
-          {"slotId":2,"kind":"ASSISTANCE","lift":"plank","work":"3x1","basis":"ESTIMATED","ramp":[],"sets":[],"tables":[],
+          {"ref":"6f1c7c1e-9a55-4d0e-8f0a-000000000002","kind":"ASSISTANCE","lift":"plank","work":"3x1","basis":"ESTIMATED","ramp":[],"sets":[],"tables":[],
            "cautions":[],"problem":null,"last":null}]}""", CardDocument.class);
     CardDocument.CardSlot squat = old.slots().get(0);
     assertThat(squat.name()).isEqualTo("Squat");
@@ -106,7 +106,7 @@ class CardDocumentTest {
     Client maren = Client.of(app, "maren");
     maren.card(session);
     for (int set = 1; set <= 2; set++) {
-      maren.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + slot, "part", "" + set,
+      maren.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slot), "part", "" + set,
           "set", "1", "issue", "1", "seen", "-1", "load", "170", "reps", "1", "outcome", "done", "sure", "1"));
     }
     List<String> asked = app.jdbc().sql("select asked_ng / 1000000000000.0 || ' x ' || asked_reps from logged_set where session_id = :id order by part")

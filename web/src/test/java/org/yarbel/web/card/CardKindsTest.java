@@ -37,13 +37,13 @@ class CardKindsTest {
     return app.session(lifter, day);
   }
 
-  private static long slot(TestApp app, long session, int position) {
-    return app.jdbc().sql("select id from slot where session_id = :id order by position offset :n limit 1").param("id", session)
-        .param("n", position - 1).query(Long.class).single();
+  private static String line(TestApp app, long session, int position) {
+    return app.jdbc().sql("select ref::text from slot where session_id = :id order by position offset :n limit 1").param("id", session)
+        .param("n", position - 1).query(String.class).single();
   }
 
-  private static Map<String, String> entry(long slot, String load, String reps) {
-    return new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", "" + slot, "part", "1", "set", "1", "issue", "1", "seen", "-1",
+  private static Map<String, String> entry(String line, String load, String reps) {
+    return new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", line, "part", "1", "set", "1", "issue", "1", "seen", "-1",
         "load", load, "reps", reps, "outcome", "done"));
   }
 
@@ -53,13 +53,13 @@ class CardKindsTest {
     Client lifter = Client.of(app, "brannoc");
     String card = lifter.card(session).body();
     assertThat(card).contains("20 m").contains("Clear landing, nobody&#39;s hands or feet under it.").contains("name=\"metres\"").contains("name=\"seconds\"");
-    Map<String, String> carried = entry(slot(app, session, 1), "90", "1");
+    Map<String, String> carried = entry(line(app, session, 1), "90", "1");
     carried.put("seconds", "38");
     carried.put("metres", "17,5");
     assertThat(lifter.post("/sessions/" + session + "/sets", carried).statusCode()).isLessThan(400);
     assertThat(lifter.card(session).body()).contains("90 kg, 17.5 m in 38 s");
     assertThat(lifter.get("/lifters/" + app.lifter("Brannoc") + "/ledger?lift=sandbag-carry").body()).contains("90, 17.5 m in 38 s");
-    Map<String, String> nonsense = entry(slot(app, session, 2), "0", "1");
+    Map<String, String> nonsense = entry(line(app, session, 2), "0", "1");
     nonsense.put("seconds", "ages");
     String refused = lifter.post("/sessions/" + session + "/sets", nonsense, "HX-Request", "true").body();
     assertThat(refused).contains("Write the seconds as a number from 0 to 3600, or leave it out.").contains("value=\"ages\"");
@@ -71,7 +71,7 @@ class CardKindsTest {
     Client lifter = Client.of(app, "corwin");
     lifter.card(session);
     String before = numbers(app);
-    Map<String, String> cluster = entry(slot(app, session, 1), "300", "5");
+    Map<String, String> cluster = entry(line(app, session, 1), "300", "5");
     lifter.post("/sessions/" + session + "/sets", cluster);
     assertThat(numbers(app)).as("five singles of 300 are no five in a row").isEqualTo(before);
     assertThat(app.jdbc().sql("select tells_of_max from logged_set where session_id = :id").param("id", session).query(Boolean.class).single()).isFalse();
@@ -140,18 +140,18 @@ class CardKindsTest {
     browser.awaitText(OPEN + ".clock-word", "go");
     browser.awaitText(OPEN + ".clock-word", "all of it");
     assertThat(browser.find(OPEN + "input[name=seconds]").getAttribute("value")).isEqualTo("2");
-    show(browser, slot(app, session, 2) + "-1-1");
+    show(browser, line(app, session, 2) + "-1-1");
     press(browser, "Start");
     browser.awaitText(OPEN + ".clock-word", "set 1 of 2");
-    show(browser, slot(app, session, 2) + "-1-2");
+    show(browser, line(app, session, 2) + "-1-2");
     browser.awaitText(OPEN + ".clock-word", "set 2 of 2");
     browser.awaitText(OPEN + ".clock-word", "all starts done");
-    show(browser, slot(app, session, 3) + "-1-1");
+    show(browser, line(app, session, 3) + "-1-1");
     press(browser, "Start the beat");
     browser.awaitText(OPEN + ".clock-face", "down 1");
     browser.awaitText(OPEN + ".clock-face", "up!");
     browser.awaitText(OPEN + ".clock-word", "rep 2 of 2");
-    show(browser, slot(app, session, 4) + "-1-1");
+    show(browser, line(app, session, 4) + "-1-1");
     press(browser, "Start");
     press(browser, "There");
     browser.awaitText(OPEN + ".clock-word", "taken");
@@ -164,7 +164,7 @@ class CardKindsTest {
     long session = session(app, "Tamsin", BEFORE_THE_DEMO, 6, "squat 1x1 @8; 3x4 -15%");
     browser.signIn("tamsin").phone().card(session);
     browser.awaitText(".card-head", "card 1");
-    long slot = slot(app, session, 1);
+    String line = line(app, session, 1);
     double planned = Double.parseDouble(browser.find(OPEN + "input[name=load]").getDomProperty("value"));
     try {
       browser.offline(true);
@@ -175,7 +175,7 @@ class CardKindsTest {
     } finally {
       browser.offline(false);
     }
-    browser.awaitText("[data-row='" + slot + "-1-1']", "missed");
+    browser.awaitText("[data-row='" + line + "-1-1']", "missed");
     browser.awaitText(OPEN + "h2", "another attempt");
     double lighter = Double.parseDouble(browser.find(OPEN + "input[name=load]").getDomProperty("value"));
     assertThat(lighter).as("5 % lighter, down to what loads").isLessThanOrEqualTo(0.95 * planned).isGreaterThan(0.95 * planned - 2.5);
@@ -199,7 +199,7 @@ class CardKindsTest {
     assertThat(browser.find("#rest").isDisplayed()).isFalse();
     browser.press(OPEN + "[role=alert] button[name=instead]");
     browser.await("#rest:not([hidden])");
-    browser.awaitText("[data-row='" + slot(app, session, 1) + "-1-1']", planned);
+    browser.awaitText("[data-row='" + line(app, session, 1) + "-1-1']", planned);
     browser.click("[data-rest-stop]");
   }
 
@@ -208,12 +208,12 @@ class CardKindsTest {
     long session = session(app, "Corwin", BEFORE_THE_DEMO, 2, "squat build 3 @8; 2x3 -10%");
     Client lifter = Client.of(app, "corwin");
     lifter.card(session);
-    Map<String, String> second = entry(slot(app, session, 1), "305", "3");
+    Map<String, String> second = entry(line(app, session, 1), "305", "3");
     second.put("set", "2");
     second.put("rpe", "8");
     second.put("sure", "1");
     assertThat(lifter.post("/sessions/" + session + "/sets", second).statusCode()).isLessThan(400);
-    assertThat(lifter.card(session).body()).contains("not needed").containsPattern("id=\"panel-" + slot(app, session, 1) + "-2-1\"(?![^>]* hidden)");
+    assertThat(lifter.card(session).body()).contains("not needed").containsPattern("id=\"panel-" + line(app, session, 1) + "-2-1\"(?![^>]* hidden)");
   }
 
   @Test
@@ -221,7 +221,7 @@ class CardKindsTest {
     long session = session(app, "Corwin", BEFORE_THE_DEMO, 4, "squat density 10 300lb in 10:00");
     Client lifter = Client.of(app, "corwin");
     lifter.card(session);
-    Map<String, String> seven = entry(slot(app, session, 1), "300", "7");
+    Map<String, String> seven = entry(line(app, session, 1), "300", "7");
     seven.put("stopped", "MISS");
     assertThat(lifter.post("/sessions/" + session + "/sets", seven).statusCode()).isLessThan(400);
     assertThat(lifter.card(session).body()).contains("300 lb × 7, a miss ended it").containsPattern("value=\"MISS\" selected");
@@ -237,11 +237,11 @@ class CardKindsTest {
     browser.press(browser.all(OPEN + ".declare").get(2));
     assertThat(browser.find(OPEN + "input[name=load]").getAttribute("value")).isEqualTo(third);
     browser.click(OPEN + ".btn-go[name=outcome]");
-    String back = slot(app, session, 1) + "-2-1";
-    browser.awaitText("[data-row='" + slot(app, session, 1) + "-1-1']", "done");
+    String back = line(app, session, 1) + "-2-1";
+    browser.awaitText("[data-row='" + line(app, session, 1) + "-1-1']", "done");
     double planned = Double.parseDouble(browser.find("[data-row='" + back + "'] .row-load").getText());
     assertThat(planned).as("15 % under the warm-up of " + third).isCloseTo(Double.parseDouble(third) * 0.85, within(1.25));
-    show(browser, slot(app, session, 1) + "-1-1");
+    show(browser, line(app, session, 1) + "-1-1");
     browser.click(OPEN + ".ramp summary");
     assertThat(browser.text(OPEN + ".ramp")).contains("not needed");
   }

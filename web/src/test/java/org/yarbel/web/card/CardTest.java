@@ -25,7 +25,7 @@ class CardTest {
   private static final String[] HTMX = {"HX-Request", "true"};
 
   /** A session of Odile's that no other test touches. */
-  private record Lifting(TestApp app, Client odile, long session, long slot) {
+  private record Lifting(TestApp app, Client odile, long session, String line) {
     /** Of a day that is not ahead: a year before the one it is planned on. */
     static Lifting on(TestApp app, LocalDate day) {
       if (day.isAfter(TestApp.TODAY)) {
@@ -38,15 +38,15 @@ class CardTest {
     /** Of the day it is planned on. */
     static Lifting ahead(TestApp app, LocalDate day) {
       long session = app.session("Odile", day);
-      long slot = app.jdbc().sql("select id from slot where session_id = :id order by position limit 1")
-          .param("id", session).query(Long.class).single();
+      String line = app.jdbc().sql("select ref::text from slot where session_id = :id order by position limit 1")
+          .param("id", session).query(String.class).single();
       Client odile = Client.of(app, "odile");
       odile.card(session);
-      return new Lifting(app, odile, session, slot);
+      return new Lifting(app, odile, session, line);
     }
 
     Map<String, String> entry(int part, int set, String load, String reps, String rpe) {
-      return new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slot), "part", "" + part,
+      return new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", line, "part", "" + part,
           "set", "" + set, "issue", "1", "seen", "-1", "load", load, "reps", reps, "rpe", rpe, "outcome", "done"));
     }
 
@@ -63,8 +63,8 @@ class CardTest {
     }
 
     List<String> logged() {
-      return app.jdbc().sql("select load_ng / 1000000000000.0 || 'x' || reps from logged_set where session_id = :id and slot_id = :slot order by part, set_number")
-          .param("id", session).param("slot", slot).query(String.class).list()
+      return app.jdbc().sql("select load_ng / 1000000000000.0 || 'x' || reps from logged_set where session_id = :id and line::text = :line order by part, set_number")
+          .param("id", session).param("line", line).query(String.class).list()
           .stream().map(text -> text.replaceAll("\\.?0+x", "x")).toList();
     }
 
@@ -228,12 +228,12 @@ class CardTest {
   void endingASessionTellsWhatIsLeftAndGoesOnAgain(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(16));
     assertThat(lifting.log(lifting.entry(1, 1, lifting.planned(), "3", "")).statusCode()).isEqualTo(200);
-    HttpResponse<String> ended = lifting.odile().post("/sessions/" + lifting.session() + "/end", Map.of("why-" + lifting.slot(), "could-not"), HTMX);
+    HttpResponse<String> ended = lifting.odile().post("/sessions/" + lifting.session() + "/end", Map.of("why-" + lifting.line(), "could-not"), HTMX);
     assertThat(ended.statusCode()).isEqualTo(200);
     assertThat(ended.body()).contains("Go on");
-    assertThat(app.jdbc().sql("select why from left_sets where slot_id = :s").param("s", lifting.slot()).query(String.class).single()).isEqualTo("COULD_NOT");
+    assertThat(app.jdbc().sql("select why from left_sets where line::text = :s").param("s", lifting.line()).query(String.class).single()).isEqualTo("COULD_NOT");
     assertThat(lifting.odile().post("/sessions/" + lifting.session() + "/go-on", Map.of(), HTMX).statusCode()).isEqualTo(200);
-    assertThat(app.jdbc().sql("select count(*) from left_sets where slot_id = :s").param("s", lifting.slot()).query(Long.class).single()).isZero();
+    assertThat(app.jdbc().sql("select count(*) from left_sets where line::text = :s").param("s", lifting.line()).query(Long.class).single()).isZero();
     assertThat(Client.of(app, "brannoc").post("/sessions/" + lifting.session() + "/end", Map.of(), HTMX).statusCode()).as("somebody else's").isEqualTo(404);
   }
 
@@ -241,8 +241,8 @@ class CardTest {
   void goesOnBehindTheSetThatWasLogged(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(18));
     String first = lifting.odile().card(lifting.session()).body();
-    List<String> panels = Pattern.compile("data-panel-id=\"([\\d-]+)\"").matcher(first).results().map(found -> found.group(1)).toList();
-    String third = lifting.slot() + "-1-3";
+    List<String> panels = Pattern.compile("data-panel-id=\"([^\"]+)\"").matcher(first).results().map(found -> found.group(1)).toList();
+    String third = lifting.line() + "-1-3";
     String fourth = panels.get(panels.indexOf(third) + 1);
     HttpResponse<String> answer = lifting.odile().post("/sessions/" + lifting.session() + "/sets", lifting.entry(1, 3, lifting.planned(), "3", ""));
     assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith("?after=" + third);

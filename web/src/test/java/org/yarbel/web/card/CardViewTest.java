@@ -94,7 +94,7 @@ class CardViewTest {
     CardView.SetView set = view(app, session, null).slots().get(0).sets().get(0);
     Client coach = Client.of(app, "coach");
     coach.card(session);
-    coach.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + set.slotId(), "part", "1",
+    coach.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", set.ref().toString(), "part", "1",
         "set", "1", "issue", "1", "seen", "-1", "load", "100", "reps", "5", "outcome", "missed"));
     CardView view = view(app, session, null);
     assertThat(view.finished()).isTrue();

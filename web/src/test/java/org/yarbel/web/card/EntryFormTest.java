@@ -12,8 +12,10 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.log.Entry;
 
 class EntryFormTest {
+  private static final String LINE = UUID.randomUUID().toString();
+
   private static EntryForm form(String load, String reps, String rpe, String outcome) {
-    return new EntryForm(UUID.randomUUID().toString(), 1L, 1, 1, 1, -1, load, reps, rpe, null, outcome, null, null, null, null, null, null);
+    return new EntryForm(UUID.randomUUID().toString(), LINE, 1, 1, 1, -1, load, reps, rpe, null, outcome, null, null, null, null, null, null);
   }
 
   @ParameterizedTest
@@ -54,7 +56,9 @@ class EntryFormTest {
 
   @Test
   void refusesAFormWithoutItsKey() {
-    EntryForm old = new EntryForm("", 1L, 1, 1, 1, -1, "100", "5", "", null, "done", null, null, null, null, null, null);
+    EntryForm old = new EntryForm("", LINE, 1, 1, 1, -1, "100", "5", "", null, "done", null, null, null, null, null, null);
     assertThat(old.check(MassUnit.KG).errors().get("load")).contains("open the card again");
+    EntryForm byNumber = new EntryForm(LINE, "17", 1, 1, 1, -1, "100", "5", "", null, "done", null, null, null, null, null, null);
+    assertThat(byNumber.check(MassUnit.KG).errors().get("load")).as("a line is known by no number").contains("open the card again");
   }
 }

@@ -111,7 +111,7 @@ class OutboxTest {
     String old = lifter.get("/sessions/" + session + "/card").body();
     assertThat(old).contains("Done:");
     Map<String, String> stale = new HashMap<>(Map.of("key", app.jdbc().sql("select entry_key::text from logged_set where session_id = :s").param("s", session)
-        .query(String.class).single(), "slot", Long.toString(someone.slot(TestApp.TODAY, "squat")), "part", "1", "set", "1", "issue", "1", "seen", "-1",
+        .query(String.class).single(), "slot", app.line(someone.slot(TestApp.TODAY, "squat")), "part", "1", "set", "1", "issue", "1", "seen", "-1",
         "load", "200", "reps", "1", "outcome", "done"));
     assertThat(lifter.post("/sessions/" + session + "/sets", stale).statusCode()).isEqualTo(409);
     stale.put("set", "2");

@@ -36,6 +36,46 @@ class MigrationTest {
     JdbcClient.create(app.owner()).sql("drop schema older cascade").update();
   }
 
+  @Test
+  void cardsAndTheLogKnowALineByItsRef(TestApp app) {
+    FluentConfiguration old = Flyway.configure().dataSource(app.owner()).schemas("numbered").locations("classpath:db/migration");
+    old.target("7").load().migrate();
+    JdbcClient jdbc = JdbcClient.create(app.owner());
+    jdbc.sql("""
+        set search_path = numbered;
+        insert into club (id, name, zone, unit) values (1, 'Numbered', 'UTC', 'KG');
+        insert into place (id, club_id, name, unit, kit, version) values (1, 1, 'Hall', 'KG', '{}', 0);
+        insert into lifter (id, club_id, place_id, name, unit, version) values (1, 1, 1, 'Numbered', 'KG', 0);
+        insert into training_session (id, club_id, lifter_id, day, version) values (5, 1, 1, '2026-01-05', 0);
+        insert into progression (id, club_id, lifter_id, lift, method, settings, starts_on, days, turn, version)
+          values (40, 1, 1, 'squat', 'RPE_WEEKS', '{}', '2026-01-05', 1, 'EVERY', 0);
+        insert into slot (id, club_id, session_id, position, kind, lift, work, progression_id, version) values
+          (7, 1, 5, 1, 'MAIN', 'squat', '1x1 70kg', 40, 0), (8, 1, 5, 2, 'MAIN', 'bench', '1x1 60kg', null, 0);
+        insert into card_issue (id, club_id, session_id, number, issued_at, document) values
+          (20, 1, 5, 1, now(), '{"number":1,"slots":[{"slotId":9,"lift":"row"},{"slotId":7,"lift":"squat"}],"order":null}'),
+          (21, 1, 5, 2, now(), '{"number":2,"slots":[{"slotId":7,"lift":"squat"},{"slotId":8,"lift":"bench"}],
+            "order":[{"line":8,"part":1,"set":1},{"line":7,"part":1,"set":1}]}');
+        insert into logged_set (id, club_id, lifter_id, session_id, slot_id, issue_number, part, set_number, lift, day, load_ng, unit, reps,
+          to_failure, flagged, entry_key, logged_at, version) values
+          (30, 1, 1, 5, 7, 1, 1, 1, 'squat', '2026-01-05', 1, 'KG', 1, false, false, gen_random_uuid(), now(), 0),
+          (31, 1, 1, 5, 9, 1, 1, 1, 'row', '2026-01-05', 1, 'KG', 1, false, false, gen_random_uuid(), now(), 0);
+        insert into left_sets (club_id, session_id, slot_id, why, ended_at) values (1, 5, 8, 'COULD_NOT', now());
+        set search_path = public""").update();
+    old.target("latest").load().migrate();
+    assertThat(jdbc.sql("select p.id from numbered.progression p join numbered.slot s on s.progression = p.ref").query(Long.class).list()).containsExactly(40L);
+    assertThat(jdbc.sql("select l.lift from numbered.logged_set l join numbered.slot s on s.ref = l.line").query(String.class).list()).containsExactly("squat");
+    assertThat(jdbc.sql("select l.why from numbered.left_sets l join numbered.slot s on s.ref = l.line where s.lift = 'bench'").query(String.class).list())
+        .containsExactly("COULD_NOT");
+    assertThat(jdbc.sql("""
+        select i.number || ' ' || (s ->> 'lift') || ' ' || coalesce(l.lift, 'nothing logged') || (case when jsonb_exists(s, 'slotId') then ' numbered' else '' end)
+        from numbered.card_issue i cross join jsonb_array_elements(i.document::jsonb -> 'slots') with ordinality e (s, at)
+        left join numbered.logged_set l on l.line::text = s ->> 'ref' order by i.number, at""").query(String.class).list())
+        .as("a line that is gone is one on its card and in the log").containsExactly("1 row row", "1 squat squat", "2 squat squat", "2 bench nothing logged");
+    assertThat(jdbc.sql("select jsonb_path_query_array(document::jsonb, '$.order[*].line')::text from numbered.card_issue order by number")
+        .query(String.class).list()).as("the bench first, which is the second").containsExactly("[]", "[2, 1]");
+    jdbc.sql("drop schema numbered cascade").update();
+  }
+
   private static PlaceKit kit(TestApp app, long place) {
     return app.bean(CoreJson.class).read(
         JdbcClient.create(app.owner()).sql("select kit from older.place where id = :id").param("id", place).query(String.class).single(), PlaceKit.class);

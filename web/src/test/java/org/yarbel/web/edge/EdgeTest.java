@@ -192,7 +192,7 @@ class EdgeTest {
       HttpResponse<String> refused = someone.coach().post(someone.at("/days/2026-03-04/slots"), Map.of("kind", "MAIN", "lift", "Squat", "work", "5x5 100kg"));
       assertThat(refused.statusCode()).isEqualTo(507);
       assertThat(refused.body()).contains("No room on the disk").contains("Nothing was changed.");
-      assertThat(someone.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slot), "part", "1", "set", "1",
+      assertThat(someone.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slot), "part", "1", "set", "1",
           "issue", "1", "seen", "-1", "load", "100", "reps", "5", "outcome", "done")).statusCode()).isLessThan(400);
       assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :s").param("s", session).query(Integer.class).single()).isEqualTo(1);
     } finally {

@@ -144,7 +144,7 @@ class FuzzTest {
     lifter.get("/sessions/" + own + "/card");
     Map<String, String> before = House.tables(app.jdbc(), null);
     for (String outcome : List.of("clear", "done", "missed")) {
-      lifter.post("/sessions/" + own + "/sets", Map.of("slot", Long.toString(theirs), "part", "1", "set", "1", "issue", "1", "seen", "-1", "load", "100", "reps", "1",
+      lifter.post("/sessions/" + own + "/sets", Map.of("slot", app.line(theirs), "part", "1", "set", "1", "issue", "1", "seen", "-1", "load", "100", "reps", "1",
           "key", UUID.randomUUID().toString(), "outcome", outcome));
     }
     assertThat(House.tables(app.jdbc(), null)).isEqualTo(before);

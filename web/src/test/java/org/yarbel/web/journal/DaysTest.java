@@ -136,7 +136,7 @@ class DaysTest {
     write(lifter, List.of(line(MONDAY, "squat", "1x5 70%", null), line(MONDAY, "bench", "3x5", null)), false);
     Change written = newest(lifter);
     long session = app.jdbc().sql("select id from training_session where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
-    lifter.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", "" + lifter.slot(MONDAY, "squat"), "part", "1", "set", "1", "issue", "1",
+    lifter.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(lifter.slot(MONDAY, "squat")), "part", "1", "set", "1", "issue", "1",
         "seen", "-1", "load", "105", "reps", "5", "rpe", ""));
     assertThat(undo(lifter, written)).contains("are logged: only what lies ahead can change");
     write(lifter, List.of(line(MONDAY, "row", "3x8", null)), true);

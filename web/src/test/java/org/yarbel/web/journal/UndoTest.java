@@ -126,7 +126,7 @@ class UndoTest {
     undo(lifter);
     assertThat(lifter.on(MONDAY)).containsExactly(written);
     assertThat(leftOut(lifter)).isEqualTo("[]");
-    assertThat(app.jdbc().sql("select progression_id from slot where id = :id").param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single()).isPositive();
+    assertThat(app.jdbc().sql("select p.id from slot s join progression p on p.ref = s.progression where s.id = :id").param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single()).isPositive();
     lifter.post(lifter.at("/week/redo"), Map.of());
     assertThat(lifter.on(MONDAY)).isEmpty();
     assertThat(leftOut(lifter)).as("it is written no more").isEqualTo("[\"0.0\"]");

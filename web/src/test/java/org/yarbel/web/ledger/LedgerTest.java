@@ -46,9 +46,9 @@ class LedgerTest {
         values (nextval('yarbel_id'), :club, :lifter, 'dip', 'INTERMEDIATE', 'ESTIMATED', 0)""")
         .param("club", club).param("lifter", app.lifter("Odile")).update();
     app.jdbc().sql("""
-        insert into logged_set (id, club_id, lifter_id, session_id, slot_id, issue_number, part, set_number, lift, day, load_ng,
+        insert into logged_set (id, club_id, lifter_id, session_id, line, issue_number, part, set_number, lift, day, load_ng,
           unit, reps, to_failure, flagged, entry_key, logged_at, version)
-        select nextval('yarbel_id'), :club, :lifter, -1, -(n / 7) - 1, 1, 1, n % 7 + 1, 'dip', :today - n / 7 - 1, 20000000000000,
+        select nextval('yarbel_id'), :club, :lifter, -1, gen_random_uuid(), 1, 1, n % 7 + 1, 'dip', :today - n / 7 - 1, 20000000000000,
           'KG', 8, false, false, gen_random_uuid(), now(), 0 from generate_series(0, 299) n""")
         .param("club", club).param("lifter", app.lifter("Odile")).param("today", TestApp.TODAY).update();
   }

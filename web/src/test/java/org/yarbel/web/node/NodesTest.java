@@ -113,18 +113,18 @@ class NodesTest {
   }
 
   /** A set to log, with the key it was given on the phone. */
-  private record Entry(long session, long slot, int set, UUID key) {
+  private record Entry(long session, String line, int set, UUID key) {
     Map<String, String> form() {
-      return Map.of("key", key.toString(), "slot", Long.toString(slot), "part", "1", "set", Integer.toString(set), "issue", "1", "seen", "-1", "load", "105",
+      return Map.of("key", key.toString(), "slot", line, "part", "1", "set", Integer.toString(set), "issue", "1", "seen", "-1", "load", "105",
           "reps", "3", "outcome", "done");
     }
   }
 
   private static List<Entry> entries() {
-    record Line(long session, long slot) {}
+    record Line(long session, String line) {}
     List<Entry> all = new ArrayList<>();
-    nodes.jdbc().sql("select session_id as session, id as slot from slot where work = '5x3 70%' order by session_id, position").query(Line.class).list()
-        .forEach(line -> IntStream.rangeClosed(1, 5).forEach(set -> all.add(new Entry(line.session(), line.slot(), set, UUID.randomUUID()))));
+    nodes.jdbc().sql("select session_id as session, ref::text as line from slot where work = '5x3 70%' order by session_id, position").query(Line.class).list()
+        .forEach(line -> IntStream.rangeClosed(1, 5).forEach(set -> all.add(new Entry(line.session(), line.line(), set, UUID.randomUUID()))));
     return all.subList(0, SETS);
   }
 

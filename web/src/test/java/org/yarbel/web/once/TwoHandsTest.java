@@ -176,7 +176,7 @@ class TwoHandsTest {
     long slot = someone.slot(today, "squat");
     long session = someone.app().jdbc().sql("select session_id from slot where id = :id").param("id", slot).query(Long.class).single();
     other.card(session);
-    Map<String, String> entry = Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slot), "part", "1", "set", "1", "issue", "1", "seen", "-1",
+    Map<String, String> entry = Map.of("key", UUID.randomUUID().toString(), "slot", someone.app().line(slot), "part", "1", "set", "1", "issue", "1", "seen", "-1",
         "load", "140", "reps", "5", "outcome", "done");
     String version = Integer.toString(someone.version(slot));
     Map<String, Map<String, String>> changes = Map.of("remove", Map.of("version", version), "to", Map.of("to", today.plusDays(3).toString()),
@@ -200,7 +200,7 @@ class TwoHandsTest {
     long slot = someone.slot(today, "squat");
     long session = app.jdbc().sql("select session_id from slot where id = :id").param("id", slot).query(Long.class).single();
     other.card(session);
-    Map<String, String> entry = new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slot), "part", "1", "set", "1", "issue", "1",
+    Map<String, String> entry = new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slot), "part", "1", "set", "1", "issue", "1",
         "seen", "-1", "load", "140", "reps", "5", "outcome", "done"));
     List<CompletableFuture<Integer>> all = IntStream.range(0, 20).mapToObj(i -> CompletableFuture.supplyAsync(
         () -> other.post("/sessions/" + session + "/sets", entry).statusCode())).toList();

@@ -99,7 +99,7 @@ class ProgramsTest {
     long session = lifter.app().jdbc().sql("select id from training_session where lifter_id = :l and day = :d").param("l", lifter.id())
         .param("d", day).query(Long.class).single();
     String answer = lifter.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID()
-        .toString(), "slot", "" + lifter.slot(day, "squat"), "part", "1", "set", "1", "issue", "1",
+        .toString(), "slot", lifter.app().line(lifter.slot(day, "squat")), "part", "1", "set", "1", "issue", "1",
         "seen", "-1", "load", "60", "reps", "" + reps, "rpe", "")).body();
     assertThat(lifter.app().jdbc().sql("select count(*) from logged_set where lifter_id = :l").param("l", lifter.id()).query(Integer.class)
         .single()).as(answer).isEqualTo(1);

@@ -100,7 +100,7 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
       write(coach, at + "/calendar", Map.of());
       long session = sessionsOf(lifter).get(0);
       write(coach, "/sessions/" + session + "/issue", Map.of());
-      write(coach, "/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", Long.toString(slotsOf(lifter).get(0)), "part", "1",
+      write(coach, "/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slotsOf(lifter).get(0)), "part", "1",
           "set", "1", "issue", "1", "seen", "-1", "load", "125", "reps", "1", "outcome", "done"));
       write(coach, "/slots/" + second(lifter, TestApp.TODAY.plusDays(2)) + "/join", Map.of());
     }

@@ -121,8 +121,8 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
       List<ResolvedSet> asked = new SessionResolver(context).alone(PlannedLine.of(context.lift(lift), slot.work())).line().sets();
       for (int i = 0; i < reps.length; i++) {
         LoggedSet.Place place = new LoggedSet.Place(asked.get(i).part(), asked.get(i).set());
-        LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.id(), place, lift, day);
-        row.write(new Entry(UUID.randomUUID(), slot.id(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null, null), false,
+        LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.ref(), place, lift, day);
+        row.write(new Entry(UUID.randomUUID(), slot.ref(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null, null), false,
             asked.get(i), true, Instant.EPOCH);
         app.bean(LoggedSetRepository.class).saveAndFlush(row);
       }

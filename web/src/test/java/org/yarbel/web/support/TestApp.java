@@ -100,6 +100,11 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
         .param("lifter", lifter(name)).param("day", day).query(Long.class).single();
   }
 
+  /** What a line is known by on cards and outside. */
+  public String line(long slot) {
+    return jdbc().sql("select ref::text from slot where id = :id").param("id", slot).query(String.class).single();
+  }
+
   @Override
   public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
     return parameter.getParameter().getType() == TestApp.class || parameter.getParameter().getType() == Browser.class;

@@ -165,4 +165,121 @@ class AfterwardsTest {
     assertThat(CoachWord.neededFor(lift, WorkLine.parse(work).line(), Level.INTERMEDIATE)).isEmpty();
     assertThat(CoachWord.neededFor(lift, WorkLine.parse(work).line(), null)).isEmpty();
   }
+
+  private static List<String> rows(String line, int table) {
+    return BackOffTable.of(request(line)).get(table).rows().stream().map(row -> row.reference().number() + ">" + row.then().total().number()).toList();
+  }
+
+  @Test
+  void theTableHasEachLoadWithinAFifthOfTheTopAndEachWarmUp() {
+    // 195 x 0.93 = 181.4, loaded 182.5: a fifth under it is 146, over it 219
+    List<String> rows = rows("1x1 @8; 4x4 -15%", 0);
+    assertThat(rows).contains("182.5>155", "217.5>185", "147.5>125").doesNotContain("220>187.5").doesNotHaveDuplicates();
+    assertThat(rows.get(0)).as("the bare bar of the ramp may be declared the top set").isEqualTo("20>20");
+    assertThat(BackOffTable.of(request("1x1 @8; 4x4 -15%")).get(0).each()).isFalse();
+    assertThat(BackOffTable.of(request("1x1 @8; 4x4 70%"))).as("nothing hangs on the top set").isEmpty();
+    assertThat(BackOffTable.of(request("1x1 @8; 2x4 -10%; 2x8 80% top"))).extracting(BackOffTable::part).containsExactly(2, 3);
+  }
+
+  @Test
+  void theTableIsOfTheHeaviestThatIsNoWarmUp() {
+    // of 140 and 182.5 the second leads; a written warm-up leads nothing
+    assertThat(rows("1x3 140kg; 1x1 182.5kg; 4x4 -10kg", 0)).contains("182.5>172.5").doesNotContain("130>120");
+    assertThat(rows("1x1 182.5kg; 1x3 140kg; 4x4 -10kg", 0)).contains("182.5>172.5");
+    assertThat(rows("warm 1x5 190kg; 1x1 140kg; 4x4 -10kg", 0)).contains("140>130").doesNotContain("190>180");
+  }
+
+  @Test
+  void fallingFromEachTheTableReachesUnderTheLastOfThem() {
+    // 182.5, 170, 157.5, 145: a fifth under the last is 116
+    List<String> rows = rows("1x1 182.5kg; 3x4 -7.5% each", 0);
+    assertThat(rows).contains("117.5>107.5").doesNotContain("112.5>105");
+    assertThat(BackOffTable.of(request("1x1 182.5kg; 3x4 -7.5% each")).get(0).each()).isTrue();
+    Resolver.Request bare = new Resolver.Request(WorkLine.parse("1x1 182.5kg; 3x4 -10kg"), Basis.ESTIMATED, MaxNumbers.NONE, Map.of(), null, null, MassUnit.KG,
+        EffortChart.HOUSE, Movement.SQUAT, false, List.of(), null, null);
+    assertThat(BackOffTable.of(bare)).as("on no bar").isEmpty();
+  }
+
+  // asked 8: a point off is 7 or 9; 182.5 at 9 speaks for 182.5 / 0.955
+  @ParameterizedTest
+  @CsvSource({"9,true", "8.5,false", "7,true", "7.5,false"})
+  void aPointOffIsOff(double rated, boolean off) {
+    assertThat(FromToday.of(request("1x1 @8; 4x4 -25%", done(1, 1, "182.5", 1, rated))).isEmpty()).isEqualTo(!off);
+  }
+
+  @Test
+  void todaysMaxMovesOnlyWhatHangsOnTheTopAndIsStillToDo() {
+    LoggedSet top = done(1, 1, "182.5", 1, 10.0);
+    assertThat(FromToday.of(request("1x1 @8; 2x4 -15%; 2x8 60%", top))).containsOnlyKeys(2);
+    assertThat(FromToday.of(request("1x1 @8; 1x4 -15%", top, done(2, 1, "155", 4, null)))).as("all lifted").isEmpty();
+    assertThat(FromToday.of(request("1x1 @8; 2x4 -15%", top, done(2, 1, "155", 4, null)))).as("one is left").containsOnlyKeys(2);
+    assertThat(FromToday.of(request("1x1 @8; 3x4 -7.5% each", top))).as("each falls from the one before it").isEmpty();
+    assertThat(FromToday.of(request("1x1 @8; 2x4 -15%", done(1, 1, "182.5", 0, null)))).as("no rep, no rating").isEmpty();
+    assertThat(FromToday.of(request("1x1 @8; 2x4 -15%", done(3, 1, "182.5", 1, 10.0)))).as("a part that is not there").isEmpty();
+  }
+
+  @Test
+  void theLighterAttemptIsOfTheHeaviestAndTheCutOfAllThatHangsOnIt() {
+    AfterMiss ways = AfterMiss.of(request("warm 1x3 190kg; 1x1 182.5kg; 1x2 170kg; 2x4 -15%; 3x8", done(2, 1, "182.5", 0, null))).orElseThrow();
+    assertThat(ways.attempt().part()).isEqualTo(2);
+    assertThat(ways.attempt().load()).isEqualTo(kg("172.5"));
+    assertThat(ways.cut().keySet()).containsExactlyInAnyOrder(new LoggedSet.Place(4, 1), new LoggedSet.Place(4, 2));
+    AfterMiss second = AfterMiss.of(request("1x1 170kg; 1x1 182.5kg; 2x4 -15%; 2x4 120kg")).orElseThrow();
+    assertThat(second.attempt().part()).isEqualTo(2);
+    assertThat(second.cut()).as("a written load is not cut").hasSize(2);
+  }
+
+  // a single that back-offs hang on: five percent off is asked about, of others eight
+  @ParameterizedTest
+  @CsvSource(delimiter = '|', nullValues = "-", value = {
+      // 10 of 195: 204.75 is 5 % over
+      "1x1 205kg | true  | 204.7 | 10 | false", "1x1 205kg | true | 204.8 | 10 | true", "1x1 205kg | false | 205 | 10 | false",
+      "1x1 210kg | false | 210.5  | 10 | false", "1x1 210kg | false | 211 | 10 | true",
+      "1x1 180kg | false | 179.4  | 10 | false", "1x1 180kg | false | 179 | 10 | true",
+      // rated 6, as easy as the scale goes, it says what there is at the least
+      "1x1 150kg | true  | 150 | 6 | false", "1x1 150kg | true | 150 | 6.5 | true", "1x1 150kg | true | 150 | - | false",
+  })
+  void aMaxOffIsAskedAboutFromItsLimitOn(String line, boolean leads, String load, Double rpe, boolean asked) {
+    ResolvedSet planned = Resolver.resolve(request(line)).sets().get(0);
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg(load), 1, rpe == null ? null : Rpe.of(rpe), false),
+        new EntryCheck.Expected(planned, kg("20"), kg("195"), EffortChart.HOUSE, leads, true)).isPresent()).isEqualTo(asked);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1x5 137.5kg,15,false", "1x5 137.5kg,16,true", "1x4-6 137.5kg,17,false", "1x4-6 137.5kg,18,true", "1xAMRAP 60%,30,false", "timed 1x60s 60kg,30,false", "timed 1x60s 60kg,31,true"})
+  void moreRepsThanTwiceAndFiveAreAskedAbout(String line, int reps, boolean asked) {
+    ResolvedSet planned = Resolver.resolve(request(line)).sets().get(0);
+    assertThat(EntryCheck.about(new EntryCheck.Typed(planned.load(), reps, null, false), new EntryCheck.Expected(planned, kg("20"), null, EffortChart.HOUSE, false, true))
+        .isPresent()).isEqualTo(asked);
+  }
+
+  @Test
+  void aMaxSaysNothingBeyondTenRepsNorOfWorkThatTellsNothing() {
+    ResolvedSet straight = Resolver.resolve(request("1x11 80kg")).sets().get(0);
+    EntryCheck.Expected expected = new EntryCheck.Expected(straight, kg("20"), kg("195"), EffortChart.HOUSE, false, true);
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false), expected)).isPresent();
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 11, Rpe.of(10), false), expected)).isEmpty();
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), true), expected)).as("something was off: low is no wonder").isEmpty();
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false), new EntryCheck.Expected(straight, kg("20"), kg("195"), EffortChart.HOUSE, false, false)))
+        .as("later sets may be low").isEmpty();
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false), new EntryCheck.Expected(straight, kg("20"), kg("0"), EffortChart.HOUSE, false, true))).isEmpty();
+  }
+
+  @Test
+  void whatWasTriedIsLookedBackOnAsItWasAsked() {
+    ResolvedLine line = Resolver.resolve(request("2x5 145kg; 3x8"));
+    ResolvedLine tried = line.onlyTried(List.of(done(1, 2, "150", 3, null), done(2, 1, "60", 8, null)));
+    assertThat(tried.sets()).extracting(ResolvedSet::place).containsExactly("1.2", "2.1");
+    assertThat(tried.sets().get(0).load()).as("as asked").isEqualTo(kg("145"));
+    assertThat(tried.sets().get(0).logged()).isFalse();
+    assertThat(tried.sets().get(1).load()).as("the lifter picked").isEqualTo(kg("60"));
+  }
+
+  @Test
+  void dropsAreFromTheFirstOfEquallyHeavySetsWithARepMade() {
+    ResolvedLine line = Resolver.resolve(request("2x1 182.5kg; 1x4 -10kg", done(1, 1, "180", 0, null), done(1, 2, "175", 1, 8.0)));
+    assertThat(line.sets().get(2).load()).as("a miss leads nothing").isEqualTo(kg("165"));
+    assertThat(Resolver.resolve(request("2x1 182.5kg; 1x4 -10kg", done(1, 1, "180", 1, 9.0), done(1, 2, "180", 1, 7.0))).today()).as("what the first speaks for")
+        .isEqualTo(Resolver.resolve(request("2x1 182.5kg; 1x4 -10kg", done(1, 1, "180", 1, 9.0))).today());
+  }
 }

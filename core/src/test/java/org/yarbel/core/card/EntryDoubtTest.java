@@ -64,4 +64,29 @@ class EntryDoubtTest {
   void asksAboutANumberInTheOtherUnitOfTheOneBefore(String entered, String known, boolean asked) {
     assertThat(EntryDoubt.unit(Mass.of(entered, MassUnit.KG), Mass.of(known, MassUnit.KG)).isPresent()).isEqualTo(asked);
   }
+
+  // 3 % around 2.2046 of 100 kg: 213.9 to 227.1; half a step of 2.5 kg beside the plan is the rounding of a conversion
+  @ParameterizedTest
+  @CsvSource({"213.9,100", "227,103", "213,none", "228,none", "220.5,100", "223.1,100", "223.6,101", "217.7,100"})
+  void theOtherUnitIsWithinThreePercent(String entered, String instead) {
+    EntryDoubt.Doubt doubt = EntryDoubt.about(Mass.of(entered, MassUnit.KG), Mass.of("100", MassUnit.KG), Mass.of("20", MassUnit.KG)).orElseThrow();
+    assertThat(doubt.question().startsWith("Is it kg or lb?")).isEqualTo(!instead.equals("none"));
+    if (entered.startsWith("22") && !instead.equals("none")) {
+      assertThat(doubt.instead().amountIn(MassUnit.KG, 0)).isEqualByComparingTo(Mass.of(instead, MassUnit.KG).amountIn(MassUnit.KG, 0));
+    }
+  }
+
+  // 15 % of 200 are 30; 2.5 kg are a step
+  @ParameterizedTest
+  @CsvSource({"230,200,false", "230.5,200,true", "170,200,false", "12.5,10,false", "12.6,10,true"})
+  void farIsMoreThanFifteenPercentAndAStep(String entered, String planned, boolean asked) {
+    assertThat(EntryDoubt.about(Mass.of(entered, MassUnit.KG), Mass.of(planned, MassUnit.KG), Mass.of("0", MassUnit.KG)).isPresent()).isEqualTo(asked);
+  }
+
+  @Test
+  void aNumberInTheOtherUnitIsAskedAbout() {
+    assertThat(EntryDoubt.unit(Mass.of("220", MassUnit.KG), Mass.of("100", MassUnit.KG))).contains("Is it kg or lb? 220 kg was typed, 100 kg is known.");
+    assertThat(EntryDoubt.unit(Mass.of("120", MassUnit.KG), Mass.of("100", MassUnit.KG))).isEmpty();
+    assertThat(EntryDoubt.unit(Mass.of("220", MassUnit.KG), Mass.of("0", MassUnit.KG))).isEmpty();
+  }
 }

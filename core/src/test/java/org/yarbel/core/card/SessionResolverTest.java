@@ -137,4 +137,49 @@ class SessionResolverTest {
     assertThat(written.saying(later.lift("bench"), "1x5").trainingMax()).as("another lift has another").isNull();
     assertThat(resolver.alone(PlannedLine.of(later.lift("squat"), "1x5+ 100%")).line().sets().get(0).load()).as("the lifter's own").isEqualTo(kg("160"));
   }
+
+  @Test
+  void whatIsLiftedBeforeMakesALiftWarm() {
+    SessionResolver resolver = new SessionResolver(CONTEXT);
+    PlannedLine light = PlannedLine.of(CONTEXT.lift("squat"), "3x5 50%");
+    PlannedLine heavy = PlannedLine.of(CONTEXT.lift("squat"), "1x1 90%");
+    List<Mass> cold = ramp(resolver.alone(heavy));
+    List<SessionResolver.Worked> session = resolver.session(List.of(light, heavy));
+    assertThat(ramp(session.get(1))).as("100 kg are lifted by then").hasSizeLessThan(cold.size()).allMatch(load -> load.compareTo(kg("100")) > 0);
+    assertThat(ramp(resolver.after(List.of(light), heavy))).isEqualTo(ramp(session.get(1)));
+    assertThat(ramp(resolver.session(List.of(heavy, light)).get(1))).as("nothing is left to warm").isEmpty();
+    PlannedLine unknown = PlannedLine.of(CONTEXT.lift("squat"), "3x8");
+    assertThat(ramp(resolver.session(List.of(unknown, heavy)).get(1))).as("nobody knows what the lifter picks").isEqualTo(cold);
+  }
+
+  @Test
+  void fiftySetsAreAllALineMayHave() {
+    assertThat(work("squat", "25x5 60%", PlannedLine.Beside.NONE, 2, null).line().sets()).hasSize(50);
+    assertThat(work("squat", "17x5 60%", PlannedLine.Beside.NONE, 3, null).line()).isNull();
+  }
+
+  @Test
+  void whatIsLoweredWithHelpIsSaidOnceWhateverTheWork() {
+    LifterContext bench = new LifterContext(MassUnit.KG, kg("90"),
+        Map.of("bench", new LifterContext.Known(new MaxNumbers(null, kg("165"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, Level.ADVANCED)),
+        RampStyle.SHRINKING, LIFTS, LOADS);
+    for (String work : List.of("3x3 100%", "negative 1x6 100%")) {
+      assertThat(alone(bench, "bench-negative", work).line().cautions()).as(work).filteredOn(caution -> caution.code().equals("negative")).hasSize(1);
+    }
+    assertThat(alone(bench, "bench", "3x3 80%").line().cautions()).isEmpty();
+    assertThat(alone(bench, "bench", "3x3 80%").line().ramp()).as("alone it has a ramp").isNotEmpty();
+  }
+
+  @Test
+  void aNumberByRatioIsToldWhereTheLineAsksForIt() {
+    LifterContext named = new LifterContext(MassUnit.KG, kg("90"), Map.of(
+        "squat", new LifterContext.Known(new MaxNumbers(null, kg("200"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, null),
+        "front-squat", new LifterContext.Known(MaxNumbers.NONE, Basis.ESTIMATED, null, EffortChart.HOUSE, null)), RampStyle.SHRINKING, LIFTS, LOADS);
+    Map.of("3x5 70%", true, "1x1 @8", true, "3x5 60% of squat", false, "3x5 60kg", false, "3x5 60kg @8", false, "3x5 60% of squat; 2x3 70%", true).forEach((work, told) ->
+        assertThat(alone(named, "front-squat", work).line().cautions().stream().anyMatch(caution -> caution.code().equals("by-ratio"))).as(work).isEqualTo(told));
+    LifterContext own = new LifterContext(MassUnit.KG, kg("90"), Map.of(
+        "squat", new LifterContext.Known(new MaxNumbers(null, kg("200"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, null),
+        "front-squat", new LifterContext.Known(new MaxNumbers(null, kg("150"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, null)), RampStyle.SHRINKING, LIFTS, LOADS);
+    assertThat(alone(own, "front-squat", "3x5 70%").line().cautions()).isEmpty();
+  }
 }

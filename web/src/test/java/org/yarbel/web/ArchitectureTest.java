@@ -5,6 +5,8 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -15,6 +17,14 @@ import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -34,6 +44,38 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule onlyTheDemoKnowsTheSimulation = noClasses().that().resideOutsideOfPackages("..web.demo..", "..core.sim..")
       .should().dependOnClassesThat().resideInAPackage("..core.sim..");
+
+  /** What every package may use: who asks, what comes in and goes out, and the pictures have no say of their own here. */
+  private static final Set<String> GROUND = Set.of("audit", "column", "edge", "form", "once", "problem", "who");
+  private static final Pattern MAY_USE = Pattern.compile("It may use ([^.]*)\\.");
+
+  /** The walls stand where each package-info says they do. */
+  @ArchTest
+  static void aPackageUsesJustWhatItSaysItMay(JavaClasses classes) throws IOException {
+    Map<String, Set<String>> uses = new TreeMap<>();
+    for (JavaClass one : classes) {
+      String own = screen(one);
+      if (!own.isEmpty()) {
+        Set<String> used = uses.computeIfAbsent(own, screen -> new TreeSet<>());
+        one.getDirectDependenciesFromSelf().stream().map(dependency -> screen(dependency.getTargetClass())).filter(other -> !other.isEmpty() && !other.equals(own)).forEach(used::add);
+      }
+    }
+    assertThat(uses).hasSizeGreaterThan(35);
+    for (Map.Entry<String, Set<String>> screen : uses.entrySet()) {
+      String told = Files.readString(Path.of("src/main/java/org/yarbel/web", screen.getKey(), "package-info.java")).replaceAll("\\s+\\*?\\s*", " ");
+      Matcher may = MAY_USE.matcher(told);
+      Set<String> said = may.find() ? Set.of(may.group(1).split(",? and |, ")) : Set.of();
+      Set<String> used = new TreeSet<>(screen.getValue());
+      used.removeAll(GROUND);
+      assertThat(used).as("what %s uses, and its package-info says", screen.getKey()).containsExactlyInAnyOrderElementsOf(said);
+    }
+  }
+
+  /** The package of a screen, or of what screens share; empty for all that is none of ours. */
+  private static String screen(JavaClass one) {
+    String name = one.getPackageName();
+    return name.startsWith("org.yarbel.web.") ? name.substring("org.yarbel.web.".length()) : "";
+  }
 
   /** Spring fills such a parameter from the address: anybody's link would put its words into our page. */
   @ArchTest

@@ -1,5 +1,7 @@
 /**
- * The Floor: who trains today, and finding anyone.
+ * The Floor: who trains today, and finding anyone ({@link org.yarbel.web.floor.FloorService}); for a lifter My training, their
+ * own sessions alone ({@link org.yarbel.web.floor.MyTraining}). It may use card, club, lifter, line, log, plan, runway and
+ * skyline.
  */
 @NullMarked
 package org.yarbel.web.floor;

@@ -1,4 +1,7 @@
-/** The Ledger: every set of a lift and the tracked max behind it. */
+/**
+ * The Ledger: every set of a lift and the tracked max behind it, a page of sets at a time. Coaches, and a lifter for their
+ * own. It may use club, lifter and log.
+ */
 @NullMarked
 package org.yarbel.web.ledger;
 

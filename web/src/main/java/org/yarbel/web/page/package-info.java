@@ -1,6 +1,6 @@
 /**
- * What all pages have in common on their way out. {@link org.yarbel.web.page.TightDialect} leaves out what no reader sees. It
- * uses nothing of the application.
+ * What all pages have in common on their way out: {@link org.yarbel.web.page.TightTemplates} and {@link
+ * org.yarbel.web.page.TightDialect} leave out what no reader sees. It uses nothing of the application.
  */
 @NullMarked
 package org.yarbel.web.page;

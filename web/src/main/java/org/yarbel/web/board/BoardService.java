@@ -50,6 +50,7 @@ import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.watch.RecoveryPicture;
 import org.yarbel.web.watch.Silence;
+import org.yarbel.web.watch.Silences;
 import org.yarbel.web.watch.WeekWatch;
 
 /** Reads a lifter's week: issued cards as they were issued, the rest worked out with the numbers of today. */
@@ -67,15 +68,17 @@ class BoardService {
   private final Places places;
   private final Issuing issuing;
   private final WeekWatch watch;
+  private final Silences silences;
   private final Programs programs;
   private final Undo undo;
   private final ClubClock clock;
 
   BoardService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, LiftNumbersRepository numbers, LifterContexts contexts,
-      ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, Programs programs, Undo undo,
+      ComplaintRepository complaints, Places places, Issuing issuing, WeekWatch watch, Silences silences, Programs programs, Undo undo,
           ClubClock clock) {
     this.watch = watch;
+    this.silences = silences;
     this.programs = programs;
     this.undo = undo;
     this.lifters = lifters;
@@ -105,7 +108,7 @@ class BoardService {
     LoadedWeek loaded = looked.loaded();
     List<Complaint> hurts = looked.hurts();
     List<Silence> record = looked.record();
-    Set<String> quiet = WeekWatch.quiet(record);
+    Set<String> quiet = Silences.quiet(record);
     WeekWatch.SeenWeek seen = looked.seen();
     WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from),
         unwritten(seen.methods(), from, today), loaded.quick());
@@ -123,9 +126,9 @@ class BoardService {
     List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
     LoadedWeek loaded = load(lifter, known, from, 7, WeekWatch.WEEKS_BACK);
     List<Complaint> hurts = complaints.present(lifter.id(), SHOWN_PAINS);
-    List<Silence> record = watch.record(lifter.id());
+    List<Silence> record = silences.record(lifter.id());
     return new Looked(lifter, known, loaded, hurts, record,
-        watch.look(lifter, from, known, hurts, WeekWatch.quiet(record), loaded.before(), loaded.watched()));
+        watch.look(lifter, from, known, hurts, Silences.quiet(record), loaded.before(), loaded.watched()));
   }
 
   /** How each main lift dips and comes back over a week. */
@@ -152,7 +155,7 @@ class BoardService {
   @Transactional(readOnly = true)
   BoardView.DayView day(long lifterId, LocalDate date) {
     Lifter lifter = lifter(lifterId);
-    return days(lifter, load(lifter, numbers.findByLifterIdIn(List.of(lifterId)), date, 1, 0), clock.today(), watch.quiet(lifterId), watch.easy(lifterId, date)).get(0);
+    return days(lifter, load(lifter, numbers.findByLifterIdIn(List.of(lifterId)), date, 1, 0), clock.today(), silences.quiet(lifterId), watch.easy(lifterId, date)).get(0);
   }
 
   /** The days looked at, with those before them. */

@@ -19,7 +19,7 @@ import org.yarbel.web.edit.PlanReader;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.watch.Silence;
-import org.yarbel.web.watch.WeekWatch;
+import org.yarbel.web.watch.Silences;
 import org.yarbel.web.who.SignedIn;
 
 /** A check or a caution that is not to speak for one lifter any more, and why; and one that speaks again. */
@@ -28,12 +28,12 @@ class SilenceController {
   private static final int MOST_REASON = 300;
 
   private final PlanReader plans;
-  private final WeekWatch watch;
+  private final Silences silences;
   private final Lifts lifts;
 
-  SilenceController(PlanReader plans, WeekWatch watch, Lifts lifts) {
+  SilenceController(PlanReader plans, Silences silences, Lifts lifts) {
     this.plans = plans;
-    this.watch = watch;
+    this.silences = silences;
     this.lifts = lifts;
   }
 
@@ -69,7 +69,7 @@ class SilenceController {
       ModelAndView again = new ModelAndView("board/silencing", shown(lifter, wanted), HttpStatus.UNPROCESSABLE_CONTENT);
       return again.addObject("refused", "It still speaks: write in 1 to " + MOST_REASON + " characters why it should not.");
     }
-    watch.silence(lifter.id(), wanted.check(), wanted.ofLift(), wanted.why(), who);
+    silences.silence(lifter.id(), wanted.check(), wanted.ofLift(), wanted.why(), who);
     flash.addFlashAttribute("said", "Silenced for this lifter. The reason stands on record below the week.");
     return new ModelAndView(WeekController.week(id, wanted.of()));
   }
@@ -77,7 +77,7 @@ class SilenceController {
   /** Lets a silenced check speak again. */
   @PostMapping("/silences/{id}/end")
   String speak(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, RedirectAttributes flash) {
-    long lifterId = watch.speak(id);
+    long lifterId = silences.speak(id);
     flash.addFlashAttribute("said", "It speaks again.");
     return WeekController.week(lifterId, of);
   }

@@ -33,11 +33,13 @@ import org.yarbel.web.who.SignedIn;
 @Controller
 class CardController {
   private final CardService cards;
+  private final CardLog log;
   private final CoreJson json;
   private final ApplicationEventPublisher events;
 
-  CardController(CardService cards, CoreJson json, ApplicationEventPublisher events) {
+  CardController(CardService cards, CardLog log, CoreJson json, ApplicationEventPublisher events) {
     this.cards = cards;
+    this.log = log;
     this.json = json;
     this.events = events;
   }
@@ -55,7 +57,7 @@ class CardController {
     EntryForm form = typed.corrected();
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (form.clear()) {
-      form.line().flatMap(line -> cards.clear(id, who, line, form.place()))
+      form.line().flatMap(line -> log.clear(id, who, line, form.place()))
           .ifPresent(line -> events.publishEvent(new LineLogged(line)));
       return kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
     }
@@ -64,16 +66,16 @@ class CardController {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
           filled(form, checked.errors(), null, null));
     }
-    CardService.LogOutcome outcome = write(id, who, checked.entry().get(), form.sure() != null);
-    if (outcome instanceof CardService.LogOutcome.OfAnother) {
+    CardLog.LogOutcome outcome = write(id, who, checked.entry().get(), form.sure() != null);
+    if (outcome instanceof CardLog.LogOutcome.OfAnother) {
       return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
           "This page had an entry of another set. Yours is still in the fields: log it again."));
     }
-    if (outcome instanceof CardService.LogOutcome.Superseded changed) {
+    if (outcome instanceof CardLog.LogOutcome.Superseded changed) {
       return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
           "Meanwhile this set was logged as " + changed.now().words() + ". Yours is still in the fields: log it to replace that."));
     }
-    if (outcome instanceof CardService.LogOutcome.Doubt doubt) {
+    if (outcome instanceof CardLog.LogOutcome.Doubt doubt) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
           filled(form, Map.of(), doubt.about(), null));
     }
@@ -99,7 +101,7 @@ class CardController {
     Map<UUID, LeftSets.Why> why = new HashMap<>();
     open(id, who).document().slots().forEach(slot -> why.put(slot.ref(), "could-not".equals(form.get("why-" + slot.ref())) ? LeftSets.Why.COULD_NOT
         : LeftSets.Why.LEFT_OUT));
-    cards.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
+    log.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
     return kept(id, who, htmx, CardView.Wanted.NEXT);
   }
 
@@ -107,7 +109,7 @@ class CardController {
   @PostMapping("/sessions/{id}/go-on")
   ModelAndView goOn(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
-    cards.goOn(id, who).forEach(slot -> events.publishEvent(new LineLogged(slot)));
+    log.goOn(id, who).forEach(slot -> events.publishEvent(new LineLogged(slot)));
     return kept(id, who, htmx, CardView.Wanted.NEXT);
   }
 
@@ -121,11 +123,11 @@ class CardController {
   }
 
   // Two entries at the same moment: the second finds the first's row and is answered by what it says.
-  private CardService.LogOutcome write(long id, SignedIn who, Entry entry, boolean sure) {
+  private CardLog.LogOutcome write(long id, SignedIn who, Entry entry, boolean sure) {
     try {
-      return cards.log(id, who, entry, sure);
+      return log.log(id, who, entry, sure);
     } catch (DataIntegrityViolationException | OptimisticLockingFailureException meanwhile) {
-      return cards.log(id, who, entry, sure);
+      return log.log(id, who, entry, sure);
     }
   }
 

@@ -57,7 +57,7 @@ final class CardLines {
       Wanted wanted) {
     CardDocument document = card.document();
     ResolvedLine line = card.lines().get(slot.ref());
-    CardService.Beside beside = card.beside().get(slot.ref());
+    IssuedLines.Beside beside = card.beside().get(slot.ref());
     List<SetView> sets = new ArrayList<>();
     if (line != null && beside != null) {
       int part = 0;
@@ -82,7 +82,7 @@ final class CardLines {
   }
 
   /** The sets of a line; where back-offs hang on one, with the lighter attempt that a miss of it would offer. */
-  private static List<ResolvedSet> withAttempt(ResolvedLine line, CardService.Beside beside) {
+  private static List<ResolvedSet> withAttempt(ResolvedLine line, IssuedLines.Beside beside) {
     List<ResolvedSet> sets = new ArrayList<>(line.sets());
     ResolvedSet attempt = beside.afterMiss() == null ? null : beside.afterMiss().attempt();
     // one that is not due yet is only there for a phone that finds out about the miss by itself
@@ -132,7 +132,7 @@ final class CardLines {
   }
 
   /** One set of a line with all that its view is made of. */
-  private record OfSet(CardDocument document, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set, CardService.Beside beside,
+  private record OfSet(CardDocument document, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set, IssuedLines.Beside beside,
       @Nullable LoggedSetRow row) {
     SetView view(@Nullable Filled refused, boolean first, boolean firstOfPart) {
       MassUnit unit = document.unit();

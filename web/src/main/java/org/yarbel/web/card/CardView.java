@@ -247,8 +247,8 @@ record CardView(
   }
 
   private static List<OpenLine> open(CardService.Card card, List<SlotView> slots) {
-    return slots.stream().filter(slot -> CardService.owed(card, slot.ref()) > 0 && card.beside().get(slot.ref()).left() == null)
-        .map(slot -> new OpenLine(slot.ref(), slot.lift(), CardService.owed(card, slot.ref()), (int) slot.sets().stream().filter(set -> !set.attempt()).count(),
+    return slots.stream().filter(slot -> card.owed(slot.ref()) > 0 && card.beside().get(slot.ref()).left() == null)
+        .map(slot -> new OpenLine(slot.ref(), slot.lift(), card.owed(slot.ref()), (int) slot.sets().stream().filter(set -> !set.attempt()).count(),
             slot.sets().stream().anyMatch(SetView::logged))).toList();
   }
 
@@ -257,7 +257,7 @@ record CardView(
     slots.forEach(slot -> {
       LeftSets.Why why = card.beside().containsKey(slot.ref()) ? card.beside().get(slot.ref()).left() : null;
       if (why != null) {
-        ended.add(slot.lift() + ": " + CardService.owed(card, slot.ref()) + " of " + slot.sets().size() + " " + why.word());
+        ended.add(slot.lift() + ": " + card.owed(slot.ref()) + " of " + slot.sets().size() + " " + why.word());
       }
     });
     return ended;

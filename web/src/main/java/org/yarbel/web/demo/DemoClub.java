@@ -55,7 +55,7 @@ class DemoClub {
     byUnit.put(MassUnit.LB, places.add("Old loft (pounds)", DemoKit.loft()));
     contests.make(today);
     long seed = SEED;
-    for (DemoProgram program : DemoProgram.all()) {
+    for (DemoProgram program : DemoPrograms.all()) {
       fill(clubId, new DemoLifter(program, byUnit.get(program.unit()), today, seed++));
     }
     Map<String, Lifter> byName = lifters.findAll().stream().collect(Collectors.toMap(lifter -> lifter.name().split(" ")[0], lifter -> lifter));

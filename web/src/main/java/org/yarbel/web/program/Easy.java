@@ -19,15 +19,17 @@ public class Easy {
   private static final int WEEKS_PLACED = 26;
 
   private final DeloadWeekRepository weeks;
+  private final EasyWeeks easyWeeks;
   private final ProgressionRepository progressions;
   private final LifterRepository lifters;
   private final Programs programs;
   private final ClubClock clock;
   private final Turns turns;
 
-  Easy(DeloadWeekRepository weeks, ProgressionRepository progressions, LifterRepository lifters, Programs programs, ClubClock clock, Turns turns) {
+  Easy(DeloadWeekRepository weeks, EasyWeeks easyWeeks, ProgressionRepository progressions, LifterRepository lifters, Programs programs, ClubClock clock, Turns turns) {
     this.turns = turns;
     this.weeks = weeks;
+    this.easyWeeks = easyWeeks;
     this.progressions = progressions;
     this.lifters = lifters;
     this.programs = programs;
@@ -92,7 +94,7 @@ public class Easy {
     if (every == null) {
       return;
     }
-    LocalDate last = programs.lastEasyWeek(lifter, progressions.findByLifterIdOrderById(lifter.id()), monday).orElse(monday.minusWeeks(1));
+    LocalDate last = easyWeeks.last(lifter, progressions.findByLifterIdOrderById(lifter.id()), monday).orElse(monday.minusWeeks(1));
     for (LocalDate next = last.plusWeeks(every + 1L); next.isBefore(monday.plusWeeks(WEEKS_PLACED)); next = next.plusWeeks(every + 1L)) {
       if (!next.isBefore(monday)) {
         weeks.save(new DeloadWeek(lifter.id(), next, kind));

@@ -13,12 +13,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.effort.EffortChart;
-import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.Deload;
@@ -62,7 +60,6 @@ public class Programs {
   /** The most that are written when a coach wants to see further. */
   public static final int MOST_AHEAD = 26;
 
-  private static final int LOOKED_BACK = 20;
   private static final SoFar NOTHING = new SoFar(Map.of(), Map.of(), Map.of(), Map.of());
 
   private final ProgressionRepository progressions;
@@ -287,27 +284,6 @@ public class Programs {
         progressions.save(progression);
       });
     }
-  }
-
-  /** The last easy week before a Monday, placed or a method's own; empty when there was none. */
-  @Transactional(readOnly = true)
-  public Optional<LocalDate> lastEasyWeek(Lifter lifter, List<Progression> all, LocalDate before) {
-    Optional<LocalDate> placed = deloads.findFirstByLifterIdAndMondayLessThanOrderByMondayDesc(lifter.id(), before).map(DeloadWeek::monday);
-    Optional<LocalDate> own = all.stream().map(p -> lastOwn(p, before)).flatMap(Optional::stream).max(Comparator.naturalOrder());
-    return placed.isPresent() && own.isPresent() ? Optional.of(placed.get().isAfter(own.get()) ? placed.get() : own.get()) : placed.or(() -> own);
-  }
-
-  private static Optional<LocalDate> lastOwn(Progression progression, LocalDate before) {
-    return IntStream.rangeClosed(1, LOOKED_BACK).mapToObj(before::minusWeeks).filter(week -> ownEasyWeek(List.of(progression), week)).findFirst();
-  }
-
-  /** Whether a week is an easy one of a method's own. */
-  public static boolean ownEasyWeek(List<Progression> methods, LocalDate monday) {
-    return methods.stream().anyMatch(progression -> {
-      int week = (int) ChronoUnit.WEEKS.between(progression.startsOn(), monday);
-      Settings settings = Settings.check(progression.method(), progression.settings(), Catalogue.standard()).settings();
-      return week >= 0 && progression.runsOn(monday) && progression.method().rule().easy(settings, week);
-    });
   }
 
   /** What methods say of a week where they have nothing to do, such as a week off. */

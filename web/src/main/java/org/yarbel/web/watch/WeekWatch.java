@@ -15,7 +15,6 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
@@ -49,13 +48,12 @@ import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSessionRepository;
-import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.program.DeloadWeek;
 import org.yarbel.web.program.DeloadWeekRepository;
+import org.yarbel.web.program.EasyWeeks;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.program.ProgressionRepository;
-import org.yarbel.web.who.SignedIn;
 
 /** Looks at a lifter's week with the core's checks, from what is planned and, of days behind, was trained. */
 @Service
@@ -64,18 +62,16 @@ public class WeekWatch {
   public static final int WEEKS_BACK = 5;
 
   private static final int PAST_WEEKS = 3;
-  private static final Limit SHOWN_SILENCES = Limit.of(100);
-  private final SilenceRepository silences;
+
   private final Thresholds thresholds;
   private final ProgressionRepository progressions;
   private final DeloadWeekRepository deloads;
   private final TrainingSessionRepository sessions;
   private final ClubClock clock;
 
-  WeekWatch(SilenceRepository silences, Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads,
+  WeekWatch(Thresholds thresholds, ProgressionRepository progressions, DeloadWeekRepository deloads,
       TrainingSessionRepository sessions,
       ClubClock clock) {
-    this.silences = silences;
     this.thresholds = thresholds;
     this.progressions = progressions;
     this.deloads = deloads;
@@ -123,7 +119,7 @@ public class WeekWatch {
     List<WatchedDay> trained = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today())).toList();
     List<CountedLine> past = trained.stream().flatMap(day -> counted(day, day.lines()).values().stream()).toList();
     List<CountedLine> asked = trained.stream().flatMap(day -> counted(day, day.asked()).values().stream()).toList();
-    boolean deloadFollows = easy.containsKey(monday.plusWeeks(1)) || Programs.ownEasyWeek(running, monday.plusWeeks(1));
+    boolean deloadFollows = easy.containsKey(monday.plusWeeks(1)) || EasyWeeks.own(running, monday.plusWeeks(1));
     Around around = new Around(clock.today(), past.stream().filter(line -> !line.day().isBefore(monday.minusWeeks(1))).toList(), deloadFollows, clusters(past));
     WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, hurts, running, days, before), watched(days, methods), pastWeeks(asked,
         monday, easy.keySet()),
@@ -232,7 +228,7 @@ public class WeekWatch {
     Set<LocalDate> trained = sessions.trainedDays(lifter.id(), from, monday.minusDays(1), clock.today()).stream().map(Programs::monday).collect(Collectors.toSet());
     int weeks = 0;
     for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week)
-        && !Programs.ownEasyWeek(methods, week); week = week.minusWeeks(1)) {
+        && !EasyWeeks.own(methods, week); week = week.minusWeeks(1)) {
       weeks++;
     }
     return weeks;
@@ -279,44 +275,9 @@ public class WeekWatch {
             .group(slot.groupNo()))).toList());
   }
 
-  /** Silences a check or caution about a lift of a lifter; the reason stays on record. */
-  @Transactional
-  public void silence(long lifterId, String check, String lift, String reason, SignedIn who) {
-    boolean already = silences.findByLifterIdAndEndedIsNull(lifterId).stream().anyMatch(s -> s.checkKey().equals(check) && s.lift().equals(lift));
-    if (!already) {
-      silences.save(new Silence(lifterId, check, lift, reason, who.accountId(), clock.now()));
-    }
-  }
-
   /** How the week of a day is taken easy; null when it is not. */
   @Transactional(readOnly = true)
   public @Nullable Deload easy(long lifterId, LocalDate day) {
     return deloads.findByLifterIdAndMonday(lifterId, Programs.monday(day)).map(DeloadWeek::kind).orElse(null);
-  }
-
-  /** What is silenced of a lifter now: the check or caution, a slash, the lift. */
-  @Transactional(readOnly = true)
-  public Set<String> quiet(long lifterId) {
-    return quiet(silences.findByLifterIdAndEndedIsNull(lifterId));
-  }
-
-  /** The same of a record. */
-  public static Set<String> quiet(List<Silence> record) {
-    return record.stream().filter(Silence::holds).map(s -> s.checkKey() + "/" + s.lift()).collect(Collectors.toSet());
-  }
-
-  /** Lets it speak again. */
-  @Transactional
-  public long speak(long silenceId) {
-    Silence silence = silences.findById(silenceId).orElseThrow(NotFound::new);
-    silence.end(clock.now());
-    silences.save(silence);
-    return silence.lifterId();
-  }
-
-  /** What is and was silenced of a lifter, the newest first. */
-  @Transactional(readOnly = true)
-  public List<Silence> record(long lifterId) {
-    return silences.findByLifterIdOrderByIdDesc(lifterId, SHOWN_SILENCES);
   }
 }

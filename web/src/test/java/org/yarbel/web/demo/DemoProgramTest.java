@@ -18,7 +18,7 @@ class DemoProgramTest {
 
   @Test
   void everyLineOfEveryWeekCanBeReadAndNamesALiftOfTheCatalogue() {
-    for (DemoProgram program : DemoProgram.all()) {
+    for (DemoProgram program : DemoPrograms.all()) {
       for (int week = -program.weeksBack(); week <= 1; week++) {
         for (DayOfWeek day : DayOfWeek.values()) {
           for (DemoProgram.DemoLine line : program.plan().on(day, week)) {
@@ -33,26 +33,26 @@ class DemoProgramTest {
   @ParameterizedTest
   @EnumSource
   void atLeastTwoTrainOnAnyDaySoThatTheFloorIsNeverEmpty(DayOfWeek day) {
-    assertThat(DemoProgram.all().stream().filter(p -> !p.plan().on(day, 0).isEmpty())).hasSizeGreaterThanOrEqualTo(2);
+    assertThat(DemoPrograms.all().stream().filter(p -> !p.plan().on(day, 0).isEmpty())).hasSizeGreaterThanOrEqualTo(2);
   }
 
   @Test
   void theWaveStandsInItsSixthWeek() {
-    DemoProgram.Uses wave = DemoProgram.all().get(0).methods().get(0);
+    DemoProgram.Uses wave = DemoPrograms.all().get(0).methods().get(0);
     assertThat(wave.method()).isEqualTo(Method.GOAL_WAVE);
     assertThat(wave.since()).isEqualTo(5);
   }
 
   @Test
   void everyMethodIsUsedBySomebodyAndEverybodyUsesOne() {
-    assertThat(DemoProgram.all()).hasSize(12).allSatisfy(program -> assertThat(program.methods()).as(program.name()).isNotEmpty());
-    assertThat(DemoProgram.all().stream().flatMap(program -> program.methods().stream()).map(DemoProgram.Uses::method))
+    assertThat(DemoPrograms.all()).hasSize(12).allSatisfy(program -> assertThat(program.methods()).as(program.name()).isNotEmpty());
+    assertThat(DemoPrograms.all().stream().flatMap(program -> program.methods().stream()).map(DemoProgram.Uses::method))
         .as("those of a long plan are used by its blocks").containsAll(Arrays.stream(Method.values()).filter(method -> !LONG.contains(method)).toList());
   }
 
   @Test
   void settingsOfTheDemoAreGoodOnes() {
-    DemoProgram.all().forEach(program -> program.methods().forEach(uses -> {
+    DemoPrograms.all().forEach(program -> program.methods().forEach(uses -> {
       assertThat(Settings.check(uses.method(), uses.settings(), Catalogue.standard()).errors()).as(program.name()).isEmpty();
       assertThat(DemoLife.of(program).free()).as("%s is free on the days of %s", program.name(), uses).containsAll(uses.days());
     }));

@@ -64,11 +64,11 @@ class ProgressionTest {
   @Test
   void tellsItsOwnEasyWeeks() {
     Progression plus = on(Method.PLUS_SETS, Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of());
-    assertThat(Programs.ownEasyWeek(List.of(plus), MONDAY.plusWeeks(3))).isTrue();
-    assertThat(Programs.ownEasyWeek(List.of(plus), MONDAY.plusWeeks(4))).isFalse();
-    assertThat(Programs.ownEasyWeek(List.of(plus), MONDAY.minusWeeks(1))).as("before it began").isFalse();
+    assertThat(EasyWeeks.own(List.of(plus), MONDAY.plusWeeks(3))).isTrue();
+    assertThat(EasyWeeks.own(List.of(plus), MONDAY.plusWeeks(4))).isFalse();
+    assertThat(EasyWeeks.own(List.of(plus), MONDAY.minusWeeks(1))).as("before it began").isFalse();
     Progression longer = on(Method.RPE_WEEKS, Turn.EVERY, EnumSet.of(DayOfWeek.MONDAY), Map.of("from", "6"));
-    assertThat(Programs.ownEasyWeek(List.of(plus, longer), MONDAY.plusWeeks(4))).isTrue();
+    assertThat(EasyWeeks.own(List.of(plus, longer), MONDAY.plusWeeks(4))).isTrue();
   }
 
   @ParameterizedTest

@@ -7,7 +7,6 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.Loading;
-import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.Option;
@@ -20,9 +19,6 @@ import org.yarbel.core.notation.Work;
 final class PartResolver implements Work.Visitor<@Nullable Void> {
   /** The proposed sets of a build-up, as shares of the last. Our own default. */
   private static final double[] BUILD_SHARES = {0.85, 0.90, 0.95, 1};
-
-  /** Under this RPE an open set that is capped is not near failure. Our own default. */
-  private static final double NEAR_FAILURE = 9;
 
   private final Progress progress;
   private final Resolver.Request request;
@@ -57,7 +53,9 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   void resolve() {
     part.work().accept(this);
     furtherAttempts();
-    cautions();
+    if (progress.problems().isEmpty()) {
+      new PartCautions(progress, part, number, hanging).say();
+    }
   }
 
   /** What was logged behind the sets that were asked, such as a lighter attempt after a miss. */
@@ -255,71 +253,5 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   private ResolvedSet.@Nullable Clock clock(@Nullable Integer seconds) {
     return ResolvedSet.Clock.of(seconds, part.option(Option.Gap.class).map(Option.Gap::seconds).orElse(null),
         part.option(Option.In.class).map(Option.In::seconds).orElse(null), null);
-  }
-
-  private void cautions() {
-    if (!progress.problems().isEmpty()) {
-      return;
-    }
-    switch (part.work().kind()) {
-      case NEGATIVE -> negativeCautions();
-      case MAX -> {
-        progress.caution(Caution.spotters(), number);
-        backCaution();
-        levelCaution("Maxes and near-maxes are", false);
-      }
-      case TIMED, DENSITY -> backCaution();
-      case SETS -> openCautions();
-      default -> { }
-    }
-    if (hanging.any()) {
-      hangingCautions();
-    }
-  }
-
-  private void openCautions() {
-    Reps reps = ((Work.SetsOfReps) part.work()).reps();
-    boolean open = reps instanceof Reps.Open || reps instanceof Reps.AtLeast;
-    boolean shortOfFailure = part.option(Option.Cap.class).filter(cap -> cap.rpe().value() < NEAR_FAILURE).isPresent();
-    if (open && !shortOfFailure) {
-      progress.caution(Caution.openSet(), number);
-      backCaution();
-    }
-  }
-
-  private void backCaution() {
-    if (request.movement().fromFloor()) {
-      progress.caution(Caution.lowerBack(), number);
-    }
-  }
-
-  private void negativeCautions() {
-    progress.caution(Caution.negative(), number);
-    levelCaution("Assisted negatives are", true);
-    Mass max = request.numbers().best();
-    progress.entries().stream().map(Progress.Entry::now).filter(set -> set.part() == number).map(ResolvedSet::load).filter(Objects::nonNull)
-        .max(Mass::compareTo).filter(load -> max != null && load.compareTo(max) > 0)
-        .ifPresent(load -> progress.caution(Caution.spottersCarry(load.text(), load.minus(Objects.requireNonNull(max)).shownIn(request.unit()).text()), number));
-  }
-
-  private void hangingCautions() {
-    boolean reverse = part.option(Option.Reverse.class).isPresent();
-    if (reverse || part.option(Option.Bands.class).isPresent()) {
-      progress.caution(Caution.bandPair(), number);
-    }
-    levelCaution(reverse ? "Reverse bands are" : "Bands and chains are", false);
-    for (Progress.Entry entry : progress.entries()) {
-      Mass load = entry.now().load();
-      if (reverse && entry.now().part() == number && load != null && load.compareTo(hanging.held()) <= 0) {
-        progress.caution(Caution.barFloats(load.text(), text(hanging.held())), number);
-      }
-    }
-  }
-
-  private void levelCaution(String method, boolean advancedOnly) {
-    Level level = request.level();
-    if (level == Level.BEGINNER || level == Level.INTERMEDIATE && (advancedOnly || hanging.any())) {
-      progress.caution(Caution.level(method, level), number);
-    }
   }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
@@ -231,5 +232,26 @@ class MaxTrackerTest {
     assertThat(with.points()).as("no point for the cluster").hasSize(1);
     assertThat(with.standing().on(DAY.plusDays(30)).max()).as("trained ten days ago, not thirty")
         .isGreaterThan(tracker.run(List.of(rated), MassUnit.KG).standing().on(DAY.plusDays(30)).max());
+  }
+
+  /** Handbook, layoff: 0.22 % a day from the fifteenth, at most 22 % of one layoff, in however many steps it is looked at. */
+  @Test
+  void oneLayoffFallsByItsMostAndNoMoreInHoweverManySteps() {
+    Estimate last = run(Level.INTERMEDIATE, TESTED, set(0, "190", 1, 9.0)).now();
+    double most = last.max().nanograms() * Math.exp(-0.22) / 1e12;
+    Track once = new MaxTracker(Level.INTERMEDIATE, TESTED).run(List.of(set(0, "190", 1, 9.0)), DAY.plusDays(300), MassUnit.KG);
+    assertThat(once.now().max().nanograms() / 1e12).isCloseTo(most, within(1e-6));
+    // a miss is a look at the bar, and no training: the layoff goes on
+    for (int[] days : new int[][] {{60}, {60, 90}, {100, 113, 114, 115, 200}}) {
+      List<Observation> sets = new ArrayList<>(List.of(set(0, "190", 1, 9.0)));
+      for (int day : days) {
+        sets.add(set(day, "200", 0, null));
+      }
+      Track stepwise = new MaxTracker(Level.INTERMEDIATE, TESTED).run(sets, DAY.plusDays(300), MassUnit.KG);
+      assertThat(stepwise.now().max().nanograms() / 1e12).as("looked at after %s days", Arrays.toString(days)).isCloseTo(most, within(1e-6));
+      assertThat(stepwise.standing().on(DAY.plusDays(400)).max().nanograms() / 1e12).isCloseTo(most, within(1e-6));
+    }
+    assertThat(once.standing().layoffOn(DAY.plusDays(14))).isFalse();
+    assertThat(once.standing().layoffOn(DAY.plusDays(15))).isTrue();
   }
 }

@@ -124,7 +124,7 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     }
   }
 
-  /** An easy week ends a block; where the next one would be too long to wait for, it ends this one. */
+  /** An easy week ends a block; where the next one would be too long to wait for, it ends this one. A long block has one on its way. */
   private static List<Block> blocks(List<Periods.Period> periods, Deload.Interval interval, BiFunction<Integer, Periods.Period, Block> made) {
     List<Block> blocks = new ArrayList<>();
     int since = 0;
@@ -133,9 +133,11 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
       int ending = since + period.weeks();
       int untilNext = ending + (i + 1 < periods.size() ? periods.get(i + 1).weeks() - 1 : 0);
       boolean easy = resting(period.purpose()) && period.weeks() > 2 && (ending > interval.least() - 1 || untilNext > interval.most());
-      since = easy ? 0 : ending;
+      int stretches = (period.weeks() + interval.most() - 1) / interval.most();
+      int stretch = (period.weeks() + stretches - 1) / stretches;
+      since = easy ? period.weeks() % stretch : ending;
       Block block = made.apply(blocks.size() + 1, period);
-      blocks.add(easy ? new Block(block.no(), block.purpose(), block.weeks(), block.weeks() - 1, block.easy(), block.basis(), block.uses()) : block);
+      blocks.add(easy ? new Block(block.no(), block.purpose(), block.weeks(), stretch - 1, block.easy(), block.basis(), block.uses()) : block);
     }
     return blocks;
   }

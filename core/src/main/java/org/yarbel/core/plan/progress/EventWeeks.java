@@ -95,7 +95,7 @@ final class EventWeeks implements Rule {
       return PartOf.sets(brief.settings().get(RUNS), 1);
     }
     List<Mass> masses = new ArrayList<>();
-    for (double part : rehearsal || brief.lift().pattern() == Pattern.THROW ? new double[] {0.7, 0.85, 1} : new double[] {0.7, share}) {
+    for (double part : rehearsal || brief.lift().pattern() == Pattern.THROW ? new double[] {0.7, 0.85, 1} : new double[] {0.7, 1}) {
       Mass next = brief.near(contest.get().scaled(part * (rehearsal ? 1 : share)));
       if (masses.stream().noneMatch(there -> there.number().equals(next.number()))) {
         masses.add(next);

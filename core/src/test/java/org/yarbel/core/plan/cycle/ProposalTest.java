@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.yarbel.core.plan.cycle.Plans.MONDAY;
 
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.EnumSet;
 import java.util.List;
@@ -162,5 +163,25 @@ class ProposalTest {
         .hasMessageStartingWith("There is no lift to plan");
     assertThatThrownBy(() -> Proposal.of(Plans.request(Level.ADVANCED, 53, 3))).hasMessageContaining("more than a year away");
     assertThatThrownBy(() -> Proposal.of(Plans.request(Level.ADVANCED, -3, 3))).hasMessageContaining("is behind");
+  }
+
+  /** Handbook, deloads: every 5 to 6 weeks of most, 4 to 6 of the advanced and the strained, 8 to 12 of the new. */
+  @ParameterizedTest
+  @EnumSource(Level.class)
+  void easyWeeksAreNeitherTooNearNorTooFarApart(Level level) {
+    for (boolean strained : new boolean[] {false, true}) {
+      Deload.Interval interval = Deload.Interval.of(level, strained);
+      for (int weeks = 0; weeks <= 52; weeks++) {
+        Proposal.Request like = Plans.request(level, weeks, 4);
+        Macrocycle plan = Proposal.of(new Proposal.Request(like.level(), like.lifts(), like.events(), like.free(), like.contest(), like.from(), strained, like.deload(),
+            like.unit(), like.aims())).plan();
+        LocalDate last = plan.startsOn().minusWeeks(1);
+        for (LocalDate easy : plan.easyWeeks().keySet()) {
+          assertThat(ChronoUnit.WEEKS.between(last, easy)).as("%s, strained %s, %s weeks: %s, %s", level, strained, weeks, Plans.text(plan), easy)
+              .isBetween(interval.least() - 1L, interval.most() + 1L);
+          last = easy;
+        }
+      }
+    }
   }
 }

@@ -137,4 +137,28 @@ class RefitTest {
       }
     }
   }
+
+  @ParameterizedTest
+  @CsvSource(delimiter = '|', value = {
+      // cancelled after so many weeks | what is done of the peak stays, the rest of peak and taper goes, and what came of it is tested
+      "11 | volume 6 easy, strength 5 easy, test 1",
+      "12 | volume 6 easy, strength 5 easy, peak 1, test 1",
+      "13 | volume 6 easy, strength 5 easy, peak 2, test 1",
+      "14 | volume 6 easy, strength 5 easy, peak 3, test 1",
+      "15 | volume 6 easy, strength 5 easy, peak 3, taper 1, test 1",
+      "0  | volume 6 easy, strength 5 easy, test 1",
+      "8  | volume 6 easy, strength 5 easy, test 1",
+  })
+  void cancelledInAPeakEndsItThere(int done, String then) {
+    Refit gone = Refit.cancelled(Plans.plan(16, "volume 6 easy, strength 5 easy, peak 3, taper 2"), MONDAY.plusWeeks(done));
+    assertThat(Plans.text(gone.now())).isEqualTo(then);
+    assertThat(gone.now().contest()).isNull();
+    assertThat(gone.now().parked()).isEmpty();
+  }
+
+  @Test
+  void cancelledKeepsTheBlocksOfWorkBehindAPeakAndNoWeekOff() {
+    Refit gone = Refit.cancelled(Plans.plan(16, "peak 3, taper 2, off 1, volume 6 easy, strength 4"), MONDAY.plusWeeks(1));
+    assertThat(Plans.text(gone.now())).isEqualTo("peak 1, volume 6 easy, strength 4, test 1");
+  }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -171,5 +172,65 @@ class RulesTest {
   void aListOfNumbersNeedsOneAtLeast() {
     assertThat(Settings.check(Method.PLUS_SETS, Map.of("percents", " , "), Catalogue.standard()).errors())
         .containsEntry("percents", "'% of the training max, week by week' needs one number at least, such as 80,85,90.");
+  }
+
+  private static Brief twice(Method method, String lift, String estimated, Map<String, String> settings) {
+    Brief once = brief(method, lift, estimated, "", settings);
+    return new Brief(once.lift(), MassUnit.KG, once.numbers(), EffortChart.HOUSE, null, once.settings(), 2, LIFTS);
+  }
+
+  /** Handbook, plus sets: a wave is of weeks, whatever the days of a week; two steps of a lift of the lower body are four times the step. */
+  @Test
+  void aWaveOfPlusSetsTwiceAWeekEndsAfterEightExposures() {
+    Brief brief = twice(Method.PLUS_SETS, "squat", "220", Map.of("training", "170"));
+    Rule rule = Method.PLUS_SETS.rule();
+    assertThat(IntStream.range(0, 8).mapToObj(i -> rule.write(brief, List.of(), i, i).lines().get(0).work().toString()))
+        .containsExactly("3x5+ 80% tm", "3x5+ 80% tm", "3x4+ 85% tm", "3x4+ 85% tm", "3x3+ 90% tm", "3x3+ 90% tm", "3x5 40% tm", "3x5 40% tm");
+    assertThat(rule.write(brief, List.of(), 6, 6).deload()).isTrue();
+    assertThat(rule.write(brief, List.of(), 7, 7).deload()).isTrue();
+    assertThat(rule.write(brief, List.of(), 8, 8).training()).as("a forecast: one step, doubled").isEqualTo(Mass.of("175", MassUnit.KG));
+    List<Done> wave = IntStream.range(0, 6).mapToObj(i -> done(i, "squat", "140", 5 - i / 2, 5 - i / 2, 5 - i / 2, i == 5 ? 8 : 5 - i / 2)).toList();
+    Exposure next = rule.write(brief, wave, 8, 0);
+    assertThat(next.training()).as("five over: two steps, doubled").isEqualTo(Mass.of("180", MassUnit.KG));
+    assertThat(next.remarks().get(0)).contains("had 5 over the minimum: two steps");
+    assertThat(rule.write(brief, wave, 8, 1).training()).as("looked at in the easy week, the wave is over").isEqualTo(Mass.of("180", MassUnit.KG));
+    assertThat(rule.write(brief, wave.subList(0, 5), 8, 3).training()).as("looked at before, it is a forecast").isEqualTo(Mass.of("175", MassUnit.KG));
+    assertThat(rule.write(brief, wave.subList(0, 5), 5, 0).training()).as("within the wave it stays").isEqualTo(Mass.of("170", MassUnit.KG));
+  }
+
+  @Test
+  void theTrainingMaxOfPlusSetsNeverPassesItsShareOfTheEstimate() {
+    Brief brief = twice(Method.PLUS_SETS, "bench", "100", Map.of("training", "94"));
+    assertThat(Method.PLUS_SETS.rule().write(brief, List.of(), 8, 8).training()).as("95 of 100, not 96.5").isEqualTo(Mass.of("95", MassUnit.KG));
+    assertThat(Method.PLUS_SETS.rule().write(twice(Method.PLUS_SETS, "bench", "100", Map.of("training", "110")), List.of(), 0, 0).training())
+        .isEqualTo(Mass.of("95", MassUnit.KG));
+  }
+
+  /** Handbook, events: runs between at 75 and 85 %, a rehearsal at contest mass and never over it. */
+  @ParameterizedTest
+  @CsvSource({"yoke-walk,300", "farmers-walk,120", "stone-load,140", "farmers-hold,130", "log-press,100", "sledge-push,200"})
+  void eventsStayUnderTheContestMassButForTheRehearsal(String lift, String mass) {
+    Brief brief = brief(Method.EVENT_WEEKS, lift, "150", "", Map.of("mass", mass));
+    double contest = Double.parseDouble(mass);
+    for (int week = 0; week < 9; week++) {
+      Exposure exposure = Method.EVENT_WEEKS.rule().write(brief, List.of(), week, week);
+      List<Double> masses = Pattern.compile("(\\d+(?:\\.\\d+)?)(?=kg|/)").matcher(exposure.lines().get(0).work().toString()).results()
+          .map(found -> Double.valueOf(found.group(1))).toList();
+      assertThat(masses).as("%s, week %s: %s", lift, week, exposure.lines().get(0).work()).isNotEmpty().isSorted();
+      double most = masses.get(masses.size() - 1) / contest;
+      if (week % 3 == 2) {
+        assertThat(most).as("the rehearsal of %s", lift).isEqualTo(1);
+      } else {
+        assertThat(most).as("%s, week %s", lift, week).isBetween(0.7, 0.87);
+      }
+    }
+  }
+
+  @Test
+  void aSeriesOfStonesEndsAtThreeQuartersAtEightyFivePercentAndAtAllOfTheMass() {
+    Brief brief = brief(Method.EVENT_WEEKS, "stone-load", "150", "", Map.of("mass", "140"));
+    // 105 and 119 of 140, with a lead of 70 % of each
+    assertThat(IntStream.range(0, 3).mapToObj(w -> Method.EVENT_WEEKS.rule().write(brief, List.of(), w, w).lines().get(0).work().toString()))
+        .containsExactly("series 72.5/105kg", "series 82.5/120kg", "series 97.5/120/140kg in 60s");
   }
 }

@@ -80,7 +80,8 @@ public final class Tapering implements Rule {
 
   /** Whether a lift that comes once a week has its last heavy day now: a week later would be too late. */
   static boolean lastBefore(Countdown left, Lift lift) {
-    return left.lastHeavy(left.days() - WEEK + 1).orElse(0) == left.days() && left.days() - WEEK < LastHeavy.of(lift).nearest() && left.days() > WEEK;
+    int nearest = LastHeavy.of(lift).nearest();
+    return left.lastHeavy(left.days() - WEEK + 1).orElse(0) == left.days() && left.days() - WEEK < nearest && left.days() >= nearest;
   }
 
   static String opener(int days, LastHeavy window) {

@@ -256,4 +256,70 @@ class EvidenceTest {
     assertThat(ChartFitting.of(List.of(rated(0, 90, 5, 8), toFailure(2, 80, 10)), Level.ADVANCED, null, MassUnit.KG).sets())
         .as("seven reps to failure say the max too loosely").isEmpty();
   }
+
+  // the limits themselves: seven days and 2.5 % apart, 28 days before a mock contest
+  @Test
+  void pairsAtTheLimitItself() {
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(7, 102.4, 9))).pairs()).hasSize(1);
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(7, 102.6, 9))).pairs()).isEmpty();
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 100, 7), toFailure(3, 100, 11))).pairs()).as("the nearest in days").singleElement()
+        .satisfies(pair -> assertThat(pair.left()).isEqualTo(2));
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 102, 7), toFailure(1, 101, 11))).pairs()).as("of one day the nearest in load").singleElement()
+        .satisfies(pair -> assertThat(pair.left()).isEqualTo(6));
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), Observation.of(DAY, kg(100), 0, null).toFailure(true))).pairs()).as("a miss tells of no reps").isEmpty();
+  }
+
+  @Test
+  void aMockContestLooksBackTwentyEightDays() {
+    for (int[] day : new int[][] {{0, 1}, {28, 1}, {29, 0}, {-1, 0}}) {
+      assertThat(RatingBias.ofMockContest(kg(200), DAY.plusDays(28), List.of(rated(28 - day[0], 160, 5, 8)), RepMaxCurve.HOUSE).pairs()).as("%s days before", day[0]).hasSize(day[1]);
+    }
+    assertThat(RatingBias.ofMockContest(kg(200), DAY, List.of(toFailure(0, 160, 9)), RepMaxCurve.HOUSE).pairs()).as("no rating").isEmpty();
+    assertThat(RatingBias.ofMockContest(kg(200), DAY, List.of(Observation.of(DAY, kg(160), 5, null)), RepMaxCurve.HOUSE).pairs()).isEmpty();
+  }
+
+  private static RatingBias off(double... off) {
+    return new RatingBias(IntStream.range(0, off.length).mapToObj(i -> new RatingBias.Pair(DAY.plusDays(i), off[i], 0)).toList());
+  }
+
+  @Test
+  void percentagesAreAdvisedFromMoreThanAPointOn() {
+    assertThat(off(1, 1, 1).advice()).isEmpty();
+    assertThat(off(1.1, 1.1, 1.1).advice()).isPresent();
+    assertThat(off(-1.1, -1.1, -1.1).advice()).isPresent();
+    assertThat(off(1.1, 1.1).advice()).as("two pairs are few").isEmpty();
+    // 0 and sqrt(2): a deviation of exactly 1
+    assertThat(off(0, Math.sqrt(2) - 1e-9).advice()).isEmpty();
+    assertThat(off(0, Math.sqrt(2) + 1e-9).advice()).isPresent();
+    assertThat(off(0.5).spread()).isEmpty();
+    assertThat(off(0.5, 0.5).spread()).hasValue(0);
+  }
+
+  @Test
+  void aBeginnersEightWeeksAndPointAreBothIncluded() {
+    LocalDate today = DAY.plusWeeks(8);
+    assertThat(off(1, 1).steers(Level.BEGINNER, today)).as("the first lies just eight weeks back").isTrue();
+    assertThat(off(1, 1).steers(Level.BEGINNER, today.minusDays(1))).isFalse();
+    assertThat(off(1, 1.1).steers(Level.BEGINNER, today)).isFalse();
+    assertThat(off(3, 1).steers(Level.BEGINNER, today.plusDays(1))).as("what is longer ago is forgiven").isTrue();
+    assertThat(off(3).steers(Level.BEGINNER, today.plusDays(1))).as("nothing recent").isFalse();
+    assertThat(off().steers(Level.INTERMEDIATE, today)).isTrue();
+  }
+
+  @Test
+  void missesHangTogetherForFourWeeks() {
+    List<Single> log = new ArrayList<>(List.of(new Single(DAY, kg(180), true), new Single(DAY.plusDays(1), kg(200), false)));
+    for (int[] day : new int[][] {{1, 0}, {2, 1}, {29, 1}, {30, 0}}) {
+      List<Single> two = new ArrayList<>(log);
+      two.add(new Single(DAY.plusDays(day[0]), kg(205), false));
+      assertThat(MissedSingles.lowerMax(two).isPresent()).as("%s days after", day[0] - 1).isEqualTo(day[1] == 1);
+    }
+    List<Single> made = new ArrayList<>(log);
+    made.add(new Single(DAY.plusDays(8), kg(205), false));
+    assertThat(MissedSingles.lowerMax(made).orElseThrow().proposed()).as("halfway from 180 to 200").isEqualTo(kg(190));
+    made.add(new Single(DAY.plusDays(4), kg(199), true));
+    assertThat(MissedSingles.lowerMax(made).orElseThrow().proposed()).as("the heaviest made under it").isEqualTo(kg(199.5));
+    made.add(new Single(DAY.plusDays(8), kg(200), true));
+    assertThat(MissedSingles.lowerMax(made)).as("it was made in between").isEmpty();
+  }
 }

@@ -66,6 +66,7 @@ public record Caution(String code, String text, @Nullable String reason, List<In
       this.reason = reason;
     }
 
+    /** The name it is known by in settings and answers: {@code spotters}. */
     public String code() {
       return code;
     }

@@ -51,8 +51,10 @@ public record LifterContext(
 
   /** What loads a lift, and all its totals. */
   public interface Loads {
+    /** What loads a lift on a bar of this name, or on its own without one; empty where nothing here does. */
     Optional<PlaceKit.Loaded> of(Lift lift, @Nullable String bar);
 
+    /** All the totals of what loads a lift. */
     Loadables search(PlaceKit.Loaded loaded);
 
     /** The bar a lift is done with; empty where it is not done with one, or nobody knows. */
@@ -135,6 +137,7 @@ public record LifterContext(
         lift -> Optional.ofNullable(known.get(lift.key())).map(Known::ratio));
   }
 
+  /** What a percentage without a basis is of, for this lift. */
   public Basis basis(Lift lift) {
     Known own = known.get(unaided(lift).key());
     return own == null ? Basis.ESTIMATED : own.basis();

@@ -39,6 +39,7 @@ public enum RuleSet {
     return meaning;
   }
 
+  /** The equipment that its rules allow. */
   public Set<Gear> allowed() {
     return allowed;
   }

@@ -41,6 +41,7 @@ public record Rpe(int halves) implements Comparable<Rpe> {
     return halves == null ? null : new Rpe(halves);
   }
 
+  /** The rating, 6 to 10 in halves. */
   public double value() {
     return halves / 2.0;
   }

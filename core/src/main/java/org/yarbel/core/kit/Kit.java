@@ -48,6 +48,7 @@ public record Kit(Mass bar, Mass collars, PlateStock stock, @Nullable List<Plate
         Mass.of(unit == MassUnit.KG ? "20" : "45", unit), Mass.of("0", unit), PlateStock.standard(unit));
   }
 
+  /** The unit its totals are said in. */
   public MassUnit unit() {
     return stock.unit();
   }

@@ -66,10 +66,12 @@ public record LoadCurve(List<Mass> points) {
     return free.plus(held(band, bottom)).shownIn(free.unit());
   }
 
+  /** The load at the bottom of the lift. */
   public Mass bottom() {
     return points.get(0);
   }
 
+  /** The load at lock-out. */
   public Mass top() {
     return points.get(points.size() - 1);
   }

@@ -123,10 +123,12 @@ public final class Loadables {
         new Rungs(totals, new int[totals.length], new int[totals.length], true, false), stamps);
   }
 
+  /** The kit that was searched; an empty one for things lifted as they are. */
   public Kit kit() {
     return kit;
   }
 
+  /** The unit its totals are said in. */
   public MassUnit unit() {
     return kit.unit();
   }

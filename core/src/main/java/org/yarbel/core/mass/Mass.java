@@ -68,6 +68,7 @@ public final class Mass implements Comparable<Mass> {
     }
   }
 
+  /** The mass in whole nanograms, from 0. */
   public long nanograms() {
     return nanograms;
   }
@@ -77,6 +78,7 @@ public final class Mass implements Comparable<Mass> {
     return unit;
   }
 
+  /** The sum, in the unit of this one. */
   public Mass plus(Mass other) {
     return new Mass(Math.addExact(nanograms, other.nanograms), unit);
   }
@@ -86,6 +88,7 @@ public final class Mass implements Comparable<Mass> {
     return new Mass(nanograms - other.nanograms, unit);
   }
 
+  /** So many of it, from 0. */
   public Mass times(int factor) {
     return new Mass(Math.multiplyExact(nanograms, (long) factor), unit);
   }
@@ -110,6 +113,7 @@ public final class Mass implements Comparable<Mass> {
     return Math.abs(nanograms - target.nanograms) < TOLERANCE_NANOGRAMS;
   }
 
+  /** Whether it is nothing at all. */
   public boolean isZero() {
     return nanograms == 0;
   }

@@ -13,14 +13,19 @@ public sealed interface Load {
 
   /** One method a kind of load. */
   interface Visitor<R> {
+    /** Of a share of a max. */
     R percent(Percent load);
 
+    /** Of a share of the top set. */
     R shareOfTop(ShareOfTop load);
 
+    /** Of a load that is written. */
     R mass(OfMass load);
 
+    /** Of the lifter and what is added. */
     R bodyMass(BodyMass load);
 
+    /** Of so much less than another set. */
     R drop(Drop load);
   }
 

@@ -8,6 +8,7 @@ public final class NotationException extends RuntimeException {
 
   private final transient List<Problem> problems;
 
+  /** What is wrong, at least one thing, each with its place. */
   public NotationException(List<Problem> problems) {
     super(problems.get(0).message());
     this.problems = List.copyOf(problems);

@@ -26,28 +26,40 @@ public sealed interface Work {
 
   /** One method a kind of work. */
   interface Visitor<R> {
+    /** Of sets of reps. */
     R sets(SetsOfReps work);
 
+    /** Of rising sets. */
     R build(Build work);
 
+    /** Of the best set of the day. */
     R max(Max work);
 
+    /** Of rounds of singles. */
     R cluster(Cluster work);
 
+    /** Of singles in a time. */
     R density(Density work);
 
+    /** Of a set at every start of an interval. */
     R emom(Emom work);
 
+    /** Of what is lowered with help. */
     R negative(Negative work);
 
+    /** Of what is held. */
     R hold(Hold work);
 
+    /** Of what is carried. */
     R carry(Carry work);
 
+    /** Of reps in a time. */
     R timed(Timed work);
 
+    /** Of one lift at each mass. */
     R series(Series work);
 
+    /** Of a written warm-up. */
     R warm(Warm work);
   }
 
@@ -288,6 +300,7 @@ public sealed interface Work {
       this.metres = metres;
     }
 
+    /** As it is written: {@code m}, {@code ft}. */
     public String symbol() {
       return symbol;
     }

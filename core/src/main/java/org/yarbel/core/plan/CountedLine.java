@@ -51,10 +51,12 @@ public record CountedLine(long id, LocalDate day, SlotKind kind, Lift lift, Lift
     return sets.stream().filter(CountedSet::works).toList();
   }
 
+  /** Its hard sets as {@link CountedSet#hard} has them; 0 where its kind of slot counts for nothing. */
   public long hardSets() {
     return kind.counts() ? sets.stream().filter(CountedSet::hard).count() : 0;
   }
 
+  /** The reps of its work sets; what is carried has none. */
   public double reps() {
     return work().stream().filter(set -> set.set().distance() == null).mapToDouble(CountedSet::reps).sum();
   }

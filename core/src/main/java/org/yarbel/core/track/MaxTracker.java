@@ -100,6 +100,7 @@ public final class MaxTracker {
   public record Checkpoint(LocalDate day, double x, double variance, @Nullable LocalDate lastTrained, double layoffDrop, int flagsRunning,
       double flagSide) {}
 
+  /** For a lift at a level of the lifter, from a tested max where there is one. */
   public MaxTracker(Level level, @Nullable Tested tested) {
     this.level = level;
     this.tested = tested;

@@ -45,10 +45,12 @@ public enum Threshold {
     return usual;
   }
 
+  /** The least a club can set. */
   public double least() {
     return least;
   }
 
+  /** The most a club can set. */
   public double most() {
     return most;
   }
@@ -74,6 +76,7 @@ public enum Threshold {
       set = Collections.unmodifiableMap(copy);
     }
 
+    /** The figure that holds: what the club set, else the default. */
     public double of(Threshold threshold) {
       return set.getOrDefault(threshold, threshold.usual);
     }

@@ -109,10 +109,12 @@ public final class WatchedWeek {
     return lines.stream().filter(line -> line.counted().head().key().equals(family) && line.counted().kind().counts()).allMatch(WatchedLine::byMethod);
   }
 
+  /** The Monday it begins on. */
   public LocalDate monday() {
     return monday;
   }
 
+  /** Whose week it is. */
   public Athlete athlete() {
     return athlete;
   }
@@ -134,10 +136,12 @@ public final class WatchedWeek {
     return weeksSinceDeload;
   }
 
+  /** What kind of easy week it is; null for none. */
   public @Nullable Deload deload() {
     return deload;
   }
 
+  /** Whether it belongs to a strength or peak block. */
   public boolean peaking() {
     return peaking;
   }

@@ -16,13 +16,12 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.mass.Refused;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
+import org.yarbel.web.form.DayReader;
 
 /** Runs the tracked max over a log that comes with the call. */
 @RestController
 class TrackController {
   private static final int MOST_OBSERVATIONS = 5_000;
-  private static final int FIRST_YEAR = 1900;
-  private static final int LAST_YEAR = 2200;
 
   /** A log. */
   record TrackRequest(@Nullable String unit, @Nullable String level, @Nullable Tested tested,
@@ -103,7 +102,7 @@ class TrackController {
     } catch (DateTimeException notADay) {
       throw new NotAsDescribed("The " + name + " must be a day such as 2026-03-02.");
     }
-    if (day.getYear() < FIRST_YEAR || day.getYear() > LAST_YEAR) {
+    if (!DayReader.planned(day)) {
       throw new OutOfRange("The " + name + " must lie from 1900 to 2200 but was " + day + ".");
     }
     return day;

@@ -98,6 +98,7 @@ public class Change extends ClubRow {
     return lifterId == null ? 0 : lifterId;
   }
 
+  /** What kind of thing was changed. */
   public Subject subject() {
     return subject;
   }
@@ -106,22 +107,27 @@ public class Change extends ClubRow {
     return subjectId;
   }
 
+  /** What stood before, as a document; null for a change of the old forms. */
   public @Nullable String before() {
     return before;
   }
 
+  /** What stood after, as a document. */
   public @Nullable String after() {
     return after;
   }
 
+  /** When it was made. */
   public Instant at() {
     return changedAt;
   }
 
+  /** Whether it is taken back. */
   public boolean undone() {
     return undone;
   }
 
+  /** Marks it as taken back. */
   public void undo() {
     undone = true;
     this.undoneAt = Instant.now();

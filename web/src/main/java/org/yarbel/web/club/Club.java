@@ -26,18 +26,22 @@ public class Club {
     this.unit = unit;
   }
 
+  /** The row of the club, which every row of it names. */
   public long id() {
     return id;
   }
 
+  /** What it is called. */
   public String name() {
     return name;
   }
 
+  /** The zone its days are of. */
   public ZoneId zone() {
     return ZoneId.of(zone);
   }
 
+  /** The unit its lifters begin with. */
   public MassUnit unit() {
     return unit;
   }

@@ -26,6 +26,7 @@ public class ClubClock {
     this.cache = cache;
   }
 
+  /** The moment, or that of the day the application was started for. */
   public Instant now() {
     return clock.instant();
   }

@@ -32,6 +32,7 @@ public class Place extends ClubRow {
     return ref;
   }
 
+  /** What it is called. */
   public String name() {
     return name;
   }
@@ -41,6 +42,7 @@ public class Place extends ClubRow {
     return unit;
   }
 
+  /** Counts its changes, from 0. */
   public int version() {
     return version;
   }

@@ -27,10 +27,12 @@ public class CoreJson {
       .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
       .build();
 
+  /** A value as the document that is stored. */
   public String write(Object document) {
     return mapper.writeValueAsString(document);
   }
 
+  /** A stored document as the value it was. */
   public <T> T read(String json, Class<T> type) {
     return mapper.readValue(json, type);
   }

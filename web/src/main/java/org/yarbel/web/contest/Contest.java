@@ -113,10 +113,12 @@ public class Contest extends ClubRow {
     return ref;
   }
 
+  /** What it is called. */
   public String name() {
     return name;
   }
 
+  /** Whether it is planned, put off or cancelled. */
   public State state() {
     return state;
   }
@@ -140,6 +142,7 @@ public class Contest extends ClubRow {
     this.gone = now;
   }
 
+  /** Counts its changes, from 0. */
   public int version() {
     return version;
   }

@@ -34,6 +34,7 @@ public class Contests {
   /** A contest somebody goes to. */
   public record Going(Contest contest, ContestEntry entry) {}
 
+  /** One of the club. */
   @Transactional(readOnly = true)
   public Contest contest(long id) {
     return contests.findById(id).orElseThrow(NotFound::new);
@@ -45,6 +46,7 @@ public class Contests {
     return contests.findByRef(ref);
   }
 
+  /** Those in the list, the latest first. */
   @Transactional(readOnly = true)
   public List<Contest> listed() {
     return contests.listed(LISTED);
@@ -62,6 +64,7 @@ public class Contests {
     return ids.isEmpty() ? Map.of() : entries.named(ids).stream().collect(Collectors.groupingBy(ContestEntryRepository.Named::getContestId));
   }
 
+  /** Who goes to one. */
   @Transactional(readOnly = true)
   public List<ContestEntry> entries(long id) {
     return entries.findByContestIdOrderById(id);

@@ -12,6 +12,11 @@ public class DayReader implements Converter<String, LocalDate> {
   private static final int FIRST_YEAR = 1900;
   private static final int LAST_YEAR = 2200;
 
+  /** Whether a day lies in a year that is planned or remembered: 1900 to 2200. */
+  public static boolean planned(LocalDate day) {
+    return day.getYear() >= FIRST_YEAR && day.getYear() <= LAST_YEAR;
+  }
+
   @Override
   public @Nullable LocalDate convert(String text) {
     return text.isBlank() ? null : read(text.strip());
@@ -24,7 +29,7 @@ public class DayReader implements Converter<String, LocalDate> {
    */
   static LocalDate read(String text) {
     LocalDate day = LocalDate.parse(text);
-    if (day.getYear() < FIRST_YEAR || day.getYear() > LAST_YEAR) {
+    if (!planned(day)) {
       throw new DateTimeParseException("Not in a year that is planned or remembered", text, 0);
     }
     return day;

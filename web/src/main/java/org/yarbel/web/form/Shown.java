@@ -13,10 +13,12 @@ public record Shown(Map<String, String> fields, Map<String, String> errors, Map<
     return new Shown(typed.fields(), typed.errors(), typed.asked());
   }
 
+  /** What stands in a field. */
   public String value(String field) {
     return fields.getOrDefault(field, "");
   }
 
+  /** What is wrong with a field; null when nothing is. */
   public @Nullable String error(String field) {
     return errors.get(field);
   }

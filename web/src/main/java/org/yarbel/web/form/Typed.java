@@ -30,6 +30,7 @@ public final class Typed {
   private final Map<String, String> errors = new LinkedHashMap<>();
   private final Map<String, String> asked = new LinkedHashMap<>();
 
+  /** What was typed, by field. */
   public Typed(Map<String, String> fields) {
     this.fields = fields;
   }
@@ -49,10 +50,12 @@ public final class Typed {
     return asked;
   }
 
+  /** Whether nothing was wrong so far. */
   public boolean fine() {
     return errors.isEmpty();
   }
 
+  /** Whether a field came at all. */
   public boolean has(String field) {
     return fields.containsKey(field);
   }
@@ -61,6 +64,7 @@ public final class Typed {
     return text(field).isEmpty();
   }
 
+  /** What was typed in a field, stripped; empty where it did not come. */
   public String text(String field) {
     return fields.getOrDefault(field, "").strip();
   }
@@ -101,6 +105,7 @@ public final class Typed {
     return note;
   }
 
+  /** A unit that was chosen. */
   public MassUnit unit(String field) {
     return text(field).equalsIgnoreCase("LB") ? MassUnit.LB : MassUnit.KG;
   }
@@ -226,6 +231,7 @@ public final class Typed {
     return Set.of(type.getEnumConstants()).stream().filter(e -> e.name().equals(text)).findFirst();
   }
 
+  /** Whether a box is ticked. */
   public boolean ticked(String field) {
     return !empty(field);
   }

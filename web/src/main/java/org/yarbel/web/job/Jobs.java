@@ -90,6 +90,7 @@ public class Jobs {
       return Count.of(failed, noun) + (failed == 1 ? " was" : " were");
     }
 
+    /** How much of it is done, 0 to 100. */
     public int percent() {
       return all == 0 ? 100 : 100 * (done + failed) / all;
     }

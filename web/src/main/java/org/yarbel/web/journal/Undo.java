@@ -61,10 +61,12 @@ public class Undo {
       return level.getWords() + (level.getChanges() > 1 ? ", for " + Count.of((int) level.getChanges(), "lifter") : "");
     }
 
+    /** Takes the newest steps back, as far as they go. */
     public boolean undo() {
       return !levels.isEmpty();
     }
 
+    /** Does the steps again that were taken back last. */
     public boolean redo() {
       return redoes != null;
     }

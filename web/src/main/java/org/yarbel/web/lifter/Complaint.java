@@ -30,14 +30,17 @@ public class Complaint extends ClubRow {
     return lifterId;
   }
 
+  /** Where it hurts. */
   public String place() {
     return place;
   }
 
+  /** Since when. */
   public LocalDate since() {
     return since;
   }
 
+  /** How much of 10; null where nobody said. */
   public @Nullable Integer score() {
     return score;
   }

@@ -76,10 +76,12 @@ public class LiftNumbers extends ClubRow {
     return lifterId;
   }
 
+  /** The key of the lift. */
   public String lift() {
     return lift;
   }
 
+  /** How far the lifter has come in it. */
   public Level level() {
     return level;
   }
@@ -103,18 +105,22 @@ public class LiftNumbers extends ClubRow {
     return version;
   }
 
+  /** The tested max; null for none. */
   public @Nullable Mass tested() {
     return mass(testedNg, testedUnit);
   }
 
+  /** The day of the test. */
   public @Nullable LocalDate testedOn() {
     return testedOn;
   }
 
+  /** The goal; null for none. */
   public @Nullable Mass goal() {
     return mass(goalNg, goalUnit);
   }
 
+  /** The day of the goal. */
   public @Nullable LocalDate goalOn() {
     return goalOn;
   }

@@ -125,6 +125,7 @@ public class Lifter extends ClubRow {
     return ref;
   }
 
+  /** What they are called. */
   public String name() {
     return name;
   }
@@ -154,6 +155,7 @@ public class Lifter extends ClubRow {
     return placeId;
   }
 
+  /** Their sex; null where nobody said. */
   public @Nullable Sex sex() {
     if (sex == null) {
       return null;
@@ -161,10 +163,12 @@ public class Lifter extends ClubRow {
     return sex.equals(MALE) ? Sex.MALE : Sex.FEMALE;
   }
 
+  /** The year they were born; null where nobody said. */
   public @Nullable Integer birthYear() {
     return birthYear;
   }
 
+  /** What coaches noted of them. */
   public String note() {
     return note;
   }
@@ -227,6 +231,7 @@ public class Lifter extends ClubRow {
     this.deloadKind = kind;
   }
 
+  /** Counts the changes of their page, from 0. */
   public int version() {
     return version;
   }

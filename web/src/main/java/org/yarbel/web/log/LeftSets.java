@@ -48,14 +48,17 @@ public class LeftSets extends ClubRow {
     this.endedAt = at;
   }
 
+  /** The session that was ended. */
   public long sessionId() {
     return sessionId;
   }
 
+  /** The ref of the line. */
   public UUID line() {
     return line;
   }
 
+  /** Why its sets were not tried. */
   public Why why() {
     return why;
   }

@@ -115,11 +115,13 @@ public class LoggedSetRow extends ClubRow {
     this.loggedAt = at;
   }
 
+  /** Whose set it is, by the row. */
   public long lifterId() {
     return lifterId;
   }
 
 
+  /** The key of the lift. */
   public String lift() {
     return lift;
   }
@@ -139,34 +141,42 @@ public class LoggedSetRow extends ClubRow {
     return sessionId == null;
   }
 
+  /** The day it was lifted on. */
   public LocalDate day() {
     return day;
   }
 
+  /** What was on the bar, the bar with it. */
   public Mass load() {
     return Mass.ofNanograms(loadNg, unit);
   }
 
+  /** Good reps; 0 for a miss. */
   public int reps() {
     return reps;
   }
 
+  /** How it was rated; null unrated. */
   public @Nullable Rpe rpe() {
     return Rpe.ofNullableHalves(rpeHalves);
   }
 
+  /** Whether something was off. */
   public boolean flagged() {
     return flagged;
   }
 
+  /** The load that was asked; null where the lifter picked. */
   public @Nullable Mass asked() {
     return askedNg == null ? null : Mass.ofNanograms(askedNg, unit);
   }
 
+  /** The reps that were asked; null where as many as go. */
   public @Nullable Integer askedReps() {
     return askedReps;
   }
 
+  /** Counts its corrections, from 0. */
   public int version() {
     return version;
   }

@@ -44,22 +44,27 @@ public class TrackedPoint extends ClubRow {
         && Objects.equals(sdNg, estimate == null ? null : estimate.sd().nanograms());
   }
 
+  /** Whose lift it is, by the row. */
   public long lifterId() {
     return lifterId;
   }
 
+  /** The key of the lift. */
   public String lift() {
     return lift;
   }
 
+  /** The day of the observation. */
   public LocalDate day() {
     return day;
   }
 
+  /** What the day speaks for by itself. */
   public Mass raw(MassUnit unit) {
     return Mass.ofNanograms(rawNg, unit);
   }
 
+  /** The tracked max after it; null before the tested day. */
   public @Nullable Mass estimate(MassUnit unit) {
     return estimateNg == null ? null : Mass.ofNanograms(estimateNg, unit);
   }
@@ -69,6 +74,7 @@ public class TrackedPoint extends ClubRow {
     return spread;
   }
 
+  /** Its standard deviation; null without an estimate. */
   public @Nullable Mass sd(MassUnit unit) {
     return sdNg == null ? null : Mass.ofNanograms(sdNg, unit);
   }

@@ -77,14 +77,17 @@ public class Slot extends ClubRow {
     return ref;
   }
 
+  /** The session it stands in, by the row. */
   public long sessionId() {
     return sessionId;
   }
 
+  /** Its place in the session, from 1. */
   public int position() {
     return position;
   }
 
+  /** What part of the session it is. */
   public SlotKind kind() {
     return kind;
   }
@@ -99,6 +102,7 @@ public class Slot extends ClubRow {
     return work;
   }
 
+  /** What is said beside the work. */
   public Details details() {
     return details;
   }
@@ -119,6 +123,7 @@ public class Slot extends ClubRow {
     this.groupNo = newGroup;
   }
 
+  /** Counts its changes, from 0. */
   public int version() {
     return version;
   }

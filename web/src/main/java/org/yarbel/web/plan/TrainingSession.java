@@ -27,10 +27,12 @@ public class TrainingSession extends ClubRow {
     this.day = day;
   }
 
+  /** Whose session it is, by the row. */
   public long lifterId() {
     return lifterId;
   }
 
+  /** The day it stands on. */
   public LocalDate day() {
     return day;
   }

@@ -28,10 +28,12 @@ public class DeloadWeek extends ClubRow {
     return lifterId;
   }
 
+  /** The Monday of the week. */
   public LocalDate monday() {
     return monday;
   }
 
+  /** How it is taken easy. */
   public Deload kind() {
     return kind;
   }

@@ -39,6 +39,7 @@ public class LongPlan extends ClubRow {
     return version;
   }
 
+  /** The plan as it is read. */
   public Macrocycle plan(CoreJson json) {
     return json.read(document, Macrocycle.class);
   }

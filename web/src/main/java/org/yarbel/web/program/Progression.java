@@ -88,10 +88,12 @@ public class Progression extends ClubRow {
     return lifterId;
   }
 
+  /** The key of the lift it writes. */
   public String lift() {
     return lift;
   }
 
+  /** The method that writes. */
   public Method method() {
     return method;
   }
@@ -106,10 +108,12 @@ public class Progression extends ClubRow {
     return startsOn;
   }
 
+  /** The days of the week it writes for. */
   public Set<DayOfWeek> days() {
     return days;
   }
 
+  /** Which of those days in turn. */
   public Turn turn() {
     return turn;
   }
@@ -124,6 +128,7 @@ public class Progression extends ClubRow {
     return endsOn == null || endsOn.isAfter(day) && endsOn.isAfter(startsOn);
   }
 
+  /** Counts its changes, from 0. */
   public int version() {
     return version;
   }

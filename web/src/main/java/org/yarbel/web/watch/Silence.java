@@ -50,10 +50,12 @@ public class Silence extends ClubRow {
     return lift;
   }
 
+  /** Why it is silent. */
   public String reason() {
     return reason;
   }
 
+  /** Since when. */
   public Instant since() {
     return since;
   }

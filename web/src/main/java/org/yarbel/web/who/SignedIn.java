@@ -31,22 +31,27 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
     this.passwordHash = passwordHash;
   }
 
+  /** The account that signed in. */
   public long accountId() {
     return accountId;
   }
 
+  /** The club all it asks for is bound to. */
   public long clubId() {
     return clubId;
   }
 
+  /** What it is called. */
   public String name() {
     return name;
   }
 
+  /** Whether it is a coach. */
   public boolean coach() {
     return role == Role.COACH;
   }
 
+  /** What it may do. */
   public Role role() {
     return role;
   }

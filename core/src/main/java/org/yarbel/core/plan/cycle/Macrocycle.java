@@ -90,6 +90,7 @@ public record Macrocycle(LocalDate startsOn, @Nullable LocalDate contest, List<B
     return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
   }
 
+  /** How many weeks all its blocks take. */
   public int weeks() {
     return blocks.stream().mapToInt(Block::weeks).sum();
   }

@@ -51,6 +51,7 @@ public enum Method {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
+  /** What writes its exposures. */
   public Rule rule() {
     return rule;
   }

@@ -107,7 +107,7 @@ class Calendars {
     plans.of(lifter.id()).ifPresent(kept -> LongPlans.ahead(kept.plan(), context, today.plusDays(1), until, written)
         .forEach(line -> days.computeIfAbsent(line.day(), day -> new ArrayList<>()).add(new String[] {name(context.lifts(), line.lift()), line.work()})));
     List<CalendarDocument.CalendarEntry> entries = new ArrayList<>();
-    days.forEach((day, of) -> entries.add(new CalendarDocument.CalendarEntry("session-" + day + "-" + uid(lifter.id()), day, of.stream().map(line -> line[0]).distinct()
+    days.forEach((day, of) -> entries.add(new CalendarDocument.CalendarEntry("session-" + day + "-" + uid(lifter), day, of.stream().map(line -> line[0]).distinct()
         .limit(3).collect(Collectors.joining(", ")), of.stream().map(line -> line[0] + " " + line[1]).collect(Collectors.joining("\n")), "")));
     return entries;
   }
@@ -116,8 +116,8 @@ class Calendars {
     return lifts.ofKey(key).map(Lift::name).orElse(key);
   }
 
-  private String uid(long lifterId) {
-    return club.id() + "-" + lifterId + "@yarbel";
+  private static String uid(Lifter lifter) {
+    return lifter.ref() + "@yarbel";
   }
 
   private void contest(Lifter lifter, Contests.Going going, List<CalendarDocument.CalendarEntry> entries) {
@@ -128,11 +128,11 @@ class Calendars {
     Contest.ContestSaid said = contest.said();
     LocalDate day = Objects.requireNonNull(contest.day());
     String where = said.place();
-    entries.add(new CalendarDocument.CalendarEntry("contest-" + contest.id() + "-" + uid(lifter.id()), day, contest.name(), said.rules().word()
+    entries.add(new CalendarDocument.CalendarEntry("contest-" + contest.ref() + "-" + uid(lifter), day, contest.name(), said.rules().word()
         + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry().weightClass()), where));
     LocalDate weighIn = going.entry().weighIn();
     if (weighIn != null) {
-      entries.add(new CalendarDocument.CalendarEntry("weigh-in-" + contest.id() + "-" + uid(lifter.id()), weighIn, "Weigh-in, " + contest.name(), going.entry()
+      entries.add(new CalendarDocument.CalendarEntry("weigh-in-" + contest.ref() + "-" + uid(lifter), weighIn, "Weigh-in, " + contest.name(), going.entry()
           .weightClass().isEmpty() ? "" : "Class " + going.entry().weightClass(), where));
     }
   }

@@ -40,9 +40,14 @@ public abstract class Documents<T, D> implements AttributeConverter<T, String> {
   /** Texts by their keys, in order. */
   @Converter
   @Component
-  public static class OfTexts extends Documents<Map<String, String>, Map> {
+  public static class OfTexts extends Documents<Map<String, String>, OfTexts.Texts> {
     OfTexts(CoreJson json) {
-      super(json, Map.class);
+      super(json, Texts.class);
+    }
+
+    /** As they are read. */
+    static final class Texts extends LinkedHashMap<String, String> {
+      private static final long serialVersionUID = 1;
     }
 
     @Override
@@ -51,10 +56,8 @@ public abstract class Documents<T, D> implements AttributeConverter<T, String> {
     }
 
     @Override
-    Map<String, String> read(Map document) {
-      Map<String, String> texts = new LinkedHashMap<>();
-      document.forEach((key, value) -> texts.put(String.valueOf(key), String.valueOf(value)));
-      return Collections.unmodifiableMap(texts);
+    Map<String, String> read(Texts document) {
+      return Collections.unmodifiableMap(document);
     }
   }
 

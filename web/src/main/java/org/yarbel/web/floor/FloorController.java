@@ -28,13 +28,13 @@ class FloorController {
   }
 
   @GetMapping("/")
-  String page(@RequestParam(defaultValue = "") String find, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
+  String page(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "false") boolean all, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
       HttpServletResponse response, Model model) {
     if (!who.coach()) {
       return "redirect:/me";
     }
     response.addHeader(HttpHeaders.VARY, "HX-Request");
-    model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find));
+    model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find, all));
     if (!htmx.isHtmxRequest() && find.isBlank()) {
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
     }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,6 +45,8 @@ class FloorService {
   private static final DateTimeFormatter NEXT = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
   private static final int SPARK_WEEKS = 8;
   private static final Limit MOST_LIFTERS = Limit.of(300);
+  /** So many are looked at before anybody asks for more. */
+  private static final int SHOWN = 40;
 
   private final LifterRepository lifters;
   private final TrainingSessionRepository sessions;
@@ -69,16 +72,23 @@ class FloorService {
     this.clock = clock;
   }
 
-  /** The Floor with the lifters whose name contains a text; all of them for an empty one. */
+  /**
+   * The Floor with the lifters whose name contains a text, those first who train today.
+   *
+   * @param find nothing for everybody
+   * @param all whether all of them are shown, however many there are
+   */
   @Transactional(readOnly = true)
-  FloorView floor(String find) {
+  FloorView floor(String find, boolean all) {
     LocalDate today = clock.today();
     String part = new Sought(find).like();
-    List<Lifter> found = lifters.named(part, MOST_LIFTERS);
-    List<Long> ids = found.stream().map(Lifter::id).toList();
+    List<Lifter> everybody = lifters.named(part, MOST_LIFTERS);
     Map<Long, TrainingSession> training = sessions.findByDay(today).stream()
         .collect(Collectors.toMap(TrainingSession::lifterId, s -> s));
-    List<Long> sessionIds = training.values().stream().map(TrainingSession::id).toList();
+    List<Lifter> found = everybody.stream().sorted(Comparator.comparing(lifter -> !training.containsKey(lifter.id())))
+        .limit(all ? everybody.size() : SHOWN).toList();
+    List<Long> ids = found.stream().map(Lifter::id).toList();
+    List<Long> sessionIds = ids.stream().map(training::get).filter(Objects::nonNull).map(TrainingSession::id).toList();
     Map<Long, List<Slot>> work = slots.findBySessionIdInOrderByPositionAscIdAsc(sessionIds).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
     Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(sessionIds);
@@ -108,7 +118,7 @@ class FloorService {
             day == null ? "nothing planned" : NEXT.format(day), lifts));
       }
     }
-    return new FloorView(DAY.format(today), find, todays, others, !found.isEmpty() || !find.isBlank());
+    return new FloorView(DAY.format(today), find, todays, others, everybody.size() - found.size(), !found.isEmpty() || !find.isBlank());
   }
 
   private static Map<Long, Long> elsewhere(Collection<TrainingSession> training) {

@@ -7,10 +7,11 @@ import org.yarbel.web.skyline.Sparkline;
 /**
  * The start of the day.
  *
- * @param today who trains today
- * @param others everybody else that was looked for
+ * @param today who trains today, the first of them
+ * @param others the first of everybody else that was looked for
+ * @param left how many are not shown
  */
-record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, boolean anyLifter) {
+record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, int left, boolean anyLifter) {
   /** A lifter who trains today. */
   record TodayView(long lifterId, String name, String unit, long sessionId, List<WorkView> work, long logged, List<MainLift> lifts) {
     public String state() {

@@ -14,7 +14,7 @@ import org.yarbel.web.support.TestApp;
 class FloorTest {
   @Test
   void showsWhoTrainsTodayWithTheirLoads(TestApp app) {
-    String page = Client.of(app, "coach").get("/").body();
+    String page = Client.of(app, "coach").get("/?all=true").body();
     String today = page.substring(page.indexOf("Training today"), page.indexOf("Not today"));
     assertThat(page).contains("Monday 2 March 2026");
     assertThat(today).contains("Maren Oakhurst", "1x1 @8; 4x4 -15%", "Odile Farrant").doesNotContain("Corwin");
@@ -61,5 +61,24 @@ class FloorTest {
     Someone.called(app, "Thessaly Quill", Map.of("squat", "133"));
     String found = Client.of(app, "coach").get("/?find=Thessaly", "HX-Request", "true").body();
     assertThat(found).contains("<span>133</span>");
+  }
+
+  @Test
+  void ofManyTheFirstAreShownAndThoseFirstWhoTrainToday(TestApp app) {
+    app.jdbc().sql("insert into lifter (id, club_id, place_id, name, unit, version) select nextval('yarbel_id'), club_id, place_id, 'Crowd ' || (100 + n), unit, 0 "
+        + "from lifter cross join generate_series(1, 45) n where id = :like").param("like", app.lifter("Maren")).update();
+    app.jdbc().sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), club_id, id, :day, 0 from lifter where name = 'Crowd 145'")
+        .param("day", TestApp.TODAY).update();
+    Client coach = Client.of(app, "coach");
+    String some = coach.get("/?find=Crowd").body();
+    assertThat(some.split("Crowd 1\\d\\d</a>", -1)).hasSize(41);
+    assertThat(some).contains("Crowd 145", "Crowd 139").doesNotContain("Crowd 140").contains("Show 5 more");
+    String all = coach.get("/?find=Crowd&all=true", "HX-Request", "true").body();
+    assertThat(all.split("Crowd 1\\d\\d</a>", -1)).hasSize(46);
+    assertThat(all).contains("Crowd 144").doesNotContain(" more</a>");
+    assertThat(coach.get("/?find=Crowd%2010").body()).doesNotContain(" more</a>");
+    assertThat(coach.get("/?all=perhaps").statusCode()).isEqualTo(400);
+    app.jdbc().sql("delete from training_session where lifter_id in (select id from lifter where name like 'Crowd %')").update();
+    app.jdbc().sql("delete from lifter where name like 'Crowd %'").update();
   }
 }

@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.journal.PlanListener;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -42,9 +43,11 @@ public class Issuing implements PlanListener {
   private final LifterContexts contexts;
   private final CoreJson json;
   private final ClubClock clock;
+  private final CurrentClub club;
 
   Issuing(CardIssueRepository issues, SlotRepository slots, LoggedSetRepository sets, LiftNumbersRepository numbers,
-      LifterContexts contexts, CoreJson json, ClubClock clock) {
+      LifterContexts contexts, CoreJson json, ClubClock clock, CurrentClub club) {
+    this.club = club;
     this.issues = issues;
     this.slots = slots;
     this.sets = sets;
@@ -134,7 +137,7 @@ public class Issuing implements PlanListener {
 
   private Map<String, Mass> lastLoads(Lifter lifter, List<Slot> plan, LocalDate before) {
     Set<String> lifts = plan.stream().map(Slot::lift).collect(Collectors.toSet());
-    return lifts.isEmpty() ? Map.of() : sets.lastLoads(lifter.id(), lifts, before).stream()
+    return lifts.isEmpty() ? Map.of() : sets.lastLoads(club.id(), lifter.id(), String.join(",", lifts), before).stream()
         .collect(Collectors.toMap(LoggedSetRepository.LastLoad::getLift,
             last -> Mass.ofNanograms(last.getLoadNg(), lifter.unit())));
   }

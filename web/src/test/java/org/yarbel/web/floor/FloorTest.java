@@ -77,7 +77,7 @@ class FloorTest {
     assertThat(all.split("Crowd 1\\d\\d</a>", -1)).hasSize(46);
     assertThat(all).contains("Crowd 144").doesNotContain(" more</a>");
     assertThat(coach.get("/?find=Crowd%2010").body()).doesNotContain(" more</a>");
-    assertThat(coach.get("/?all=perhaps").statusCode()).isEqualTo(400);
+    assertThat(coach.get("/?all=perhaps").statusCode()).isEqualTo(404);
     app.jdbc().sql("delete from training_session where lifter_id in (select id from lifter where name like 'Crowd %')").update();
     app.jdbc().sql("delete from lifter where name like 'Crowd %'").update();
   }

@@ -37,6 +37,9 @@ class Screenshots {
     browser.open("/lifters/" + app.lifter("Corwin") + "/week");
     picture(browser, "week-board");
     browser.driver().executeScript("document.querySelector('.week-panel').scrollIntoView()");
+    // its pictures come when they are looked at
+    browser.await(".recovery .dip");
+    browser.driver().executeScript("document.querySelector('.week-panel').scrollIntoView()");
     picture(browser, "week-in-figures");
     browser.open("/lifters/" + app.lifter("Ansel") + "/weeks");
     picture(browser, "weeks-side-by-side");

@@ -11,7 +11,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
 import tools.jackson.databind.JsonNode;
@@ -31,7 +30,7 @@ class OpenApiTest {
 
   @Test
   void describesEveryCallAndNoOther(TestApp app) {
-    Set<String> calls = app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
+    Set<String> calls = app.mappings().getHandlerMethods().keySet().stream()
         .flatMap(mapping -> mapping.getPatternValues().stream()).filter(path -> path.startsWith("/api/") && !path.endsWith("openapi.json"))
         .collect(Collectors.toSet());
     assertThat(new HashSet<>(description(app).get("paths").propertyNames())).isEqualTo(calls);

@@ -26,7 +26,6 @@ import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
  * Asks every mapping for what nobody would: values that are malformed, missing, huge, negative, of other scripts, beyond what a
@@ -55,7 +54,7 @@ public final class Fuzzer {
 
   public Fuzzer(TestApp app) {
     List<Asked> all = new ArrayList<>();
-    app.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((info, method) -> all.addAll(asked(info, method)));
+    app.mappings().getHandlerMethods().forEach((info, method) -> all.addAll(asked(info, method)));
     all.sort(Comparator.comparing(Asked::path).thenComparing(Asked::method));
     this.asked = all.stream().filter(a -> !a.path().equals("/error") && !a.path().startsWith("/login")).toList();
     Set<String> names = new TreeSet<>();

@@ -12,6 +12,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import org.yarbel.web.YarbelApplication;
 
 /**
@@ -71,6 +72,11 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
 
   public <T> T bean(Class<T> type) {
     return context.getBean(type);
+  }
+
+  /** The calls of our own controllers; health has a mapping beside. */
+  public RequestMappingHandlerMapping mappings() {
+    return context.getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
   }
 
   public JdbcClient jdbc() {

@@ -71,8 +71,10 @@ public class LongPlan {
   private int turn;
 
   private static Macrocycle proposed() {
-    return Proposal.of(new Proposal.Request(Level.INTERMEDIATE, MAIN.stream().map(key -> LIFTS.ofKey(key).orElseThrow()).toList(), List.of(),
-        EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY), CONTEST, MONDAY, false, Deload.HALF_LOAD, MassUnit.KG, List.of())).plan();
+    return Proposal.of(new Proposal.Request(Level.INTERMEDIATE, MAIN.stream().map(key -> LIFTS.ofKey(key).orElseThrow()).toList(),
+        List.of(),
+        EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY), CONTEST, MONDAY, false,
+        Deload.HALF_LOAD, MassUnit.KG, List.of())).plan();
   }
 
   @Benchmark
@@ -82,17 +84,19 @@ public class LongPlan {
     Mass max = Mass.of(Integer.toString(120 + turn % 200), MassUnit.KG);
     MaxNumbers numbers = new MaxNumbers(max, max, max.scaled(0.9), max.scaled(1.05));
     Map<LocalDate, List<WatchedLine>> weeks = new HashMap<>();
-    for (Written line : Written.all(macrocycle, (key, settings, perWeek) -> new Brief(LIFTS.ofKey(key).orElseThrow(), MassUnit.KG, numbers, EffortChart.HOUSE,
-        kilograms, settings, perWeek, LIFTS), LIFTS, macrocycle.startsOn(), macrocycle.end())) {
+    for (Written line : Written.all(macrocycle, (key, settings, perWeek) -> new Brief(LIFTS.ofKey(key).orElseThrow(), MassUnit.KG,
+        numbers, EffortChart.HOUSE, kilograms, settings, perWeek, LIFTS), LIFTS, macrocycle.startsOn(), macrocycle.end())) {
       weeks.computeIfAbsent(Macrocycle.monday(line.day()), week -> new ArrayList<>()).add(line(line, numbers));
     }
     List<Finding> findings = new ArrayList<>();
     List<WeekTotals> past = new ArrayList<>();
     for (Macrocycle.Week week : macrocycle.allWeeks()) {
       List<WatchedLine> lines = weeks.getOrDefault(week.monday(), List.of());
-      Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.INTERMEDIATE, Map.of("squat", max, "bench", max, "deadlift", max), Map.of(),
+      Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.INTERMEDIATE,
+          Map.of("squat", max, "bench", max, "deadlift", max), Map.of(),
           Map.of("squat", new Athlete.Goal(max.scaled(1.05), CONTEST, max, MONDAY)), Map.of(), List.of(), Set.of());
-      WatchedWeek watched = new WatchedWeek(week.monday(), athlete, lines, past.subList(Math.max(0, past.size() - 3), past.size()), Map.of(), week.week(),
+      WatchedWeek watched = new WatchedWeek(week.monday(), athlete, lines, past.subList(Math.max(0, past.size() - 3), past.size()),
+          Map.of(), week.week(),
           week.easy() ? week.block().easy() : null, week.block().purpose().peaking(), Threshold.Values.USUAL, Around.nothing(MONDAY));
       findings.addAll(Checks.look(watched));
       past.add(watched.totals());
@@ -109,9 +113,9 @@ public class LongPlan {
   private WatchedLine line(Written written, MaxNumbers numbers) {
     Lift lift = LIFTS.ofKey(written.lift()).orElseThrow();
     ParsedLine parsed = WorkLine.parse(written.work());
-    ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, numbers, Map.of(), null, kilograms, MassUnit.KG, EffortChart.HOUSE,
-        lift.movement(), lift.variation().partial(), List.of(), WarmUp.SHRINKING, Level.INTERMEDIATE));
-    return new WatchedLine(CountedLine.of(0, written.day(), written.kind(), lift, resolved, numbers.estimated(), EffortChart.HOUSE, LIFTS), parsed.line(),
-        numbers.estimated(), Level.INTERMEDIATE, null, false, false, null, 1);
+    ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, numbers, Map.of(), null, kilograms,
+        MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), WarmUp.SHRINKING, Level.INTERMEDIATE));
+    return new WatchedLine(CountedLine.of(0, written.day(), written.kind(), lift, resolved, numbers.estimated(), EffortChart.HOUSE,
+        LIFTS), parsed.line(), numbers.estimated(), Level.INTERMEDIATE, null, false, false, null, 1);
   }
 }

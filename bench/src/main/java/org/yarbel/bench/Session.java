@@ -31,7 +31,8 @@ import org.yarbel.core.notation.WorkLine;
 @Measurement(iterations = 5, time = 1)
 public class Session {
   private static final List<String> LINES = List.of("1x1 @8; 4x4 -15%", "3x5+ 85% tm", "1x1 92%; 3xAMRAP -7.5% each",
-      "cluster 3x5 92% gap 20s rest 4:00", "10x2 55% rest 45s tempo 2-1-X-0 chains 20kg", "build 8 @7", "4x8-12 65%", "max 3 @9; 4x3 80% top");
+      "cluster 3x5 92% gap 20s rest 4:00", "10x2 55% rest 45s tempo 2-1-X-0 chains 20kg", "build 8 @7", "4x8-12 65%",
+      "max 3 @9; 4x3 80% top");
 
   private final Loadables kilograms = Loadables.of(Kit.standard(MassUnit.KG));
   /** Another lifter each time, so that no answer is the one before. */

@@ -92,26 +92,28 @@ public class WrittenWeek {
       Method method = METHODS.get(day);
       Brief brief = new Brief(main, MassUnit.KG, numbers, EffortChart.HOUSE, kilograms, Settings.defaults(method), 1, LIFTS);
       for (Exposure.Line line : method.rule().write(brief, List.of(), turn % 10, 0).lines()) {
-        lines.add(line(lines.size(), day, place++, line.kind(), line.lift(), line.work(), numbers, others));
+        lines.add(line(lines.size(), day, place++, line.kind(), line.lift(), line.work().toString(), numbers, others));
       }
       for (String beside : BESIDE.subList(0, 3)) {
         String[] words = beside.split(" ", 3);
-        lines.add(line(lines.size(), day, place++, SlotKind.valueOf(words[0].toUpperCase(Locale.ROOT)), words[1], words[2], numbers, others));
+        lines.add(line(lines.size(), day, place++, SlotKind.valueOf(words[0].toUpperCase(Locale.ROOT)), words[1], words[2],
+            numbers, others));
       }
     }
+    Athlete.Goal goal = new Athlete.Goal(max.scaled(1.05), MONDAY.plusWeeks(8), max, MONDAY.minusWeeks(2));
     Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.ADVANCED, Map.of("squat", max, "bench", max, "deadlift", max),
-        Map.of("squat", max.scaled(0.95)),
-        Map.of("squat", new Athlete.Goal(max.scaled(1.05), MONDAY.plusWeeks(8), max, MONDAY.minusWeeks(2))), Map.of("squat",
-            List.of(Method.GOAL_WAVE)), List.of(), Set.of());
-    return new WatchedWeek(MONDAY, athlete, lines, past, Map.of("deadlift", MONDAY.minusDays(3)), 4, null, true, Threshold.Values.USUAL, Around.nothing(MONDAY));
+        Map.of("squat", max.scaled(0.95)), Map.of("squat", goal), Map.of("squat", List.of(Method.GOAL_WAVE)), List.of(), Set.of());
+    return new WatchedWeek(MONDAY, athlete, lines, past, Map.of("deadlift", MONDAY.minusDays(3)), 4, null, true,
+        Threshold.Values.USUAL, Around.nothing(MONDAY));
   }
 
-  private WatchedLine line(int id, int day, int place, SlotKind kind, String key, String work, MaxNumbers numbers, Map<String, MaxNumbers> others) {
+  private WatchedLine line(int id, int day, int place, SlotKind kind, String key, String work, MaxNumbers numbers,
+      Map<String, MaxNumbers> others) {
     Lift lift = LIFTS.ofKey(key).orElseThrow();
     ParsedLine parsed = WorkLine.parse(work);
     ResolvedLine resolved = Resolver.resolve(new Resolver.Request(parsed, Basis.ESTIMATED, lift.powerlift() ? numbers
-        : MaxNumbers.NONE, others, null, kilograms, MassUnit.KG,
-        EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), WarmUp.SHRINKING, Level.ADVANCED));
+        : MaxNumbers.NONE, others, null, kilograms, MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(),
+        List.of(), WarmUp.SHRINKING, Level.ADVANCED));
     Mass max = lift.powerlift() ? numbers.estimated() : null;
     return new WatchedLine(CountedLine.of(id, MONDAY.plusDays(day), kind, lift, resolved, max, EffortChart.HOUSE, LIFTS), parsed.line(),
         max, Level.ADVANCED, null, false, false, null, place);

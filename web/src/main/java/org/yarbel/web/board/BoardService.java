@@ -19,6 +19,7 @@ import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.Weeks;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.program.Exposures;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.watch.RecoveryPicture;
@@ -41,8 +42,8 @@ class BoardService {
   private final Undo undo;
   private final ClubClock clock;
 
-  BoardService(LifterRepository lifters, LiftNumbersRepository numbers, ComplaintRepository complaints, WeekReader weeks, WeekWatch watch, Silences silences,
-      Programs programs, Undo undo, ClubClock clock) {
+  BoardService(LifterRepository lifters, LiftNumbersRepository numbers, ComplaintRepository complaints, WeekReader weeks,
+      WeekWatch watch, Silences silences, Programs programs, Undo undo, ClubClock clock) {
     this.lifters = lifters;
     this.numbers = numbers;
     this.complaints = complaints;
@@ -71,7 +72,7 @@ class BoardService {
     List<Silence> record = looked.record();
     Set<String> quiet = Silences.quiet(record);
     WeekWatch.SeenWeek seen = looked.seen();
-    WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Programs.silentRemarks(seen.methods(), loaded.usual(), from),
+    WeekPanel panel = WeekPanel.of(lifter, loaded.usual(), seen, record, Exposures.silentRemarks(seen.methods(), loaded.usual(), from),
         unwritten(seen.methods(), from, today), loaded.quick());
     List<BoardView.DayView> days = loaded.views(lifter.id(), today, quiet, seen.week().deload());
     return new BoardView(lifter.id(), lifter.name(), lifter.unit().symbol(),
@@ -81,7 +82,8 @@ class BoardService {
   }
 
   /** A week with what the checks see in it. */
-  private record Looked(Lifter lifter, List<LiftNumbers> known, LoadedDays loaded, List<Complaint> hurts, List<Silence> record, WeekWatch.SeenWeek seen) {}
+  private record Looked(Lifter lifter, List<LiftNumbers> known, LoadedDays loaded, List<Complaint> hurts, List<Silence> record,
+      WeekWatch.SeenWeek seen) {}
 
   private Looked look(Lifter lifter, LocalDate from) {
     List<LiftNumbers> known = numbers.findByLifterIdIn(List.of(lifter.id()));
@@ -124,6 +126,7 @@ class BoardService {
   @Transactional(readOnly = true)
   BoardView.SlotView slot(Slot slot) {
     TrainingSession session = weeks.session(slot);
-    return day(session.lifterId(), session.day()).slots().stream().filter(view -> view.id() == slot.id()).findFirst().orElseThrow(NotFound::new);
+    return day(session.lifterId(), session.day()).slots().stream().filter(view -> view.id() == slot.id()).findFirst()
+        .orElseThrow(NotFound::new);
   }
 }

@@ -7,7 +7,10 @@ import org.springframework.stereotype.Component;
 import org.yarbel.web.lifter.NumbersChanged;
 import org.yarbel.web.log.LineLogged;
 
-/** Lets methods follow the log, and go on where what they have written runs out. What was logged is kept already, whatever becomes of this. */
+/**
+ * Lets methods follow the log, and go on where what they have written runs out. What was logged is kept already,
+ * whatever becomes of this.
+ */
 @Component
 class AfterLog {
   private static final Logger LOG = LoggerFactory.getLogger(AfterLog.class);

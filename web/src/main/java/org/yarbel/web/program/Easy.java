@@ -26,7 +26,8 @@ public class Easy {
   private final ClubClock clock;
   private final Turns turns;
 
-  Easy(DeloadWeekRepository weeks, EasyWeeks easyWeeks, ProgressionRepository progressions, LifterRepository lifters, Programs programs, ClubClock clock, Turns turns) {
+  Easy(DeloadWeekRepository weeks, EasyWeeks easyWeeks, ProgressionRepository progressions, LifterRepository lifters,
+      Programs programs, ClubClock clock, Turns turns) {
     this.turns = turns;
     this.weeks = weeks;
     this.easyWeeks = easyWeeks;
@@ -81,7 +82,8 @@ public class Easy {
   public String rule(Lifter lifter, @Nullable Integer every, Deload kind, SignedIn who) {
     turns.ofLifter(lifter.id());
     programs.write(lifter, who, () -> set(lifter, every, kind));
-    return every == null ? "No deload is placed by itself any more." : "After every " + Count.of(every, "week") + " an easy one, " + kind.word() + "."
+    return every == null ? "No deload is placed by itself any more." : "After every " + Count.of(every, "week") + " an easy one, "
+        + kind.word() + "."
         + Deload.often(every).map(" "::concat).orElse("");
   }
 

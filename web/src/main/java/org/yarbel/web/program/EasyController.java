@@ -42,7 +42,8 @@ class EasyController {
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     String typed = every.strip();
     if (!typed.isEmpty() && !typed.matches("[2-9]|1[0-6]")) {
-      flash.addFlashAttribute("said", "Not set: the weeks between deloads must be from 2 to 16, or empty for none, but were '" + typed + "'.");
+      flash.addFlashAttribute("said", "Not set: the weeks between deloads must be from 2 to 16, or empty for none, but were '"
+          + typed + "'.");
     } else {
       flash.addFlashAttribute("said", easy.rule(methods.lifter(id), typed.isEmpty() ? null : Integer.valueOf(typed), kind(kind), who));
     }

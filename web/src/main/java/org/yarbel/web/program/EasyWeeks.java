@@ -28,7 +28,8 @@ public class EasyWeeks {
   public Optional<LocalDate> last(Lifter lifter, List<Progression> all, LocalDate before) {
     Optional<LocalDate> placed = deloads.findFirstByLifterIdAndMondayLessThanOrderByMondayDesc(lifter.id(), before).map(DeloadWeek::monday);
     Optional<LocalDate> own = all.stream().map(p -> lastOwn(p, before)).flatMap(Optional::stream).max(Comparator.naturalOrder());
-    return placed.isPresent() && own.isPresent() ? Optional.of(placed.get().isAfter(own.get()) ? placed.get() : own.get()) : placed.or(() -> own);
+    return placed.isPresent() && own.isPresent() ? Optional.of(placed.get().isAfter(own.get()) ? placed.get() : own.get())
+        : placed.or(() -> own);
   }
 
   private static Optional<LocalDate> lastOwn(Progression progression, LocalDate before) {

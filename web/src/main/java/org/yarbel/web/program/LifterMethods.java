@@ -88,7 +88,8 @@ class LifterMethods {
 
   private Optional<Method> beside(Progression one) {
     return progressions.findByLifterIdOrderById(one.lifterId()).stream()
-        .filter(other -> other.id() != one.id() && other.lift().equals(one.lift()) && other.runsOn(clock.today())).findFirst().map(Progression::method);
+        .filter(other -> other.id() != one.id() && other.lift().equals(one.lift()) && other.runsOn(clock.today())).findFirst()
+        .map(Progression::method);
   }
 
   /** The settings with where the lifter stands at the start, for methods that measure from there. */

@@ -41,8 +41,8 @@ public class LongPlans {
   private final ClubClock clock;
   private final Turns turns;
 
-  LongPlans(LongPlanRepository plans, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs, CoreJson json, SlotRepository slots,
-      LiftNumbersRepository numbers, ClubClock clock, Turns turns) {
+  LongPlans(LongPlanRepository plans, ProgressionRepository progressions, DeloadWeekRepository deloads, Programs programs,
+      CoreJson json, SlotRepository slots, LiftNumbersRepository numbers, ClubClock clock, Turns turns) {
     this.turns = turns;
     this.slots = slots;
     this.numbers = numbers;
@@ -70,7 +70,7 @@ public class LongPlans {
 
   /** What a plan writes from a day up to another, whether it stands in the days or not. */
   public static List<Written> lines(Macrocycle plan, LifterContext context, LocalDate from, LocalDate until) {
-    return Written.all(plan, (lift, settings, perWeek) -> Programs.brief(lift, settings, perWeek, context), context.lifts(), from, until);
+    return Written.all(plan, (lift, settings, perWeek) -> Exposures.brief(lift, settings, perWeek, context), context.lifts(), from, until);
   }
 
   /**
@@ -80,7 +80,8 @@ public class LongPlans {
    * @param written the Mondays of the weeks in which methods have written
    */
   public static List<Written> ahead(Macrocycle plan, LifterContext context, LocalDate from, LocalDate until, Set<LocalDate> written) {
-    return lines(plan, context, Macrocycle.monday(from), until).stream().filter(line -> !line.day().isBefore(from) && !written.contains(Macrocycle.monday(line
+    return lines(plan, context, Macrocycle.monday(from), until).stream().filter(line -> !line.day().isBefore(from)
+        && !written.contains(Macrocycle.monday(line
         .day()))).toList();
   }
 
@@ -137,7 +138,8 @@ public class LongPlans {
     LocalDate today = clock.today();
     List<Progression> all = progressions.findByLifterIdOrderById(lifter.id());
     Map<String, List<Progression>> own = new HashMap<>();
-    all.stream().filter(p -> p.blockNo() != null).forEach(p -> own.computeIfAbsent(key(p.blockNo(), p.lift(), p.method().key()), k -> new ArrayList<>()).add(p));
+    all.stream().filter(p -> p.blockNo() != null)
+        .forEach(p -> own.computeIfAbsent(key(p.blockNo(), p.lift(), p.method().key()), k -> new ArrayList<>()).add(p));
     Map<String, Mass> maxes = new HashMap<>();
     numbers.findByLifterIdIn(List.of(lifter.id())).forEach(known -> Optional.ofNullable(known.numbers(lifter.unit(), today).best())
         .ifPresent(max -> maxes.put(known.lift(), max)));

@@ -58,8 +58,8 @@ public record MethodExample(String whose, boolean contest, List<ExampleWeek> wee
     Lift lift = lifts.ofKey(method == Method.EVENT_WEEKS ? "log-press" : "squat").orElseThrow();
     MaxNumbers numbers = new MaxNumbers(null, MAX, MaxNumbers.trainingFrom(MAX), MAX.scaled(1.05));
     LifterContext context = new LifterContext(MassUnit.KG, Mass.of("90", MassUnit.KG),
-        Map.of(lift.key(), new LifterContext.Known(numbers, Basis.ESTIMATED, null, EffortChart.HOUSE, Level.INTERMEDIATE)), RampStyle.SHRINKING, lifts,
-        LifterContext.Loads.of(PlaceKit.of(Kit.standard(MassUnit.KG)), lifts, MassUnit.KG, places::loadables));
+        Map.of(lift.key(), new LifterContext.Known(numbers, Basis.ESTIMATED, null, EffortChart.HOUSE, Level.INTERMEDIATE)),
+        RampStyle.SHRINKING, lifts, LifterContext.Loads.of(PlaceKit.of(Kit.standard(MassUnit.KG)), lifts, MassUnit.KG, places::loadables));
     return of(method, lift, context, Map.of());
   }
 
@@ -69,7 +69,7 @@ public record MethodExample(String whose, boolean contest, List<ExampleWeek> wee
    * @param typed what is set of it; what cannot be, or is left out, is as it comes
    */
   static MethodExample of(Method method, Lift lift, LifterContext context, Map<String, String> typed) {
-    Brief brief = Programs.brief(lift.key(), Settings.check(method, typed, context.lifts()).settings(), 1, context);
+    Brief brief = Exposures.brief(lift.key(), Settings.check(method, typed, context.lifts()).settings(), 1, context);
     List<Integer> left = new ArrayList<>();
     for (int week = WEEKS; week > 0; week--) {
       left.add(7 * (week - 1) + DAYS_BEFORE);
@@ -81,15 +81,18 @@ public record MethodExample(String whose, boolean contest, List<ExampleWeek> wee
       Countdown countdown = contest ? new Countdown(left.get(number), left) : null;
       Exposure exposure = method.rule().next(brief.counting(countdown), List.of(), number, number);
       String said = String.join(" ", exposure.remarks());
-      weeks.add(new ExampleWeek(number + 1, exposure.lines().stream().map(line -> line(exposure.planned(line, context.lifts()), context)).toList(), said.equals(before) ? "" : said));
+      weeks.add(new ExampleWeek(number + 1, exposure.lines().stream()
+          .map(line -> line(exposure.planned(line, context.lifts()), context)).toList(), said.equals(before) ? "" : said));
       before = said;
     }
     Mass max = context.numbers(lift).best();
-    return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.amountIn(context.unit(), 1).stripTrailingZeros().toPlainString() + " " + context.unit().symbol()), contest, weeks);
+    return new MethodExample(lift.name() + (max == null ? ", no max known" : ", max " + max.amountIn(context.unit(), 1)
+        .stripTrailingZeros().toPlainString() + " " + context.unit().symbol()), contest, weeks);
   }
 
   private static ExampleLine line(PlannedLine line, LifterContext context) {
     ResolvedLine resolved = new SessionResolver(context).alone(line).line();
-    return new ExampleLine(line.lift().name(), line.work(), resolved == null ? "" : String.join(" · ", LineLoads.of(resolved)) + " " + context.unit().symbol(), Reading.text(WorkLine.parse(line.work()).line()));
+    return new ExampleLine(line.lift().name(), line.work(), resolved == null ? "" : String.join(" · ", LineLoads.of(resolved))
+        + " " + context.unit().symbol(), Reading.text(WorkLine.parse(line.work()).line()));
   }
 }

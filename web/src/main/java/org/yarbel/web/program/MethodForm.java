@@ -44,13 +44,14 @@ public record MethodForm(@Nullable Long id, String lift, String method, String t
   static MethodForm of(Progression progression, Lifter lifter, Catalogue lifts) {
     Method method = progression.method();
     String lift = lifts.ofKey(progression.lift()).map(Lift::name).orElse(progression.lift());
-    return new MethodForm(progression.id(), lift, method.key(), method.title(), progression.startsOn().toString(), boxes(lifter, progression.days()),
-        progression.turn().name(), fields(method, progression.settings(), Map.of()), Map.of());
+    return new MethodForm(progression.id(), lift, method.key(), method.title(), progression.startsOn().toString(),
+        boxes(lifter, progression.days()), progression.turn().name(), fields(method, progression.settings(), Map.of()), Map.of());
   }
 
   /** What was typed, with what is wrong about it. */
   static MethodForm of(MethodTyped typed, Lifter lifter) {
-    return new MethodForm(typed.own(), typed.text("lift"), typed.method().key(), typed.method().title(), typed.text("starts"), boxes(lifter, typed.days()),
+    return new MethodForm(typed.own(), typed.text("lift"), typed.method().key(), typed.method().title(), typed.text("starts"),
+        boxes(lifter, typed.days()),
         typed.turn().name(), fields(typed.method(), typed.parameters(), typed.settings().errors()), typed.errors());
   }
 

@@ -55,13 +55,16 @@ final class MethodTyped {
   /** Whether the days are free for a lifter; what is wrong with them stands beside the days. */
   MethodTyped on(Lifter lifter) {
     if (lifter.daysFree().isEmpty()) {
-      errors.put("days", "No day of the week is free for " + lifter.name() + ": tick the free days on the Lifter page first. What you typed here is kept.");
+      errors.put("days", "No day of the week is free for " + lifter.name()
+          + ": tick the free days on the Lifter page first. What you typed here is kept.");
     } else if (days.isEmpty()) {
       errors.put("days", "Tick at least one day.");
     } else {
-      List<String> busy = days.stream().filter(day -> !lifter.daysFree().contains(day)).map(day -> day.getDisplayName(TextStyle.FULL, Locale.ENGLISH)).toList();
+      List<String> busy = days.stream().filter(day -> !lifter.daysFree().contains(day))
+          .map(day -> day.getDisplayName(TextStyle.FULL, Locale.ENGLISH)).toList();
       if (!busy.isEmpty()) {
-        errors.put("days", busy.stream().collect(Collectors.joining(" and ")) + (busy.size() > 1 ? " are" : " is") + " not free for " + lifter.name()
+        errors.put("days", busy.stream().collect(Collectors.joining(" and ")) + (busy.size() > 1 ? " are" : " is")
+            + " not free for " + lifter.name()
             + ": choose other days, or tick it on the Lifter page.");
       }
     }

@@ -90,7 +90,8 @@ class MethodsController {
     model.addAttribute("kinds", Deload.values());
     model.addAttribute("every", lifter.deloadEvery());
     model.addAttribute("kind", lifter.deloadKind());
-    Level level = context.known().values().stream().map(LifterContext.Known::level).filter(Objects::nonNull).max(Comparator.naturalOrder()).orElse(null);
+    Level level = context.known().values().stream().map(LifterContext.Known::level).filter(Objects::nonNull)
+        .max(Comparator.naturalOrder()).orElse(null);
     Deload.Interval interval = Deload.Interval.of(level, lifter.strained());
     model.addAttribute("interval", interval.least() + "–" + interval.most());
     model.addAttribute("noDays", lifter.daysFree().isEmpty());
@@ -105,12 +106,13 @@ class MethodsController {
     String days = one.days().stream().map(day -> day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH)).collect(Collectors.joining(" "));
     String turn = one.turn() == Turn.EVERY ? "" : ", " + Progression.words(one.turn());
     return new AtWork(one.id(), context.lift(one.lift()).name(), method.title(), method.key(), days + turn, DAY.format(one.startsOn()),
-        one.endsOn() == null ? null : DAY.format(one.endsOn()), set, method.rule().memory(), one.blockNo() != null, !one.runsOn(clock.today()));
+        one.endsOn() == null ? null : DAY.format(one.endsOn()), set, method.rule().memory(), one.blockNo() != null,
+        !one.runsOn(clock.today()));
   }
 
   @PostMapping("/lifters/{id}/progressions")
-  ModelAndView save(@PathVariable long id, @RequestParam Map<String, String> all, @RequestParam(name = "days", defaultValue = "") List<String> days,
-      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  ModelAndView save(@PathVariable long id, @RequestParam Map<String, String> all,
+      @RequestParam(name = "days", defaultValue = "") List<String> days, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = methods.lifter(id);
     Method method = Method.ofKey(all.getOrDefault("method", "")).orElseThrow(NotFound::new);
     MethodTyped typed = new MethodTyped(method, new Typed(all), days, lifts.catalogue(), clock.today()).on(lifter);
@@ -146,7 +148,8 @@ class MethodsController {
 
   /** Ends a method today, or lets it go on. */
   @PostMapping("/progressions/{id}/end")
-  String end(@PathVariable long id, @RequestParam(defaultValue = "") String on, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  String end(@PathVariable long id, @RequestParam(defaultValue = "") String on, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
     if (!on.isEmpty()) {
       flash.addFlashAttribute("said", "It goes on.");
       return back(methods.goOn(id, who).lifterId());

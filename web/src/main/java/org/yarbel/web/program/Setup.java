@@ -43,8 +43,8 @@ class Setup implements MethodSettings {
   private final CoreJson json;
   private final ClubClock clock;
 
-  Setup(ProgressionRepository progressions, DeloadWeekRepository deloads, LifterRepository lifters, LongPlanRepository plans, Contests contests,
-      CoreJson json, ClubClock clock) {
+  Setup(ProgressionRepository progressions, DeloadWeekRepository deloads, LifterRepository lifters, LongPlanRepository plans,
+      Contests contests, CoreJson json, ClubClock clock) {
     this.contests = contests;
     this.plans = plans;
     this.progressions = progressions;
@@ -55,11 +55,11 @@ class Setup implements MethodSettings {
   }
 
   /** A method as it is set. */
-  record OfMethod(UUID ref, SortedMap<String, String> settings, LocalDate startsOn, SortedSet<DayOfWeek> days, Turn turn, @Nullable LocalDate endsOn,
-      @Nullable Integer blockNo, @Nullable LocalDate contestOn, SortedSet<LocalDate> skips) {
+  record OfMethod(UUID ref, SortedMap<String, String> settings, LocalDate startsOn, SortedSet<DayOfWeek> days, Turn turn,
+      @Nullable LocalDate endsOn, @Nullable Integer blockNo, @Nullable LocalDate contestOn, SortedSet<LocalDate> skips) {
     static OfMethod of(Progression p) {
-      return new OfMethod(p.ref(), new TreeMap<>(p.settings()), p.startsOn(), new TreeSet<>(p.days()), p.turn(), p.endsOn(), p.blockNo(), p.contestOn(),
-          new TreeSet<>(p.skips()));
+      return new OfMethod(p.ref(), new TreeMap<>(p.settings()), p.startsOn(), new TreeSet<>(p.days()), p.turn(), p.endsOn(),
+          p.blockNo(), p.contestOn(), new TreeSet<>(p.skips()));
     }
 
     void to(Progression p) {
@@ -91,9 +91,11 @@ class Setup implements MethodSettings {
   @Override
   public MethodStand of(Lifter lifter) {
     List<Progression> all = progressions.findByLifterIdOrderById(lifter.id());
-    OfPlan plan = plans.findByLifterId(lifter.id()).map(row -> new OfPlan(row.document(), row.contestId() == null ? null : contests.contest(row.contestId()).ref())).orElse(null);
+    OfPlan plan = plans.findByLifterId(lifter.id())
+        .map(row -> new OfPlan(row.document(), row.contestId() == null ? null : contests.contest(row.contestId()).ref())).orElse(null);
     SetupState state = new SetupState(all.stream().map(OfMethod::of).toList(),
-        ahead(lifter.id()).stream().map(EasyWeek::of).sorted(Comparator.comparing(EasyWeek::monday)).toList(), lifter.deloadEvery(), lifter.deloadKind(), plan);
+        ahead(lifter.id()).stream().map(EasyWeek::of).sorted(Comparator.comparing(EasyWeek::monday))
+        .toList(), lifter.deloadEvery(), lifter.deloadKind(), plan);
     return new MethodStand(json.write(state), json.write(all.stream().map(p -> new LeftOut(p.ref(), new TreeSet<>(p.leftOut()))).toList()));
   }
 
@@ -108,7 +110,8 @@ class Setup implements MethodSettings {
       restore(lifter, json.read(from.settings(), SetupState.class), json.read(to.settings(), SetupState.class));
     }
     if (!from.leftOut().equals(to.leftOut())) {
-      Map<UUID, LeftOut> then = Arrays.stream(json.read(to.leftOut(), LeftOut[].class)).collect(Collectors.toMap(LeftOut::ref, left -> left));
+      Map<UUID, LeftOut> then = Arrays.stream(json.read(to.leftOut(), LeftOut[].class))
+          .collect(Collectors.toMap(LeftOut::ref, left -> left));
       progressions.findByLifterIdOrderById(lifter.id()).stream().filter(p -> then.containsKey(p.ref())).forEach(p -> {
         p.leaveOut(Objects.requireNonNull(then.get(p.ref())).lines());
         progressions.save(p);

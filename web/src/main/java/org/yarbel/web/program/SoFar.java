@@ -27,14 +27,16 @@ import org.yarbel.web.plan.TrainingSession;
  * @param sets by the ref of their line, in order
  * @param left why sets of a line were not tried when its session was ended, by its ref
  */
-record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, Map<UUID, List<LoggedSetRow>> sets, Map<UUID, LeftSets.Why> left) {
+record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, Map<UUID, List<LoggedSetRow>> sets,
+    Map<UUID, LeftSets.Why> left) {
   List<Slot> of(Progression progression) {
     return lines.getOrDefault(progression.ref(), List.of());
   }
 
   /** The last day that something is written for. */
   Optional<LocalDate> lastDay() {
-    return lines.values().stream().flatMap(List::stream).map(slot -> Objects.requireNonNull(slot.origin()).day()).max(Comparator.naturalOrder());
+    return lines.values().stream().flatMap(List::stream).map(slot -> Objects.requireNonNull(slot.origin()).day())
+        .max(Comparator.naturalOrder());
   }
 
   boolean begun(Slot slot) {
@@ -57,12 +59,14 @@ record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
 
   /** The exposures that were lifted, in order. */
   List<Done> done(Progression progression, LocalDate from) {
-    return of(progression).stream().map(slot -> done(slot, from)).flatMap(Optional::stream).sorted(Comparator.comparingInt(Done::number)).toList();
+    return of(progression).stream().map(slot -> done(slot, from)).flatMap(Optional::stream)
+        .sorted(Comparator.comparingInt(Done::number)).toList();
   }
 
   /** The numbers of those that were planned for the week of a day or later: what was lifted earlier may bear an older number. */
   Set<Integer> lifted(Progression progression, LocalDate from) {
-    return of(progression).stream().filter(slot -> recent(slot, from)).map(slot -> done(slot, from)).flatMap(Optional::stream).map(Done::number)
+    return of(progression).stream().filter(slot -> recent(slot, from)).map(slot -> done(slot, from)).flatMap(Optional::stream)
+        .map(Done::number)
         .collect(Collectors.toSet());
   }
 
@@ -101,6 +105,7 @@ record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
   }
 
   private static Done.DoneSet set(LoggedSetRow row) {
-    return new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), row.askedReps(), row.askedReps() == null, row.flagged());
+    return new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), row.askedReps(), row.askedReps() == null,
+        row.flagged());
   }
 }

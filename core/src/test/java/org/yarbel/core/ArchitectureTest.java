@@ -39,6 +39,8 @@ class ArchitectureTest {
       .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "sim")
       .whereLayer("track").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "sim")
       .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "plan", "progress", "cycle", "watch", "contest", "sim")
-      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "plan", "progress", "cycle", "watch", "contest", "sim")
-      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "plan", "progress", "cycle", "watch", "contest", "sim");
+      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "plan", "progress", "cycle", "watch",
+          "contest", "sim")
+      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "plan", "progress", "cycle",
+          "watch", "contest", "sim");
 }

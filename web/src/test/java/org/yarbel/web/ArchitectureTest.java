@@ -19,12 +19,15 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -57,12 +60,14 @@ class ArchitectureTest {
       String own = screen(one);
       if (!own.isEmpty()) {
         Set<String> used = uses.computeIfAbsent(own, screen -> new TreeSet<>());
-        one.getDirectDependenciesFromSelf().stream().map(dependency -> screen(dependency.getTargetClass())).filter(other -> !other.isEmpty() && !other.equals(own)).forEach(used::add);
+        one.getDirectDependenciesFromSelf().stream().map(dependency -> screen(dependency.getTargetClass()))
+            .filter(other -> !other.isEmpty() && !other.equals(own)).forEach(used::add);
       }
     }
     assertThat(uses).hasSizeGreaterThan(35);
     for (Map.Entry<String, Set<String>> screen : uses.entrySet()) {
-      String told = Files.readString(Path.of("src/main/java/org/yarbel/web", screen.getKey(), "package-info.java")).replaceAll("\\s+\\*?\\s*", " ");
+      String told = Files.readString(Path.of("src/main/java/org/yarbel/web", screen.getKey(), "package-info.java"))
+          .replaceAll("\\s+\\*?\\s*", " ");
       Matcher may = MAY_USE.matcher(told);
       Set<String> said = may.find() ? Set.of(may.group(1).split(",? and |, ")) : Set.of();
       Set<String> used = new TreeSet<>(screen.getValue());
@@ -83,7 +88,8 @@ class ArchitectureTest {
       .should(new ArchCondition<>("have a plain text as a model attribute") {
         @Override
         public void check(JavaMethod method, ConditionEvents events) {
-          method.getParameters().stream().filter(p -> p.isAnnotatedWith(ModelAttribute.class) && p.getRawType().isEquivalentTo(String.class))
+          method.getParameters().stream().filter(p -> p.isAnnotatedWith(ModelAttribute.class)
+              && p.getRawType().isEquivalentTo(String.class))
               .forEach(p -> events.add(SimpleConditionEvent.satisfied(p, p.getDescription())));
         }
       });
@@ -93,7 +99,27 @@ class ArchitectureTest {
     Resource[] templates = new PathMatchingResourcePatternResolver().getResources("classpath*:/templates/**/*.html");
     assertThat(templates).hasSizeGreaterThan(30);
     for (Resource template : templates) {
-      assertThat(template.getContentAsString(StandardCharsets.UTF_8)).as(template.getFilename()).doesNotContain("th:utext", "th:inline", "[(", " onclick", "javascript:");
+      assertThat(template.getContentAsString(StandardCharsets.UTF_8)).as(template.getFilename())
+          .doesNotContain("th:utext", "th:inline", "[(", " onclick", "javascript:");
     }
+  }
+
+  /** A line fits beside another file on a screen; tests may quote a document in one. */
+  @Test
+  void noLineOfTheCodeIsWiderThanAScreen() throws IOException {
+    assertThat(wider(140, Path.of("../core/src/main/java"), Path.of("src/main/java"))).isEmpty();
+    assertThat(wider(160, Path.of("src/main/resources/templates"))).isEmpty();
+  }
+
+  private static List<String> wider(int most, Path... roots) throws IOException {
+    List<String> wide = new ArrayList<>();
+    for (Path root : roots) {
+      try (Stream<Path> files = Files.walk(root)) {
+        for (Path file : files.filter(Files::isRegularFile).toList()) {
+          Files.readAllLines(file).stream().filter(line -> line.length() > most).map(line -> file + ": " + line).forEach(wide::add);
+        }
+      }
+    }
+    return wide;
   }
 }

@@ -42,7 +42,8 @@ class PageLoad {
     LocalDate day = TestApp.TODAY.plusDays(2);
     System.out.println("logged sets: " + app.jdbc().sql("select count(*) from logged_set").query(Long.class).single());
     IntFunction<Long> lifter = i -> lifters.get(i * 7 % lifters.size());
-    List<Long> trained = lifters.stream().map(id -> app.jdbc().sql("select max(id) from training_session where lifter_id = :id and day < :today")
+    List<Long> trained = lifters.stream().map(id -> app.jdbc()
+        .sql("select max(id) from training_session where lifter_id = :id and day < :today")
         .param("id", id).param("today", TestApp.TODAY).query(Long.class).single()).toList();
     measure("a keystroke on the board", WARM, COUNTED, i -> coach.post("/lifters/" + lifter.apply(i) + "/week/line?day=" + day,
         Map.of("lift", "squat", "work", TYPED.get(i % TYPED.size()), "kind", "MAIN", "caret", "3"), "HX-Request", "true"));
@@ -61,9 +62,11 @@ class PageLoad {
   private static void logged(TestApp app) {
     long corwin = app.lifter("Corwin");
     long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
-    UUID line = app.jdbc().sql("select s.ref from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day >= :today and s.lift = 'squat' order by t.day limit 1")
+    UUID line = app.jdbc().sql("select s.ref from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l "
+        + "and t.day >= :today and s.lift = 'squat' order by t.day limit 1")
         .param("l", corwin).param("today", TestApp.TODAY).query(UUID.class).single();
-    time("the weeks written anew after a logged set", WARM / 4, COUNTED / 8, () -> app.bean(CurrentClub.class).within(club, () -> app.bean(Programs.class).logged(line)));
+    time("the weeks written anew after a logged set", WARM / 4, COUNTED / 8, () -> app.bean(CurrentClub.class)
+        .within(club, () -> app.bean(Programs.class).logged(line)));
   }
 
   private static void time(String what, int warm, int counted, Runnable work) {
@@ -103,7 +106,8 @@ class PageLoad {
     }
     Arrays.sort(micros);
     Arrays.sort(database);
-    System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms, p99 %.1f ms; its SQL median %.1f ms, p95 %.1f ms; page / SQL %.1f; %d statements, %.1f kB%n",
+    System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms, p99 %.1f ms; its SQL median %.1f ms, p95 %.1f ms; page / "
+        + "SQL %.1f; %d statements, %.1f kB%n",
         what, micros[counted / 2] / 1e3, micros[counted * 95 / 100] / 1e3, micros[counted * 99 / 100] / 1e3, database[counted / 2] / 1e3,
         database[counted * 95 / 100] / 1e3, micros[counted / 2] / (double) Math.max(1, database[counted / 2]), statements, bytes / 1e3);
   }
@@ -112,23 +116,32 @@ class PageLoad {
   private static List<Long> fill(JdbcClient jdbc, long like) {
     String club = "(select club_id from demo_week)";
     for (int i = 0; i < LIFTERS; i++) {
-      jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select nextval('yarbel_id'), club_id, place_id, :name, unit, sex, birth_year, '', 0, 127 from lifter where id = :like")
+      jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select "
+          + "nextval('yarbel_id'), club_id, place_id, :name, unit, sex, birth_year, '', 0, 127 from lifter where id = :like")
           .param("name", "Load " + i).param("like", like).update();
     }
-    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, estimate_ng, sd_ng, estimate_on, last_trained, version) "
-        + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
+    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, "
+        + "estimate_ng, sd_ng, estimate_on, last_trained, version) "
+        + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, "
+        + "n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
         + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like")
             .param("like", like).update();
     jdbc.sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), " + club
         + ", l.id, :monday - 7 * w + d, 0 "
         + "from lifter l cross join generate_series(-3, " + WEEKS + ") w cross join unnest(array[0, 2, 4, 5]) d where l.name like 'Load %'")
             .param("monday", TestApp.TODAY).update();
-    jdbc.sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), t.club_id, t.id, p, case p when 1 then 'MAIN' else 'ASSISTANCE' end, "
-        + "case p when 1 then (array['squat', 'bench', 'deadlift'])[1 + t.id % 3] when 2 then 'front-squat' else 'row' end, case p when 1 then '4x5 75%' when 2 then '4x5 60% of squat' else '4x8' end, 0 "
-        + "from training_session t join lifter l on l.id = t.lifter_id and l.name like 'Load %' cross join generate_series(1, 3) p").update();
-    jdbc.sql("insert into logged_set (id, club_id, lifter_id, session_id, line, issue_number, part, set_number, lift, day, load_ng, unit, reps, rpe_halves, to_failure, flagged, entry_key, logged_at, version) "
-        + "select nextval('yarbel_id'), t.club_id, t.lifter_id, t.id, s.ref, 1, 1, n, s.lift, t.day, 80000000000000, 'KG', 5, 16, false, false, gen_random_uuid(), now(), 0 "
-        + "from training_session t join slot s on s.session_id = t.id and s.club_id = t.club_id join lifter l on l.id = t.lifter_id and l.name like 'Load %' cross join generate_series(1, 4) n where t.day < :today")
+    jdbc.sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), "
+        + "t.club_id, t.id, p, case p when 1 then 'MAIN' else 'ASSISTANCE' end, "
+        + "case p when 1 then (array['squat', 'bench', 'deadlift'])[1 + t.id % 3] when 2 then 'front-squat' else 'row' end, "
+        + "case p when 1 then '4x5 75%' when 2 then '4x5 60% of squat' else '4x8' end, 0 "
+        + "from training_session t join lifter l on l.id = t.lifter_id and l.name like 'Load %' cross join generate_series(1, 3) p")
+        .update();
+    jdbc.sql("insert into logged_set (id, club_id, lifter_id, session_id, line, issue_number, part, set_number, lift, day, "
+        + "load_ng, unit, reps, rpe_halves, to_failure, flagged, entry_key, logged_at, version) "
+        + "select nextval('yarbel_id'), t.club_id, t.lifter_id, t.id, s.ref, 1, 1, n, s.lift, t.day, 80000000000000, 'KG', 5, "
+        + "16, false, false, gen_random_uuid(), now(), 0 "
+        + "from training_session t join slot s on s.session_id = t.id and s.club_id = t.club_id join lifter l on l.id = "
+        + "t.lifter_id and l.name like 'Load %' cross join generate_series(1, 4) n where t.day < :today")
         .param("today", TestApp.TODAY).update();
     jdbc.sql("analyze").update();
     return new ArrayList<>(jdbc.sql("select id from lifter where name like 'Load %' order by id").query(Long.class).list());

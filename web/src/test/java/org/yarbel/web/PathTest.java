@@ -42,13 +42,20 @@ class PathTest {
     long medley = app.session("Brannoc", TestApp.TODAY.plusDays(5));
     long speed = app.session("Tamsin", TestApp.TODAY.plusDays(2));
     List<String> coachPaths = List.of("/", "/?find=zzz", "/lifters/new", "/lifters/" + corwin, "/lifters/" + corwin + "/week",
-        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/lifters/" + tamsin + "/week", "/sessions/" + medley + "/card", "/sessions/" + speed + "/card", "/account", "/nowhere", "/kit", "/lifters/" + tamsin + "/weeks", "/lifters/" + tamsin + "/progressions",
-        "/lifters/" + tamsin + "/progressions?lift=Squat&method=goal-wave", "/lifters/" + corwin + "/sheet", "/methods", "/methods/ladder", "/groups",
-        "/groups/" + app.jdbc().sql("select id from lifter_group where name = 'Evening group'").query(Long.class).single() + "/week", "/library", "/checks", "/contests", "/contests/new", "/contests/" + contest, "/lifters/" + emeric + "/runway", "/lifters/" + emeric + "/runway?block=2",
-        "/lifters/" + app.lifter("Rosalind") + "/runway", "/lifters/" + app.lifter("Rosalind") + "/runway/refit", "/lifters/" + app.lifter("Brannoc") + "/runway", "/lifters/" + emeric + "/runway/workbook",
-        "/lifters/" + emeric + "/calendar", "/lifters/" + app.lifter("Sunniva") + "/week", "/lifts?find=squat", "/workbench/estimate?load=140&reps=5&rpe=8",
-        "/workbench/chart", "/workbench/plates?loads=60+100+182.5", "/workbench/ramp?top=240", "/workbench/bands?kind=chains&bar=140&chainMass=9",
-        "/workbench/points?bodyMass=93&total=800", "/workbench/units?amount=100");
+        "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/sessions/" + past + "/card", "/lifters/"
+        + tamsin + "/week", "/sessions/" + medley + "/card", "/sessions/" + speed + "/card", "/account", "/nowhere", "/kit",
+        "/lifters/" + tamsin + "/weeks", "/lifters/" + tamsin + "/progressions",
+        "/lifters/" + tamsin + "/progressions?lift=Squat&method=goal-wave", "/lifters/" + corwin + "/sheet", "/methods",
+        "/methods/ladder", "/groups",
+        "/groups/" + app.jdbc().sql("select id from lifter_group where name = 'Evening group'").query(Long.class)
+        .single() + "/week", "/library", "/checks", "/contests", "/contests/new", "/contests/" + contest, "/lifters/" + emeric
+        + "/runway", "/lifters/" + emeric + "/runway?block=2",
+        "/lifters/" + app.lifter("Rosalind") + "/runway", "/lifters/" + app.lifter("Rosalind") + "/runway/refit", "/lifters/"
+        + app.lifter("Brannoc") + "/runway", "/lifters/" + emeric + "/runway/workbook",
+        "/lifters/" + emeric + "/calendar", "/lifters/" + app.lifter("Sunniva") + "/week", "/lifts?find=squat",
+        "/workbench/estimate?load=140&reps=5&rpe=8",
+        "/workbench/chart", "/workbench/plates?loads=60+100+182.5", "/workbench/ramp?top=240",
+        "/workbench/bands?kind=chains&bar=140&chainMass=9", "/workbench/points?bodyMass=93&total=800", "/workbench/units?amount=100");
     Map<String, Long> wide = new TreeMap<>();
     browser.signIn("coach");
     for (String path : coachPaths) {
@@ -148,7 +155,8 @@ class PathTest {
     browser.card(session);
     List<String> panels = browser.all(".panel").stream().map(p -> p.getDomAttribute("data-panel-id")).toList();
     String second = panels.get(1);
-    Number done = (Number) browser.driver().executeScript("return document.querySelector('.panel:not([hidden]) .btn-go').getBoundingClientRect().bottom");
+    Number done = (Number) browser.driver().executeScript("return document.querySelector('.panel:not([hidden]) "
+        + ".btn-go').getBoundingClientRect().bottom");
     assertThat(done.doubleValue()).as("Done lies on the first screen").isLessThanOrEqualTo(844);
     assertThat(browser.find(".shell").getSize().getHeight()).as("one line of head").isLessThanOrEqualTo(60);
     browser.press(browser.find(".sky a[data-panel='" + second + "'] .touch"));
@@ -166,7 +174,8 @@ class PathTest {
       less.click();
     }
     assertThat(browser.find(".panel:not([hidden]) input[name=reps]").getDomProperty("value")).as("not below none").isEqualTo("0");
-    for (WebElement target : browser.all(".panel:not([hidden]) .stepper button, .panel:not([hidden]) .pads label, .panel:not([hidden]) .btn")) {
+    for (WebElement target : browser.all(".panel:not([hidden]) .stepper button, .panel:not([hidden]) .pads label, "
+        + ".panel:not([hidden]) .btn")) {
       assertThat(target.getSize().getHeight()).as("big enough to hit: " + target.getText()).isGreaterThanOrEqualTo(44);
     }
   }
@@ -185,7 +194,8 @@ class PathTest {
     browser.offline(false);
     browser.awaitText(".panel:not([hidden]) .field-error", "The reps must be from 0 to 100 but were -5.");
     assertThat(browser.find(".panel:not([hidden]) input[name=reps]").getDomProperty("value")).isEqualTo("-5");
-    assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :id").param("id", session).query(Long.class).single()).isZero();
+    assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :id").param("id", session).query(Long.class)
+        .single()).isZero();
   }
 
   @Test
@@ -225,17 +235,21 @@ class PathTest {
       browser.find(day + " .new .work").sendKeys(work.split(" ", 2)[1], Keys.ENTER);
       browser.awaitText(day + " .slot[data-slot] .words", work.startsWith("bench") ? "3 sets of 5 at 60 %" : "3 sets of 5 at 70 %");
     }
-    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Squat", "Bench press");
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value"))
+        .containsExactly("Squat", "Bench press");
     browser.all(day + " .handle").get(1).sendKeys(Keys.ARROW_UP);
     browser.awaitText(day + " .said", "Moved.");
-    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Bench press", "Squat");
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value"))
+        .containsExactly("Bench press", "Squat");
     assertThat(browser.driver().switchTo().activeElement().getAttribute("class")).as("the handle keeps the focus").contains("handle");
     browser.click(day + " .said button");
     browser.awaitText(".said", "The session stands as before.");
-    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Squat", "Bench press");
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value"))
+        .containsExactly("Squat", "Bench press");
     browser.drag(browser.all(day + " .slot[data-slot] .handle").get(1), browser.all(day + " .slot[data-slot]").get(0), 3);
     browser.awaitText(day + " .said", "Moved.");
-    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value")).containsExactly("Bench press", "Squat");
+    assertThat(browser.all(day + " .slot[data-slot] .lift")).extracting(field -> field.getAttribute("value"))
+        .containsExactly("Bench press", "Squat");
 
     WebElement work = browser.all(day + " .slot[data-slot] .work[name=work]").get(0);
     work.sendKeys(" re");

@@ -35,17 +35,20 @@ class RefitLoad {
     List<Long> lifters = fill(app.jdbc(), app.lifter("Odile"));
     LocalDate day = TestApp.TODAY.plusWeeks(15).plusDays(5);
     long contest = app.bean(CurrentClub.class).within(who.clubId(), () -> app.bean(Contests.class).keep(null, said(day)).id());
-    app.jdbc().sql("insert into contest_entry (id, club_id, contest_id, lifter_id) select nextval('yarbel_id'), club_id, :contest, id from lifter where name like 'Load %'")
+    app.jdbc().sql("insert into contest_entry (id, club_id, contest_id, lifter_id) select nextval('yarbel_id'), club_id, "
+        + ":contest, id from lifter where name like 'Load %'")
         .param("contest", contest).update();
     JdbcClient.create(app.owner()).sql("vacuum analyze").update();
-    run(app, who, "copy-plan", app.jdbc().sql("select ref::text from lifter where id = :id").param("id", app.lifter("Emeric")).query(String.class).single(), lifters, "plans copied");
+    run(app, who, "copy-plan", app.jdbc().sql("select ref::text from lifter where id = :id").param("id", app.lifter("Emeric"))
+        .query(String.class).single(), lifters, "plans copied");
     // as the database does by itself a minute after a table has grown; contests move later than that
     JdbcClient.create(app.owner()).sql("vacuum analyze").update();
     for (int weeks : new int[] {-4, 3, -4, -2}) {
       app.bean(CurrentClub.class).within(who.clubId(), () -> app.bean(Contests.class).keep(contest, said(day.plusWeeks(weeks))).id());
       run(app, who, "refit", "", lifters, "plans refitted, the contest moved to " + weeks + " weeks");
     }
-    assertThat(app.jdbc().sql("select count(*) from long_plan where contest_id = :c and document like '%' || :day || '%'").param("c", contest)
+    assertThat(app.jdbc().sql("select count(*) from long_plan where contest_id = :c and document like '%' || :day || '%'")
+        .param("c", contest)
         .param("day", day.minusWeeks(2).toString()).query(Integer.class).single()).isEqualTo(LIFTERS);
     Client coach = Client.of(app, "coach");
     long[] micros = new long[120];
@@ -57,11 +60,13 @@ class RefitLoad {
       }
     }
     Arrays.sort(micros);
-    System.out.printf(Locale.ROOT, "the Runway: median %.0f ms, p95 %.0f ms%n", micros[micros.length / 2] / 1e3, micros[micros.length * 95 / 100] / 1e3);
+    System.out.printf(Locale.ROOT, "the Runway: median %.0f ms, p95 %.0f ms%n", micros[micros.length / 2] / 1e3,
+        micros[micros.length * 95 / 100] / 1e3);
   }
 
   private static Contest.ContestSaid said(LocalDate day) {
-    return new Contest.ContestSaid("Load Open", Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "", "", RuleSet.CLASSIC, "", "", List.of());
+    return new Contest.ContestSaid("Load Open", Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "", "", RuleSet.CLASSIC,
+        "", "", List.of());
   }
 
   private static void run(TestApp app, SignedIn who, String kind, String document, List<Long> lifters, String what) {
@@ -74,21 +79,27 @@ class RefitLoad {
       LockSupport.parkNanos(20_000_000);
       progress = club.within(who.clubId(), () -> jobs.progress(job));
     }
-    System.out.printf(Locale.ROOT, "%s: %d lifters in %.1f s, %d failed%n", what, progress.done(), (System.nanoTime() - from) / 1e9, progress.failed());
+    System.out.printf(Locale.ROOT, "%s: %d lifters in %.1f s, %d failed%n", what, progress.done(),
+        (System.nanoTime() - from) / 1e9, progress.failed());
   }
 
   private static List<Jobs.Item> items(TestApp app, List<Long> lifters) {
-    return app.jdbc().sql("select ref::text as key, name from lifter where id in (:ids)").param("ids", lifters).query(Jobs.Item.class).list();
+    return app.jdbc().sql("select ref::text as key, name from lifter where id in (:ids)").param("ids", lifters)
+        .query(Jobs.Item.class).list();
   }
 
   private static List<Long> fill(JdbcClient jdbc, long like) {
     for (int i = 0; i < LIFTERS; i++) {
-      jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select nextval('yarbel_id'), club_id, place_id, :name, unit, sex, birth_year, '', 0, 127 from lifter where id = :like")
+      jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select "
+          + "nextval('yarbel_id'), club_id, place_id, :name, unit, sex, birth_year, '', 0, 127 from lifter where id = :like")
           .param("name", "Load " + i).param("like", like).update();
     }
-    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, estimate_ng, sd_ng, estimate_on, last_trained, version) "
-        + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
-        + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like").param("like", like).update();
+    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, "
+        + "estimate_ng, sd_ng, estimate_on, last_trained, version) "
+        + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, "
+        + "n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
+        + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like")
+        .param("like", like).update();
     return jdbc.sql("select id from lifter where name like 'Load %' order by id").query(Long.class).list();
   }
 }

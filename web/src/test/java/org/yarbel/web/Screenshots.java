@@ -66,7 +66,8 @@ class Screenshots {
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));
     long singles = app.session("Tamsin", TestApp.TODAY.plusDays(2));
     browser.signIn("tamsin").phone().open("/sessions/" + singles + "/card");
-    browser.driver().executeScript("const panel = document.querySelector('.panel:has(.clock)').dataset.panelId; document.querySelector(`.overview a[data-panel='${panel}']`).click()");
+    browser.driver().executeScript("const panel = document.querySelector('.panel:has(.clock)').dataset.panelId; "
+        + "document.querySelector(`.overview a[data-panel='${panel}']`).click()");
     browser.driver().executeScript("document.querySelector('.panel:not([hidden]) .ramp summary')?.click()");
     browser.press(browser.await(".clock .btn-go"));
     picture(browser, "card-clock");

@@ -58,7 +58,8 @@ public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Load
 
   private static @Nullable ResolvedSet attempt(Resolver.Request request, List<ResolvedSet> planned, ResolvedSet top, Loadables loadables) {
     int sets = (int) planned.stream().filter(set -> set.part() == top.part()).count();
-    Optional<LoggedSet> last = request.logged().stream().filter(set -> set.part() == top.part()).max(Comparator.comparingInt(LoggedSet::set));
+    Optional<LoggedSet> last = request.logged().stream().filter(set -> set.part() == top.part())
+        .max(Comparator.comparingInt(LoggedSet::set));
     int number = Math.max(sets, last.map(LoggedSet::set).orElse(0)) + 1;
     boolean goneOn = request.logged().stream().anyMatch(set -> set.part() > top.part());
     if (goneOn || number > sets + MOST_ATTEMPTS) {

@@ -126,7 +126,8 @@ public record Caution(String code, String text, @Nullable String reason, List<In
 
   /** Lowered with help. */
   public static Caution negative() {
-    return Kind.NEGATIVE.saying("Spotters on both sides for every rep, a pin below, the last work of the day; 3 s each way and full range.");
+    return Kind.NEGATIVE.saying("Spotters on both sides for every rep, a pin below, the last work of the day; 3 s each way and "
+        + "full range.");
   }
 
   static Caution spottersCarry(String load, String over) {
@@ -134,7 +135,8 @@ public record Caution(String code, String text, @Nullable String reason, List<In
   }
 
   static Caution level(String method, Level level) {
-    return Kind.LEVEL.saying(level == Level.BEGINNER ? method + " not for beginners: choose plain sets." : method + " with care at this level.");
+    return Kind.LEVEL.saying(level == Level.BEGINNER ? method + " not for beginners: choose plain sets."
+        : method + " with care at this level.");
   }
 
   static Caution bandPair() {

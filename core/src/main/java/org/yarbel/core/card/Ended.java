@@ -37,7 +37,8 @@ public final class Ended {
     for (int number = 1; number <= line.parts().size(); number++) {
       int part = number;
       OptionalDouble end = rpe(line.parts().get(part - 1));
-      boolean over = end.isPresent() && logged.stream().anyMatch(set -> set.part() == part && set.rpe() != null && set.rpe().value() >= end.getAsDouble());
+      boolean over = end.isPresent() && logged.stream().anyMatch(set -> set.part() == part && set.rpe() != null
+          && set.rpe().value() >= end.getAsDouble());
       if (over) {
         places.stream().filter(place -> place.part() == part).forEach(needless::add);
       }

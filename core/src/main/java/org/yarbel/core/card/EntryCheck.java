@@ -49,7 +49,8 @@ public final class EntryCheck {
     Integer most = asked.repsTo() != null ? asked.repsTo() : asked.reps();
     boolean open = most == null || asked.role() == Role.OPEN || asked.role() == Role.PLUS || asked.role() == Role.TIMED;
     int limit = open ? MOST_OPEN_REPS : 2 * most + MORE_REPS;
-    return typed.reps() <= limit ? Optional.empty() : Optional.of(new EntryDoubt.Doubt("Is that right? " + typed.reps() + " reps were typed, "
+    return typed.reps() <= limit ? Optional.empty()
+        : Optional.of(new EntryDoubt.Doubt("Is that right? " + typed.reps() + " reps were typed, "
         + (open ? "as many as possible" : most.toString()) + (open || most != 1 ? " were asked." : " was asked."), null));
   }
 
@@ -71,7 +72,8 @@ public final class EntryCheck {
       return Optional.empty();
     }
     Mass speaks = typed.load().scaled(1 / share.getAsDouble());
-    return Optional.of(new EntryDoubt.Doubt("Is that right? It speaks for a max of " + speaks.amountIn(typed.load().unit(), 0).toPlainString() + " "
+    return Optional.of(new EntryDoubt.Doubt("Is that right? It speaks for a max of " + speaks.amountIn(typed.load().unit(), 0)
+        .toPlainString() + " "
         + typed.load().unit() + ", " + Math.round(100 * Math.abs(off)) + " % " + (off < 0 ? "under" : "over") + " the "
         + max.amountIn(typed.load().unit(), 0).toPlainString() + " expected." + (single ? " The back-offs follow it." : ""), null));
   }

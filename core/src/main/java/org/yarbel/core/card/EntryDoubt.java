@@ -46,7 +46,8 @@ public final class EntryDoubt {
     if (otherUnit(entered, planned)) {
       boolean pounds = entered.compareTo(planned) > 0;
       Mass meant = entered.scaled(pounds ? 1 / KILOGRAMS_FOR_POUNDS : KILOGRAMS_FOR_POUNDS);
-      return Optional.of(new Doubt("Is it kg or lb?" + figures, near(meant, planned) ? planned : Mass.of(meant.amountIn(entered.unit(), 1), entered.unit())));
+      return Optional.of(new Doubt("Is it kg or lb?" + figures, near(meant, planned) ? planned
+          : Mass.of(meant.amountIn(entered.unit(), 1), entered.unit())));
     }
     Mass lighter = entered.compareTo(planned) < 0 ? entered : planned;
     Mass heavier = lighter == entered ? planned : entered;

@@ -83,11 +83,12 @@ final class LoadFinder implements Load.Visitor<Target> {
     Basis basis = rpeBasis();
     Mass of = request.numbers().of(basis);
     if (of == null) {
-      return problem(places.rpe(), "A load for an RPE needs an estimated or tested max, and none is known: write one down, or give a load.");
+      return problem(places.rpe(), "A load for an RPE needs an estimated or tested max, and none is known: write one down, or "
+          + "give a load.");
     }
     Mass exact = of.scaled(fraction.getAsDouble() * share).shownIn(request.unit());
-    LoadSource source = new LoadSource.ByChart(LoadSource.Number.of(null, basis, of, request.numbers()), EffortChart.repsToFailure(reps, rpe), share,
-        hanging.hung());
+    LoadSource source = new LoadSource.ByChart(LoadSource.Number.of(null, basis, of, request.numbers()),
+        EffortChart.repsToFailure(reps, rpe), share, hanging.hung());
     return new Target(exact, null, null, hanging.bar(exact), true, source);
   }
 
@@ -178,7 +179,8 @@ final class LoadFinder implements Load.Visitor<Target> {
       return Target.LIFTER_PICKS;
     }
     checkPercent(load.to() == null ? load.from() : load.to(), basis);
-    MaxNumbers numbers = load.lift() == null ? request.numbers() : Objects.requireNonNullElse(request.others().get(load.lift()), MaxNumbers.NONE);
+    MaxNumbers numbers = load.lift() == null ? request.numbers()
+        : Objects.requireNonNullElse(request.others().get(load.lift()), MaxNumbers.NONE);
     LoadSource source = new LoadSource.Share(LoadSource.Number.of(load.lift(), basis, of, numbers), load.from(), load.to(), hanging.hung());
     Target target = shares(of.shownIn(request.unit()), load.from(), load.to(), true, source);
     return target.exact() == null ? target : target.withBar(hanging.bar(target.exact()));
@@ -204,7 +206,8 @@ final class LoadFinder implements Load.Visitor<Target> {
   void checkNegative(List<ResolvedSet> planned) {
     Mass max = request.numbers().best();
     BigDecimal written = part.load() instanceof Load.Percent percent ? Objects.requireNonNullElse(percent.to(), percent.from()) : null;
-    Mass heaviest = planned.stream().map(set -> set.exactTo() == null ? set.exact() : set.exactTo()).filter(Objects::nonNull).max(Mass::compareTo).orElse(null);
+    Mass heaviest = planned.stream().map(set -> set.exactTo() == null ? set.exact() : set.exactTo()).filter(Objects::nonNull)
+        .max(Mass::compareTo).orElse(null);
     double share = written == null ? 0 : written.doubleValue();
     if (max != null && heaviest != null) {
       share = 100 * heaviest.ratioTo(max);

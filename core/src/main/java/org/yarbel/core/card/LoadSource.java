@@ -21,7 +21,8 @@ public sealed interface LoadSource {
   record Number(@Nullable String lift, Basis basis, Mass value, @Nullable LocalDate on, @Nullable String ratioOf) {
     static Number of(@Nullable String lift, Basis basis, Mass value, MaxNumbers numbers) {
       MaxNumbers.Origins origins = numbers.origins();
-      return new Number(lift, basis, value, origins.on(basis), basis == Basis.ESTIMATED || basis == Basis.TRAINING ? origins.ratioOf() : null);
+      return new Number(lift, basis, value, origins.on(basis), basis == Basis.ESTIMATED || basis == Basis.TRAINING
+          ? origins.ratioOf() : null);
     }
   }
 

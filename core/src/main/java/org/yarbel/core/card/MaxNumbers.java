@@ -25,7 +25,8 @@ public record MaxNumbers(
    * @param goalOn the day of the goal
    * @param ratioOf the lift whose estimate the estimate was taken from by the ratio, by its key; null where it is the lift's own
    */
-  public record Origins(@Nullable LocalDate testedOn, @Nullable LocalDate estimatedOn, @Nullable LocalDate goalOn, @Nullable String ratioOf) {
+  public record Origins(@Nullable LocalDate testedOn, @Nullable LocalDate estimatedOn, @Nullable LocalDate goalOn,
+      @Nullable String ratioOf) {
     /** Nobody said. */
     public static final Origins UNKNOWN = new Origins(null, null, null, null);
 

@@ -53,7 +53,8 @@ record PartCautions(Progress progress, Part part, int number, Hanging hanging) {
     Mass max = progress.request().numbers().best();
     progress.entries().stream().map(Progress.Entry::now).filter(set -> set.part() == number).map(ResolvedSet::load).filter(Objects::nonNull)
         .max(Mass::compareTo).filter(load -> max != null && load.compareTo(max) > 0)
-        .ifPresent(load -> progress.caution(Caution.spottersCarry(load.text(), load.minus(Objects.requireNonNull(max)).shownIn(progress.request().unit()).text()), number));
+        .ifPresent(load -> progress.caution(Caution.spottersCarry(load.text(), load.minus(Objects.requireNonNull(max))
+            .shownIn(progress.request().unit()).text()), number));
   }
 
   private void hangingCautions() {

@@ -69,8 +69,8 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     }
     for (LoggedSet more : progress.loggedBehind(number, last.planned().set())) {
       ResolvedSet planned = last.planned().asAttempt(more.set());
-      progress.add(new Progress.Entry(planned, planned.asLogged(more, plates(more.load(), last.onBar()), hanging.ends(more.load())), last.onBar(),
-          hanging.any()));
+      progress.add(new Progress.Entry(planned, planned.asLogged(more, plates(more.load(), last.onBar()),
+          hanging.ends(more.load())), last.onBar(), hanging.any()));
     }
   }
 
@@ -105,7 +105,8 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
     }
     ResolvedSet planned = new ResolvedSet(number, set, asked.role(), exact, load, asked.reps(), asked.repsTo(), asked.rpe(),
         asked.rpeTo(), exact == null || basis == null ? null : Double.valueOf(100 * exact.ratioTo(basis)), perSide, rest, tempo,
-        target.from(), target.to(), asked.stop(), false, hanging.ends(load), asked.clock(), asked.distance(), target.source(), rounding(target));
+        target.from(), target.to(), asked.stop(), false, hanging.ends(load), asked.clock(), asked.distance(), target.source(),
+        rounding(target));
     LoggedSet done = progress.logged(number, set);
     ResolvedSet now = done == null ? planned
         : planned.asLogged(done, plates(done.load(), target.onBar()), hanging.ends(done.load()));
@@ -114,7 +115,8 @@ final class PartResolver implements Work.Visitor<@Nullable Void> {
   }
 
   private LoadSource.Rounding rounding(Target target) {
-    boolean asItIs = target.bar() == null || !target.onBar() || request.loadables() == null || target.source() instanceof LoadSource.Written;
+    boolean asItIs = target.bar() == null || !target.onBar() || request.loadables() == null
+        || target.source() instanceof LoadSource.Written;
     return asItIs ? LoadSource.Rounding.NONE : rounding;
   }
 

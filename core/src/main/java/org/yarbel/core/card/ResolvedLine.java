@@ -45,7 +45,8 @@ public record ResolvedLine(
   /** The same with the sets alone that were done, as they were asked; where the lifter picked, with the load that was lifted. */
   public ResolvedLine onlyTried(Collection<LoggedSet> done) {
     Map<LoggedSet.Place, LoggedSet> byPlace = done.stream().collect(Collectors.toMap(LoggedSet::place, set -> set, (one, other) -> one));
-    return with(sets.stream().filter(set -> byPlace.containsKey(new LoggedSet.Place(set.part(), set.set()))).map(set -> set.load() != null ? set
+    return with(sets.stream().filter(set -> byPlace.containsKey(new LoggedSet.Place(set.part(), set.set())))
+        .map(set -> set.load() != null ? set
         : set.asLogged(Objects.requireNonNull(byPlace.get(new LoggedSet.Place(set.part(), set.set()))), null, set.ends())).toList());
   }
 

@@ -120,8 +120,8 @@ public record ResolvedSet(
   }
 
   ResolvedSet withLoad(Loading other, boolean onBar) {
-    return new ResolvedSet(part, set, role, exact, other.total(), reps, repsTo, rpe, rpeTo, percent, onBar ? other.perSide() : null, restSeconds, tempo,
-        exactFrom, exactTo, stop, logged, ends, clock, distance, source, rounding);
+    return new ResolvedSet(part, set, role, exact, other.total(), reps, repsTo, rpe, rpeTo, percent, onBar ? other.perSide()
+        : null, restSeconds, tempo, exactFrom, exactTo, stop, logged, ends, clock, distance, source, rounding);
   }
 
   ResolvedSet withRole(Role other) {

@@ -102,7 +102,8 @@ public record SessionResolver(LifterContext context) {
     Loadables loadables = known.kit().of(lift, line.beside().bar()).map(known.kit()::search).orElse(null);
     String ramp = line.beside().ramp();
     WarmUp warmUp = loadables == null ? null : new WarmUp(known.ramp(), warmTo, ramp == null ? null : HandRamp.parse(ramp, known.unit()));
-    return new Resolver.Request(parsed, known.basis(lift), Objects.requireNonNull(others.get(lift.key())), others, known.bodyMass(), loadables, known.unit(),
+    return new Resolver.Request(parsed, known.basis(lift), Objects.requireNonNull(others.get(lift.key())), others,
+        known.bodyMass(), loadables, known.unit(),
         known.chart(lift), lift.movement(), lift.variation().partial(), List.of(), warmUp, known.level(lift));
   }
 
@@ -147,6 +148,7 @@ public record SessionResolver(LifterContext context) {
     boolean used = request.line().line().parts().stream().anyMatch(part -> part.rpe() != null && part.load() == null
         || part.load() instanceof Load.Percent percent && percent.lift() == null);
     return derived && used && !lift.variation().assisted()
-        ? context.estimates().ratio(lift).map(ratio -> Caution.byRatio(context.lifts().parent(lift).orElseThrow().name(), ratio)) : Optional.empty();
+        ? context.estimates().ratio(lift).map(ratio -> Caution.byRatio(context.lifts().parent(lift).orElseThrow().name(), ratio))
+        : Optional.empty();
   }
 }

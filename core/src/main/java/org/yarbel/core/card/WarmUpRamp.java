@@ -72,7 +72,8 @@ public record WarmUpRamp(List<RampStep> steps, @Nullable String note) {
     Mass jump = warmUp.style().jump();
     WarmUpRamp ramp = jump == null ? to(top, start, loadables, movement) : even(top, start, jump, loadables);
     List<RampStep> steps = limited(warm(ramp.steps, warmUp.warmTo(), top), warmUp.style().most());
-    return steps.isEmpty() ? new WarmUpRamp(steps, ramp.note) : new WarmUpRamp(fewChanges(steps, top, movement.fromFloor(), loadables), ramp.note);
+    return steps.isEmpty() ? new WarmUpRamp(steps, ramp.note)
+        : new WarmUpRamp(fewChanges(steps, top, movement.fromFloor(), loadables), ramp.note);
   }
 
   /** What a lift that is warm still needs: what lies a last jump or more over where it was taken, at most three steps. */

@@ -11,12 +11,12 @@ import org.yarbel.core.lift.Gear;
  */
 public enum RuleSet {
   CLASSIC("classic", "Nothing that lifts: belt, knee sleeves, wrist wraps.", Gear.BELT, Gear.KNEE_SLEEVES, Gear.WRIST_WRAPS),
-  CLASSIC_WITH_WRAPS("classic with knee wraps", "As classic, with knee wraps in place of sleeves.", Gear.BELT, Gear.KNEE_SLEEVES, Gear.KNEE_WRAPS,
-      Gear.WRIST_WRAPS),
-  EQUIPPED("equipped", "Suits, shirt and wraps.", Gear.BELT, Gear.KNEE_SLEEVES, Gear.KNEE_WRAPS, Gear.WRIST_WRAPS, Gear.SQUAT_SUIT, Gear.BENCH_SHIRT,
-      Gear.DEADLIFT_SUIT),
-  STRONGMAN("strongman", "Belt, sleeves and wraps; straps and suits as the event says.", Gear.BELT, Gear.KNEE_SLEEVES, Gear.KNEE_WRAPS, Gear.WRIST_WRAPS,
-      Gear.ELBOW_SLEEVES, Gear.STRAPS, Gear.DEADLIFT_SUIT),
+  CLASSIC_WITH_WRAPS("classic with knee wraps", "As classic, with knee wraps in place of sleeves.", Gear.BELT, Gear.KNEE_SLEEVES,
+      Gear.KNEE_WRAPS, Gear.WRIST_WRAPS),
+  EQUIPPED("equipped", "Suits, shirt and wraps.", Gear.BELT, Gear.KNEE_SLEEVES, Gear.KNEE_WRAPS, Gear.WRIST_WRAPS, Gear.SQUAT_SUIT,
+      Gear.BENCH_SHIRT, Gear.DEADLIFT_SUIT),
+  STRONGMAN("strongman", "Belt, sleeves and wraps; straps and suits as the event says.", Gear.BELT, Gear.KNEE_SLEEVES,
+      Gear.KNEE_WRAPS, Gear.WRIST_WRAPS, Gear.ELBOW_SLEEVES, Gear.STRAPS, Gear.DEADLIFT_SUIT),
   OPEN("not said", "The rules are not written down.", Gear.values());
 
   private final String word;

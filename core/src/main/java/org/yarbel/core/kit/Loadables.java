@@ -85,7 +85,8 @@ public final class Loadables {
         totals[i] = empty + 2 * ownRound.sum(i);
         ownIndex[i] = rounded ? own.indexOf(ownRound.sum(i)) : i;
       }
-      return new Loadables(kit, true, own, other, new Rungs(totals, ownIndex, new int[totals.length], !rounded && other.size() == 1, false), List.of());
+      return new Loadables(kit, true, own, other, new Rungs(totals, ownIndex, new int[totals.length], !rounded
+          && other.size() == 1, false), List.of());
     }
     MixedLadder ladder = MixedLadder.of(ownRound, otherRound);
     List<MixedLadder.Mix> mixes = ladder.mixes();
@@ -206,7 +207,8 @@ public final class Loadables {
 
   /** What is meant by a load that somebody wrote: of a thing that is called by its stamp, what it truly weighs. */
   public Mass meant(Mass written) {
-    return stamps.stream().filter(stamp -> stamp.stamped().hits(written)).map(stamp -> stamp.trueMass().shownIn(unit())).findFirst().orElse(written);
+    return stamps.stream().filter(stamp -> stamp.stamped().hits(written)).map(stamp -> stamp.trueMass().shownIn(unit())).findFirst()
+        .orElse(written);
   }
 
   /** The loading of a load that somebody wrote down: exactly that with any plates, else the nearest. */

@@ -127,7 +127,8 @@ public record PlaceKit(
   private Optional<Loaded> dumbbells(MassUnit wanted) {
     List<Dumbbell> whole = dumbbells.stream().filter(d -> !d.loadable()).toList();
     if (!whole.isEmpty()) {
-      return Optional.of(new Loaded.Fixed(masses(whole, Dumbbell::trueMass), wanted, whole.stream().filter(d -> !d.stamped().hits(d.trueMass()))
+      return Optional.of(new Loaded.Fixed(masses(whole, Dumbbell::trueMass), wanted,
+          whole.stream().filter(d -> !d.stamped().hits(d.trueMass()))
           .map(d -> new Stamp(d.stamped(), d.trueMass())).toList()));
     }
     return dumbbells.stream().filter(Dumbbell::loadable).findFirst()

@@ -119,8 +119,10 @@ public final class Catalogue {
    */
   public Lift family(Lift lift) {
     Lift head = lift;
-    for (Optional<Lift> parent = parent(lift); parent.isPresent() && parent.get().movement() == lift.movement(); parent = parent(parent.get())) {
+    Optional<Lift> parent = parent(lift);
+    while (parent.isPresent() && parent.get().movement() == lift.movement()) {
       head = parent.get();
+      parent = parent(head);
     }
     return head;
   }

@@ -103,7 +103,8 @@ public record Arrangement(List<Line> lines, Groups groups) {
     } else if (members(number).size() == 2 && groups.numbered(number).filter(g -> g.group().equals(Group.ofLines(2))).isPresent()) {
       then = groups.with(new Groups.Numbered(number, Group.ofLines(3), null));
     }
-    return Optional.of(new Arrangement(lines.stream().map(line -> line.ref().equals(ref) || line.equals(above) ? line.in(number) : line).toList(), then));
+    return Optional.of(new Arrangement(lines.stream().map(line -> line.ref().equals(ref) || line.equals(above) ? line.in(number)
+        : line).toList(), then));
   }
 
   /** Lets a line be done by itself: out of the middle it goes behind the group, so that the others stay together. */
@@ -159,10 +160,12 @@ public record Arrangement(List<Line> lines, Groups groups) {
     Map<UUID, Line> byRef = new HashMap<>();
     without.lines.forEach(line -> byRef.put(line.ref(), line));
     List<Line> order = without.own();
-    without.lines.stream().filter(line -> !line.own() && (without.stands(line, byRef.get(line.again())) || begun.test(line.ref()))).forEach(order::add);
+    without.lines.stream().filter(line -> !line.own() && (without.stands(line, byRef.get(line.again())) || begun.test(line.ref())))
+        .forEach(order::add);
     for (Groups.Numbered second : without.groups.all()) {
       if (second.again() != null) {
-        SlotKind kind = order.stream().filter(line -> Objects.equals(line.group(), second.number())).findFirst().map(Line::kind).orElse(SlotKind.COOL_DOWN);
+        SlotKind kind = order.stream().filter(line -> Objects.equals(line.group(), second.number())).findFirst().map(Line::kind)
+            .orElse(SlotKind.COOL_DOWN);
         List<Line> firsts = order.stream().filter(line -> second.again().equals(line.group())).toList();
         firsts.stream().filter(first -> order.stream().noneMatch(line -> first.ref().equals(line.again())))
             .map(first -> second(first, kind, second.number())).toList().forEach(order::add);
@@ -172,7 +175,8 @@ public record Arrangement(List<Line> lines, Groups groups) {
   }
 
   private boolean stands(Line line, @Nullable Line first) {
-    return first != null && groups.numbered(line.group()).filter(own -> own.again() != null && own.again().equals(first.group())).isPresent();
+    return first != null && groups.numbered(line.group()).filter(own -> own.again() != null && own.again().equals(first.group()))
+        .isPresent();
   }
 
   private Arrangement withoutGroupsOfOne() {
@@ -183,7 +187,8 @@ public record Arrangement(List<Line> lines, Groups groups) {
       }
     }
     Groups stand = left;
-    return new Arrangement(lines.stream().map(line -> line.own() && stand.numbered(line.group()).isEmpty() ? line.in(null) : line).toList(), stand);
+    return new Arrangement(lines.stream().map(line -> line.own() && stand.numbered(line.group()).isEmpty() ? line.in(null) : line)
+        .toList(), stand);
   }
 
   /** The second time of a line; it is known by what it does again, so that it is the same one when it comes back. */

@@ -77,7 +77,8 @@ public enum Deload {
       return "nothing at all";
     }
     String percent = ceilingPercent == null ? "" : " over " + ceilingPercent + " %";
-    String rpe = ceilingRpe == null ? "" : " over RPE " + (ceilingRpe % 1 == 0 ? Integer.toString(ceilingRpe.intValue()) : ceilingRpe.toString());
+    String rpe = ceilingRpe == null ? "" : " over RPE " + (ceilingRpe % 1 == 0 ? Integer.toString(ceilingRpe.intValue())
+        : ceilingRpe.toString());
     return "nothing" + percent + (percent.isEmpty() || rpe.isEmpty() ? "" : " nor") + rpe;
   }
 
@@ -194,7 +195,8 @@ public enum Deload {
     // to a step that plates make, the lower of two equally near
     BigDecimal step = mass.unit().usualStep();
     BigDecimal half = mass.amountIn(mass.unit(), 2).multiply(BigDecimal.valueOf(HALF));
-    BigDecimal amount = half.compareTo(step) < 0 ? half.setScale(1, RoundingMode.HALF_UP) : half.divide(step, 0, RoundingMode.HALF_DOWN).multiply(step);
+    BigDecimal amount = half.compareTo(step) < 0 ? half.setScale(1, RoundingMode.HALF_UP)
+        : half.divide(step, 0, RoundingMode.HALF_DOWN).multiply(step);
     return Mass.of(amount.max(BigDecimal.ONE), mass.unit());
   }
 

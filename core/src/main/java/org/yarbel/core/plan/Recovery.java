@@ -48,7 +48,8 @@ public final class Recovery {
 
   /** What makes recovery longer or shorter. Common practice; the size of the effect is our own. */
   public enum Modifier {
-    HEAVIER(true), TALLER(true), STRONGER(true), ADVANCED(true), OLDER(true), LOW_BAR(true), CONVENTIONAL(true), WIDE_GRIP(true), PEAKING(true),
+    HEAVIER(true), TALLER(true), STRONGER(true), ADVANCED(true), OLDER(true), LOW_BAR(true), CONVENTIONAL(true), WIDE_GRIP(true),
+        PEAKING(true),
     LIGHTER(false), SHORTER(false), NEWER(false), SUMO(false), HIGH_BAR(false), FRONT(false), CLOSE_GRIP(false);
 
     private final boolean lengthens;

@@ -27,7 +27,8 @@ public record WeekTotals(List<OfLift> lifts, Map<Muscle, Double> muscles, double
    * @param zones reps in each zone of intensity, main work and close variants
    * @param days how many days it is trained on
    */
-  public record OfLift(Lift lift, long hardSets, double reps, double tonnes, Map<Zone, Double> zones, int days, double topPercent, double load) {}
+  public record OfLift(Lift lift, long hardSets, double reps, double tonnes, Map<Zone, Double> zones, int days, double topPercent,
+      double load) {}
 
   /** Sums up the lines of a week. */
   public static WeekTotals of(List<CountedLine> lines) {
@@ -51,7 +52,8 @@ public record WeekTotals(List<OfLift> lifts, Map<Muscle, Double> muscles, double
   }
 
   private static OfLift family(List<CountedLine> lines) {
-    return new OfLift(lines.get(0).head(), lines.stream().mapToLong(CountedLine::hardSets).sum(), lines.stream().mapToDouble(CountedLine::reps).sum(),
+    return new OfLift(lines.get(0).head(), lines.stream().mapToLong(CountedLine::hardSets).sum(),
+        lines.stream().mapToDouble(CountedLine::reps).sum(),
         lines.stream().mapToDouble(CountedLine::tonnes).sum(), zones(lines), (int) lines.stream().map(CountedLine::day).distinct().count(),
         lines.stream().mapToDouble(CountedLine::topPercent).max().orElse(0), lines.stream().mapToDouble(CountedLine::sessionLoad).sum());
   }

@@ -84,7 +84,8 @@ public final class MaxTracker {
    * @param skipped the places in the list given of the sets that took no part
    * @param before the filter as it was before the last day; null where it had not begun
    */
-  public record Track(List<Point> points, @Nullable Estimate now, @Nullable Standing standing, List<Integer> skipped, @Nullable Checkpoint before) {}
+  public record Track(List<Point> points, @Nullable Estimate now, @Nullable Standing standing, List<Integer> skipped,
+      @Nullable Checkpoint before) {}
 
   /**
    * The filter after a day, to the last digit: a set of a later day goes on from it, without those before.
@@ -245,7 +246,8 @@ public final class MaxTracker {
     }
 
     void day(LocalDate date, Integer[] order, int from, int to) {
-      before = state.day == null ? null : new Checkpoint(state.day, state.x, state.p, state.lastTrained, state.layoffDrop, flagsRunning, flagSide);
+      before = state.day == null ? null : new Checkpoint(state.day, state.x, state.p, state.lastTrained, state.layoffDrop,
+          flagsRunning, flagSide);
       startFromTest(date);
       state.advance(date);
       Observation chosen = null;

@@ -131,7 +131,8 @@ public record RatingBias(List<Pair> pairs) {
     if (of(log).steers(level, today)) {
       return log;
     }
-    Observation first = tested ? null : log.stream().filter(set -> set.eligible() && !set.toFailure()).min(Comparator.comparing(Observation::date)).orElse(null);
+    Observation first = tested ? null : log.stream().filter(set -> set.eligible() && !set.toFailure())
+        .min(Comparator.comparing(Observation::date)).orElse(null);
     return log.stream().map(set -> set == first ? set : set.withoutRating()).toList();
   }
 

@@ -28,7 +28,8 @@ import org.yarbel.core.plan.progress.Method;
  * @param pains present ones that have a score
  * @param free days of the week that can be trained on; none where nobody said
  */
-public record Athlete(@Nullable Sex sex, @Nullable Integer age, boolean dieting, boolean strained, @Nullable Level level, Map<String, Mass> maxes,
+public record Athlete(@Nullable Sex sex, @Nullable Integer age, boolean dieting, boolean strained, @Nullable Level level,
+    Map<String, Mass> maxes,
     Map<String, Mass> heaviest, Map<String, Goal> goals, Map<String, List<Method>> methods, List<Pain> pains, Set<DayOfWeek> free) {
   /** What is aimed at, and on what day; the start of the way there where it is known. */
   public record Goal(Mass max, @Nullable LocalDate on, @Nullable Mass startMax, @Nullable LocalDate startOn) {}
@@ -37,7 +38,8 @@ public record Athlete(@Nullable Sex sex, @Nullable Integer age, boolean dieting,
   public record Pain(String place, int score) {}
 
   /** Who they are, whatever they lift. */
-  public record Person(@Nullable Sex sex, @Nullable Integer age, boolean dieting, boolean strained, List<Pain> pains, Set<DayOfWeek> free) {}
+  public record Person(@Nullable Sex sex, @Nullable Integer age, boolean dieting, boolean strained, List<Pain> pains,
+      Set<DayOfWeek> free) {}
 
   /**
    * What is known of one of their lifts.
@@ -70,7 +72,8 @@ public record Athlete(@Nullable Sex sex, @Nullable Integer age, boolean dieting,
     Map<String, Goal> goals = new HashMap<>();
     Map<String, Mass> most = new HashMap<>(heaviest);
     // a lift without a number is on no page: its level is nobody's word
-    Level level = lifts.stream().filter(lift -> lift.powerlift() && lift.numbers().best() != null).map(OfLift::level).max(Comparator.naturalOrder()).orElse(null);
+    Level level = lifts.stream().filter(lift -> lift.powerlift() && lift.numbers().best() != null).map(OfLift::level)
+        .max(Comparator.naturalOrder()).orElse(null);
     for (OfLift lift : lifts) {
       lift.goal().ifPresent(goal -> goals.put(lift.lift(), goal));
       if (lift.powerlift() && lift.numbers().best() != null) {
@@ -80,7 +83,8 @@ public record Athlete(@Nullable Sex sex, @Nullable Integer age, boolean dieting,
         most.merge(lift.lift(), lift.tested(), (one, other) -> one.compareTo(other) > 0 ? one : other);
       }
     }
-    return new Athlete(person.sex(), person.age(), person.dieting(), person.strained(), level, maxes, most, goals, methods, person.pains(), person.free());
+    return new Athlete(person.sex(), person.age(), person.dieting(), person.strained(), level, maxes, most, goals, methods,
+        person.pains(), person.free());
   }
 
   private static final Map<String, Integer> VERY_STRONG_KG = Map.of("squat", 400, "bench", 230, "deadlift", 380);

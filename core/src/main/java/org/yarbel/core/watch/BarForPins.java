@@ -33,7 +33,8 @@ final class BarForPins implements Check {
       boolean pins = line.counted().lift().variation().traits().containsKey(Variation.Trait.PINS);
       boolean chains = line.work().parts().stream().anyMatch(part -> part.option(Option.Chains.class).isPresent());
       if ((pins || chains) && !line.bar().pinsAllowed()) {
-        findings.add(at(Severity.STOP, line.counted(), "The " + line.bar().name() + " is not ticked under “Pins and chains” in the kit room: choose another bar under More.", null));
+        findings.add(at(Severity.STOP, line.counted(), "The " + line.bar().name()
+            + " is not ticked under “Pins and chains” in the kit room: choose another bar under More.", null));
       }
       Movement movement = line.counted().lift().movement();
       if (!line.bar().fitsSafeties() && (movement == Movement.SQUAT || movement == Movement.BENCH) && line.counted().hard()) {

@@ -41,7 +41,8 @@ final class BelievableGoal implements Check {
         if (gain > believable) {
           findings.add(of(Severity.DOUBT, lift, "The goal of " + goal.max().text() + " in the " + Words.lift(lift) + " is "
               + Words.number(100 * gain / (max.nanograms() / 1e12)) + " % over the "
-              + (begun ? "max it began from, with " : "estimate with ") + Count.of(Math.round(weeks), "week") + (begun ? " for it; " : " to go; ") + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
+              + (begun ? "max it began from, with " : "estimate with ") + Count.of(Math.round(weeks), "week")
+              + (begun ? " for it; " : " to go; ") + Words.number(100 * believable / (max.nanograms() / 1e12)) + " % is believable."));
         }
       }
     });

@@ -31,7 +31,8 @@ final class Bunched implements Check {
     List<LocalDate> days = List.copyOf(week.byDay().keySet());
     // an easy week, one that ends on the platform, and one that takes every day there is are not to be spread
     boolean contest = week.daysToContest().orElse(CONTEST_NEAR) < CONTEST_NEAR;
-    boolean allThereIs = !week.athlete().free().isEmpty() && days.stream().map(LocalDate::getDayOfWeek).collect(Collectors.toSet()).containsAll(week.athlete().free());
+    boolean allThereIs = !week.athlete().free().isEmpty() && days.stream().map(LocalDate::getDayOfWeek).collect(Collectors.toSet())
+        .containsAll(week.athlete().free());
     if (days.size() < LEAST_DAYS || contest || allThereIs || week.deload() != null) {
       return List.of();
     }

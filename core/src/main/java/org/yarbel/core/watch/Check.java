@@ -40,7 +40,8 @@ public interface Check {
   /** What is found in the parts of all lines. */
   static List<Finding> inParts(WatchedWeek week, OfPart looking) {
     List<Finding> findings = new ArrayList<>();
-    week.lines().forEach(line -> IntStream.range(0, line.work().parts().size()).forEach(part -> looking.look(line, part).ifPresent(findings::add)));
+    week.lines().forEach(line -> IntStream.range(0, line.work().parts().size())
+        .forEach(part -> looking.look(line, part).ifPresent(findings::add)));
     return findings;
   }
 

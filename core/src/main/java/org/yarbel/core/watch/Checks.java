@@ -9,7 +9,8 @@ import java.util.Optional;
 public final class Checks {
   private static final List<Check> ALL = List.of(new Clearance(), new MethodForLevel(), new BarForPins(), new OutOfReach(),
       new NotLoadable(), new ToFailure(),
-      new PercentAgainstRpe(), new LatePercentage(), new UnderCeiling(), new ZoneLimit(), new ClusterTooHeavy(), new WhereItSits(), new ConsecutiveDays(), new SquatThenDeadlift(),
+      new PercentAgainstRpe(), new LatePercentage(), new UnderCeiling(), new ZoneLimit(), new ClusterTooHeavy(), new WhereItSits(),
+      new ConsecutiveDays(), new SquatThenDeadlift(),
           new HardDaysRunning(),
       new ManyHardDays(), new Bunched(), new Seldom(), new AllRaised(), new VolumeRise(), new AssistanceOutnumbers(), new MainShare(),
           new DeloadDue(),

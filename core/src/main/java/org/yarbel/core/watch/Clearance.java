@@ -36,7 +36,8 @@ final class Clearance implements Check {
       hardest.ifPresent(line -> findings.add(at(Severity.STOP, line, "The lifter is " + age
           + ": work at the limit wants a clinician's clearance, a guardian's word and somebody watching.", null)));
     }
-    week.athlete().pains().stream().filter(pain -> pain.score() >= week.of(Threshold.PAIN)).max(Comparator.comparingInt(Athlete.Pain::score))
+    week.athlete().pains().stream().filter(pain -> pain.score() >= week.of(Threshold.PAIN))
+        .max(Comparator.comparingInt(Athlete.Pain::score))
         .ifPresent(pain -> hardest.ifPresent(line -> findings.add(at(Severity.DOUBT, line, "The " + pain.place() + " hurts, " + pain.score()
             + " of 10, and this goes near the limit: reduce it, or swap it for what does not hurt, and see a clinician.", null))));
     return findings;

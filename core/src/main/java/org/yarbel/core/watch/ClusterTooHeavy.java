@@ -45,15 +45,19 @@ final class ClusterTooHeavy implements Check {
 
   private Optional<Finding> look(WatchedLine line, int index, Part part, Around.ShortCluster last) {
     Mass lighter = Singles.lighter(last.load());
-    Optional<Mass> planned = line.counted().sets().stream().map(CountedSet::set).filter(set -> set.part() == index + 1).map(set -> set.load())
+    Optional<Mass> planned = line.counted().sets().stream().map(CountedSet::set).filter(set -> set.part() == index + 1)
+        .map(set -> set.load())
         .filter(Objects::nonNull).max(Comparator.naturalOrder());
-    if (planned.isEmpty() || planned.get().nanograms() <= lighter.nanograms() + Mass.of(lighter.unit().usualStep(), lighter.unit()).nanograms() / 2) {
+    if (planned.isEmpty() || planned.get().nanograms() <= lighter.nanograms() + Mass.of(lighter.unit().usualStep(), lighter.unit())
+        .nanograms() / 2) {
       return Optional.empty();
     }
     Mass load = Mass.of(lighter.amountIn(lighter.unit(), 1), lighter.unit());
-    return Optional.of(at(Severity.NOTE, line.counted(), "On " + Words.day(last.day()) + ", " + last.day() + ", a round at " + last.load().text() + " had "
+    return Optional.of(at(Severity.NOTE, line.counted(), "On " + Words.day(last.day()) + ", " + last.day() + ", a round at "
+        + last.load().text() + " had "
         + Count.of(last.singles(), "single") + ": under four it is 5 % lighter next time.",
-        new Finding.Mend(Words.with(line.work(), index, new Part(part.work(), new Load.OfMass(load), part.rpe(), part.options())), load.text() + " in place of "
+        new Finding.Mend(Words.with(line.work(), index, new Part(part.work(), new Load.OfMass(load), part.rpe(), part.options())),
+            load.text() + " in place of "
             + planned.get().text())));
   }
 }

@@ -30,7 +30,8 @@ final class DeloadDue implements Check {
     int running = week.weeksSinceDeload() + 1;
     boolean tapering = week.daysToContest().orElse(TAPER_DAYS) < TAPER_DAYS;
     return week.deload() == null && !tapering && running > most && !week.lines().isEmpty()
-        ? List.of(of(Severity.DOUBT, "", "This is week " + running + (running > WatchedWeek.LOOKED_BACK ? " or later" : "") + " without a deload; at this level and in this life one is due after "
+        ? List.of(of(Severity.DOUBT, "", "This is week " + running + (running > WatchedWeek.LOOKED_BACK ? " or later" : "")
+            + " without a deload; at this level and in this life one is due after "
             + most + " at most."))
         : List.of();
   }

@@ -16,8 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param mend what would put it right; null where only a person can
  * @param move the move that would put it right; null where none does
  */
-public record Finding(String check, Severity severity, String sentence, String source, @Nullable LocalDate day, @Nullable Long line, String lift,
-    @Nullable Mend mend, @Nullable Move move) {
+public record Finding(String check, Severity severity, String sentence, String source, @Nullable LocalDate day,
+    @Nullable Long line, String lift, @Nullable Mend mend, @Nullable Move move) {
   /** One that no move puts right. */
   public Finding(String check, Severity severity, String sentence, String source, @Nullable LocalDate day, @Nullable Long line, String lift,
       @Nullable Mend mend) {

@@ -34,7 +34,8 @@ final class HardDaysRunning implements Layout.LayoutCheck {
       int running = last - first + 1;
       if (running >= bound && !hard.get(last).isBefore(week.monday())) {
         LocalDate day = hard.get(first + bound - 1).isBefore(week.monday()) ? week.monday() : hard.get(first + bound - 1);
-        findings.add(on(Severity.DOUBT, day, "", running + " hard days running, " + Words.day(hard.get(first)) + " to " + Words.day(hard.get(last))
+        findings.add(on(Severity.DOUBT, day, "", running + " hard days running, " + Words.day(hard.get(first)) + " to "
+            + Words.day(hard.get(last))
             + ": put an easy or free day between."));
       }
     }

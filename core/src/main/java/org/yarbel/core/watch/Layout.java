@@ -40,7 +40,8 @@ final class Layout {
       return Optional.empty();
     }
     Set<String> faults = keys(week);
-    return List.of(day, day.minusDays(1)).stream().flatMap(from -> week.hardLifts(from).stream().filter(lift -> fault.lift().isEmpty() || lift.equals(fault.lift())
+    return List.of(day, day.minusDays(1)).stream()
+        .flatMap(from -> week.hardLifts(from).stream().filter(lift -> fault.lift().isEmpty() || lift.equals(fault.lift())
         || !from.equals(day)).flatMap(lift -> days(week, lift, from).map(to -> moved(week, lift, from, to)).flatMap(Optional::stream)))
         .filter(move -> better(week.moved(move.lines(), move.to()), key(fault), faults)).findFirst();
   }
@@ -48,7 +49,8 @@ final class Layout {
   /** The days a lift could go to, the nearest first; one on which it stands already is none, or two sessions would become one. */
   private static Stream<LocalDate> days(WatchedWeek week, String lift, LocalDate from) {
     return week.monday().datesUntil(week.monday().plusWeeks(1)).filter(to -> !to.equals(from) && !to.isBefore(week.around().today())
-        && week.byDay().getOrDefault(to, List.of()).stream().noneMatch(line -> line.counted().head().key().equals(lift) && line.counted().kind().counts())
+        && week.byDay().getOrDefault(to, List.of()).stream().noneMatch(line -> line.counted().head().key().equals(lift)
+            && line.counted().kind().counts())
         && (week.athlete().free().isEmpty() || week.athlete().free().contains(to.getDayOfWeek())))
         .sorted(Comparator.comparingLong(to -> Math.abs(ChronoUnit.DAYS.between(from, to))));
   }

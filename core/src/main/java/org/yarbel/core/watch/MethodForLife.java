@@ -35,7 +35,8 @@ final class MethodForLife implements Check {
             + " at high frequency: what feeds recovery is missing. Fewer days."));
       }
       if (week.athlete().dieting() && methods.contains(Method.GOAL_WAVE)) {
-        findings.add(of(Severity.DOUBT, lift, "Dieting and a wave to a goal in the " + Words.lift(lift) + ": gains are not to be planned on."));
+        findings.add(of(Severity.DOUBT, lift, "Dieting and a wave to a goal in the " + Words.lift(lift)
+            + ": gains are not to be planned on."));
       }
       Optional<WatchedLine> beginner = week.lines().stream().filter(line -> line.counted().head().key()
           .equals(lift) && line.level() == Level.BEGINNER).findFirst();
@@ -43,9 +44,11 @@ final class MethodForLife implements Check {
         findings.add(of(Severity.DOUBT, lift, "The " + Words.lift(lift)
             + " is not learned yet: at high frequency only with somebody watching, or the mistake is practised."));
       }
-      long days = week.lines().stream().map(WatchedLine::counted).filter(line -> line.head().key().equals(lift)).map(CountedLine::day).distinct().count();
+      long days = week.lines().stream().map(WatchedLine::counted).filter(line -> line.head().key().equals(lift))
+          .map(CountedLine::day).distinct().count();
       if (beginner.isPresent() && lift.equals("deadlift") && methods.contains(Method.NOVICE_LINEAR) && days > 1) {
-        findings.add(of(Severity.NOTE, lift, "The deadlift on " + Count.of(days, "day") + ": a true beginner pulls heavy once a week, one to three sets."));
+        findings.add(of(Severity.NOTE, lift, "The deadlift on " + Count.of(days, "day")
+            + ": a true beginner pulls heavy once a week, one to three sets."));
       }
       if (beginner.isPresent() && methods.contains(Method.ROTATION)) {
         findings.add(of(Severity.STOP, lift, "Rotating maxes are not for a beginner in the " + Words.lift(lift) + "."));

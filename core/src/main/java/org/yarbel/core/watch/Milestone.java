@@ -47,8 +47,10 @@ final class Milestone implements Check {
       if (counted.lift().powerlift() && ever != null && top.isPresent() && top.get().compareTo(ever) > 0) {
         first(top.get(), ever).filter(mark -> said.add(counted.lift().key() + mark)).ifPresent(mark ->
             findings.add(at(Severity.NOTE, counted, top.get().text() + " is the first time at " + mark
-                + ". Round numbers unsettle some: the way around goes from just under to just over, " + under(mark, top.get()).number() + " and then "
-                + over(mark, top.get()).text() + ".", mend(line, top.get(), ever.compareTo(under(mark, top.get())) >= 0 ? over(mark, top.get()) : under(mark, top
+                + ". Round numbers unsettle some: the way around goes from just under to just over, " + under(mark, top.get())
+                .number() + " and then "
+                + over(mark, top.get()).text() + ".", mend(line, top.get(), ever.compareTo(under(mark, top.get())) >= 0
+                    ? over(mark, top.get()) : under(mark, top
                     .get())))));
       }
     }
@@ -72,7 +74,8 @@ final class Milestone implements Check {
       boolean written = part.load() instanceof Load.OfMass || part.load() instanceof Load.Percent percent && percent.to() == null;
       boolean lands = line.counted().sets().stream().anyMatch(set -> set.set().part() == number && load.equals(set.set().load()));
       if (written && lands && !part.changesLoadOnTheWay()) {
-        return new Finding.Mend(Words.with(line.work(), i, new Part(part.work(), new Load.OfMass(around), part.rpe(), part.options())), around.text()
+        return new Finding.Mend(Words.with(line.work(), i, new Part(part.work(), new Load.OfMass(around), part.rpe(),
+            part.options())), around.text()
             + " in place of " + load.text());
       }
     }

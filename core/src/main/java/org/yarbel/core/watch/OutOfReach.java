@@ -31,7 +31,8 @@ final class OutOfReach implements Check {
     List<Finding> findings = new ArrayList<>();
     for (WatchedLine line : week.lines()) {
       CountedLine counted = line.counted();
-      boolean written = line.work().parts().stream().anyMatch(part -> part.load() instanceof Load.OfMass || part.load() instanceof Load.Percent);
+      boolean written = line.work().parts().stream().anyMatch(part -> part.load() instanceof Load.OfMass
+          || part.load() instanceof Load.Percent);
       if (!written || !counted.kind().mainWork() || !counted.lift().onBar() || counted.lift().variation().partial() || line.work().parts()
           .stream().anyMatch(Part::changesLoadOnTheWay)) {
         continue;
@@ -41,7 +42,8 @@ final class OutOfReach implements Check {
       // what is only foreseen shows where the line is likely to end: another check says so
       if (top >= week.of(Threshold.OUT_OF_REACH) && !line.forecast()) {
         findings.add(at(Severity.STOP, counted, Words.number(top)
-            + " % of today's estimate: nobody lifts that for sets. The numbers changed since it was written, or it was meant otherwise.", null));
+            + " % of today's estimate: nobody lifts that for sets. The numbers changed since it was written, or it was meant "
+            + "otherwise.", null));
       } else if (top < NOTHING) {
         findings.add(at(Severity.DOUBT, counted, Words.number(top)
             + " % of today's estimate is nothing: was another lift meant, or another number?", null));

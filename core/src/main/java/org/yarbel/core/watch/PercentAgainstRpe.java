@@ -39,7 +39,8 @@ final class PercentAgainstRpe implements Check {
     CountedLine counted = line.counted();
     double target = Objects.requireNonNull(part.rpe()).middle();
     Optional<CountedSet> first = counted.sets().stream()
-        .filter(set -> set.set().part() == index + 1 && !Double.isNaN(set.percent()) && set.set().tellsOfMax() && !set.set().logged()).findFirst();
+        .filter(set -> set.set().part() == index + 1 && !Double.isNaN(set.percent()) && set.set().tellsOfMax()
+            && !set.set().logged()).findFirst();
     OptionalDouble reps = first.map(set -> counted.chart().curve().repsAt(Math.min(set.percent() / 100, 1))).orElse(OptionalDouble.empty());
     if (reps.isEmpty()) {
       return Optional.empty();
@@ -55,7 +56,8 @@ final class PercentAgainstRpe implements Check {
     if (share.isPresent() && percent.to() == null) {
       double to = percent.from().doubleValue() * 100 * share.getAsDouble() / set.percent();
       mend = new Finding.Mend(Words.with(line.work(), index, new Part(part.work(), Words.share(percent, to), part.rpe(), part.options())),
-          Words.number(Words.halfBelow(to).doubleValue()) + " % in place of " + percent.from() + " %, which goes with RPE " + Words.number(target));
+          Words.number(Words.halfBelow(to).doubleValue()) + " % in place of " + percent.from() + " %, which goes with RPE "
+          + Words.number(target));
     }
     return Optional.of(at(Severity.DOUBT, counted, Words.number(set.percent()) + " % for " + Words.number(set.reps()) + " is about RPE "
         + predicted(predicted) + ", but RPE " + Words.number(target) + " is written.", mend));

@@ -27,7 +27,8 @@ final class Taper implements Check {
 
   @Override
   public String source() {
-    return "Bosquet et al. 2007, from memory: volume 41–60 % down over about two weeks, intensity kept. The steps of 30, 50 and 70 % are common practice.";
+    return "Bosquet et al. 2007, from memory: volume 41–60 % down over about two weeks, intensity kept. The steps of 30, 50 and "
+        + "70 % are common practice.";
   }
 
   @Override
@@ -55,7 +56,8 @@ final class Taper implements Check {
     };
     if (usual >= FEW && now.hardSets() > (Tapering.left(weeksOut) + TOLERANCE) * usual) {
       findings.add(of(Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets" + when + ", after up to "
-          + usual + " a week: volume is down by about " + FALL[weeksOut] + " % there, " + Math.round(Tapering.left(weeksOut) * usual) + " sets."));
+          + usual + " a week: volume is down by about " + FALL[weeksOut] + " % there, "
+          + Math.round(Tapering.left(weeksOut) * usual) + " sets."));
     }
     if (weeksOut > 0 && top >= HEAVY && now.topPercent() > 0 && now.topPercent() < TOO_LIGHT) {
       findings.add(of(Severity.NOTE, now.lift().key(), now.lift().name() + ": nothing over " + Words.number(now.topPercent()) + " %" + when

@@ -58,9 +58,12 @@ final class ToFailure implements Check {
     return counted.sets().stream().filter(set -> set.set().part() == index + 1 && closed(set.set()) && set.rpe() >= bound - TOLERANCE
         && !set.set().logged()
             && !(set.reps() == 1 && set.percent() <= 100)).findFirst()
-        .map(set -> line.forecast() ? foreseen(counted, set) : at(byDesign(line) ? Severity.NOTE : Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep" : " reps") + " at " + Words.number(set.percent())
+        .map(set -> line.forecast() ? foreseen(counted, set)
+            : at(byDesign(line) ? Severity.NOTE : Severity.DOUBT, counted, Words.number(set.reps()) + (set.reps() == 1 ? " rep"
+                : " reps") + " at " + Words.number(set.percent())
             + " % of the estimate come to RPE " + (set.rpe() > 10.05 ? "10 and beyond" : Words.number(set.rpe())) + " by the chart"
-            + (strict ? ", with a slow tempo or short rests." : ".") + (byDesign(line) ? " The ladder goes there by design: spotters, safeties." : ""),
+            + (strict ? ", with a slow tempo or short rests." : ".") + (byDesign(line)
+                ? " The ladder goes there by design: spotters, safeties." : ""),
             byDesign(line) ? null : mend(line, index, set)));
   }
 
@@ -76,7 +79,8 @@ final class ToFailure implements Check {
 
   /** Shares of a goal take for granted that the max grows on the way: today's judges none of the weeks to come. */
   private static boolean ofTheGoal(WatchedWeek week, WatchedLine line, Part part) {
-    return line.byMethod() && week.monday().isAfter(week.around().today()) && part.load() instanceof Load.Percent percent && percent.basis() == Basis.GOAL;
+    return line.byMethod() && week.monday().isAfter(week.around().today()) && part.load() instanceof Load.Percent percent
+        && percent.basis() == Basis.GOAL;
   }
 
   private static boolean closed(ResolvedSet set) {

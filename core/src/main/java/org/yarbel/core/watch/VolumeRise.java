@@ -36,9 +36,11 @@ final class VolumeRise implements Check {
       double rise = mean == 0 ? 0 : 100 * (now.hardSets() / mean - 1);
       if (now.hardSets() >= FEW && rise > week.of(Threshold.VOLUME_RISE)) {
         boolean design = week.byMethod(now.lift().key());
-        findings.add(of(design ? Severity.NOTE : Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets() + " hard sets after "
+        findings.add(of(design ? Severity.NOTE : Severity.DOUBT, now.lift().key(), now.lift().name() + ": " + now.hardSets()
+            + " hard sets after "
             + Words.number(mean) + " on average of the last "
-            + (week.past().size() == 1 ? "week" : Count.of(week.past().size(), "week")) + " without a deload, " + Math.round(rise) + " % more. " + (design ? "The method writes it so." : "On purpose it is fine when a deload follows.")));
+            + (week.past().size() == 1 ? "week" : Count.of(week.past().size(), "week")) + " without a deload, " + Math.round(rise)
+            + " % more. " + (design ? "The method writes it so." : "On purpose it is fine when a deload follows.")));
       }
     }
     return findings;

@@ -23,11 +23,11 @@ import org.yarbel.core.plan.progress.Method;
  * @param bar it is done with; null where there is none
  * @param place in its session, from 1
  */
-public record WatchedLine(CountedLine counted, CountedLine asked, WorkLine work, @Nullable Mass basisMax, @Nullable Level level, @Nullable Method method,
-    boolean edited, boolean forecast, @Nullable Bar bar, int place) {
+public record WatchedLine(CountedLine counted, CountedLine asked, WorkLine work, @Nullable Mass basisMax, @Nullable Level level,
+    @Nullable Method method, boolean edited, boolean forecast, @Nullable Bar bar, int place) {
   /** One of which nothing is logged. */
-  public WatchedLine(CountedLine counted, WorkLine work, @Nullable Mass basisMax, @Nullable Level level, @Nullable Method method, boolean edited,
-      boolean forecast, @Nullable Bar bar, int place) {
+  public WatchedLine(CountedLine counted, WorkLine work, @Nullable Mass basisMax, @Nullable Level level, @Nullable Method method,
+      boolean edited, boolean forecast, @Nullable Bar bar, int place) {
     this(counted, counted, work, basisMax, level, method, edited, forecast, bar, place);
   }
 

@@ -72,7 +72,8 @@ public final class WatchedWeek {
     this.totals = WeekTotals.of(lines.stream().map(WatchedLine::counted).toList());
     this.volume = WeekTotals.of(lines.stream().map(WatchedLine::asked).toList());
     lines.forEach(line -> days.computeIfAbsent(line.counted().day(), day -> new ArrayList<>()).add(line));
-    Map<LocalDate, List<CountedLine>> before = around.before().stream().filter(line -> line.day().isBefore(monday)).collect(Collectors.groupingBy(CountedLine::day));
+    Map<LocalDate, List<CountedLine>> before = around.before().stream().filter(line -> line.day().isBefore(monday))
+        .collect(Collectors.groupingBy(CountedLine::day));
     before.forEach((day, of) -> hard.put(day, hardLifts(of)));
     days.forEach((day, of) -> hard.put(day, hardLifts(of.stream().filter(line -> !practice(line)).map(WatchedLine::counted).toList())));
   }
@@ -106,7 +107,8 @@ public final class WatchedWeek {
 
   /** Whether all that a family does in it stands as methods write it. */
   boolean byMethod(String family) {
-    return lines.stream().filter(line -> line.counted().head().key().equals(family) && line.counted().kind().counts()).allMatch(WatchedLine::byMethod);
+    return lines.stream().filter(line -> line.counted().head().key().equals(family) && line.counted().kind().counts())
+        .allMatch(WatchedLine::byMethod);
   }
 
   /** The Monday it begins on. */
@@ -197,6 +199,7 @@ public final class WatchedWeek {
     List<CountedLine> main = family.stream().filter(line -> line.kind().mainWork() && line.work().stream().allMatch(set -> set.set()
         .tellsOfMax())).toList();
     Map<Zone, Double> zones = WeekTotals.zones(main);
-    return zones.entrySet().stream().anyMatch(zone -> zone.getKey() != Zone.UNDER_70 && zone.getValue() >= HARD_SHARE_OF_ZONE * zone.getKey().most());
+    return zones.entrySet().stream().anyMatch(zone -> zone.getKey() != Zone.UNDER_70
+        && zone.getValue() >= HARD_SHARE_OF_ZONE * zone.getKey().most());
   }
 }

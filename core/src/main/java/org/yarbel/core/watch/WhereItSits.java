@@ -45,15 +45,19 @@ final class WhereItSits implements Check {
   public List<Finding> look(WatchedWeek week) {
     List<Finding> findings = new ArrayList<>();
     boolean lower = week.deload() != null || !week.athlete().pains().isEmpty() || week.daysToContest().isPresent();
-    Map<String, List<WatchedLine>> families = week.lines().stream().filter(line -> line.counted().kind().mainWork() && line.counted().mainOrClose()
-        && line.level() != null && !line.byMethod()).collect(Collectors.groupingBy(line -> line.counted().head().key(), TreeMap::new, Collectors.toList()));
+    Map<String, List<WatchedLine>> families = week.lines().stream().filter(line -> line.counted().kind().mainWork()
+        && line.counted().mainOrClose()
+        && line.level() != null && !line.byMethod())
+        .collect(Collectors.groupingBy(line -> line.counted().head().key(), TreeMap::new, Collectors.toList()));
     families.forEach((lift, lines) -> {
-      List<Double> percents = lines.stream().flatMap(line -> line.counted().work().stream()).filter(CountedSet::hard).map(CountedSet::percent)
+      List<Double> percents = lines.stream().flatMap(line -> line.counted().work().stream()).filter(CountedSet::hard)
+          .map(CountedSet::percent)
           .filter(percent -> !Double.isNaN(percent)).sorted().toList();
       Range range = Range.of(lines.get(0).level());
       double middle = percents.isEmpty() ? 0 : percents.get(percents.size() / 2);
       if (!lower && percents.size() >= FEW && (middle < range.from() || middle > range.to())) {
-        findings.add(of(Severity.NOTE, lift, "Half of the hard sets of the " + Words.lift(lift) + " sit at " + Words.number(middle) + " % or more; at this level most work at "
+        findings.add(of(Severity.NOTE, lift, "Half of the hard sets of the " + Words.lift(lift) + " sit at " + Words.number(middle)
+            + " % or more; at this level most work at "
             + range.from() + "–" + range.to() + " %. Injured and older lifters stay lower."));
       }
     });

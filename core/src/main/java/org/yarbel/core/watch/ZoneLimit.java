@@ -40,7 +40,8 @@ final class ZoneLimit implements Check {
       families.forEach((lift, family) -> WeekTotals.zones(family.stream().map(WatchedLine::counted).toList()).forEach((zone, reps) -> {
         String design = design(family, zone);
         if (reps > zone.most() && said.add(design.isEmpty() ? lift + zone : design)) {
-          findings.add(on(design.isEmpty() && zone != Zone.UNDER_70 ? Severity.DOUBT : Severity.NOTE, day, lift, family.get(0).counted().head()
+          findings.add(on(design.isEmpty() && zone != Zone.UNDER_70 ? Severity.DOUBT : Severity.NOTE, day, lift,
+              family.get(0).counted().head()
               .name() + " on " + Words.day(day) + ": " + Math.round(reps)
               + " reps at " + zone.word() + ", where a session bears " + zone.fewest() + "–" + zone.most() + " (best " + zone.best() + ")."
                   + design));

@@ -33,8 +33,8 @@ class AfterwardsTest {
   }
 
   private static Resolver.Request request(String line, LoggedSet... logged) {
-    return new Resolver.Request(WorkLine.parse(line), Basis.ESTIMATED, new MaxNumbers(null, kg("195"), null, null), Map.of(), kg("92"), KG, MassUnit.KG,
-        EffortChart.HOUSE, Movement.SQUAT, false, List.of(logged), WarmUp.SHRINKING, null);
+    return new Resolver.Request(WorkLine.parse(line), Basis.ESTIMATED, new MaxNumbers(null, kg("195"), null, null), Map.of(),
+        kg("92"), KG, MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, false, List.of(logged), WarmUp.SHRINKING, null);
   }
 
   private static LoggedSet done(int part, int set, String load, int reps, Double rpe) {
@@ -93,8 +93,10 @@ class AfterwardsTest {
     assertThat(Ended.needless(build, List.of(done(1, 1, "140", 4, 6.0), done(1, 2, "150", 4, 7.5)))).isEmpty();
     assertThat(Ended.needless(build, List.of(done(1, 1, "140", 4, 6.0), done(1, 2, "160", 4, 8.0)))).containsExactlyInAnyOrder(
         new LoggedSet.Place(1, 3), new LoggedSet.Place(1, 4));
-    assertThat(Ended.needless(WorkLine.parse("5x3 80% until @9").line(), List.of(done(1, 1, "155", 3, 8.0), done(1, 2, "155", 3, 9.0)))).hasSize(3);
-    assertThat(Ended.needless(WorkLine.parse("5x3 80% @8").line(), List.of(done(1, 1, "155", 3, 9.5)))).as("an RPE to aim at ends nothing").isEmpty();
+    assertThat(Ended.needless(WorkLine.parse("5x3 80% until @9").line(),
+        List.of(done(1, 1, "155", 3, 8.0), done(1, 2, "155", 3, 9.0)))).hasSize(3);
+    assertThat(Ended.needless(WorkLine.parse("5x3 80% @8").line(), List.of(done(1, 1, "155", 3, 9.5))))
+        .as("an RPE to aim at ends nothing").isEmpty();
   }
 
   private static String loads(Map<?, Mass> loads) {
@@ -109,7 +111,8 @@ class AfterwardsTest {
     // 182.5 x 0.95 = 173.4, down to what loads; 155 x 0.9 = 139.5
     assertThat(ways.attempt().load()).isEqualTo(kg("172.5"));
     assertThat(ways.attempt().set()).as("behind the planned one, so that the miss stays").isEqualTo(2);
-    assertThat(loads(ways.cut().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, way -> way.getValue().total())))).isEqualTo("140");
+    assertThat(loads(ways.cut().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, way -> way.getValue().total()))))
+        .isEqualTo("140");
     assertThat(ways.cut()).hasSize(4);
 
     Resolver.Request again = request("1x1 @8; 4x4 -15%", done(1, 1, "182.5", 0, null), done(1, 2, "172.5", 1, 8.5));
@@ -133,12 +136,14 @@ class AfterwardsTest {
     AfterMiss enough = AfterMiss.of(request("1x1 @8; 4x4 -15%", tried.toArray(LoggedSet[]::new))).orElseThrow();
     assertThat(enough.attempt()).isNull();
     assertThat(enough.cut()).as("but the back-offs can be cut").hasSize(4);
-    assertThat(AfterMiss.of(request("1x1 @8; 4x4 -15%", done(1, 1, "182.5", 0, null), done(2, 1, "140", 4, null))).orElseThrow().attempt()).isNull();
+    assertThat(AfterMiss.of(request("1x1 @8; 4x4 -15%", done(1, 1, "182.5", 0, null), done(2, 1, "140", 4, null))).orElseThrow()
+        .attempt()).isNull();
   }
 
   @Test
   void aWarmUpThatWasMadeHidesNoMiss() {
-    assertThat(AfterMiss.due(Resolver.resolve(request("warm 1x5 60kg; 1x1 @8; 4x4 -15%", done(1, 1, "60", 5, null), done(2, 1, "182.5", 0, null))))).isTrue();
+    assertThat(AfterMiss.due(Resolver.resolve(request("warm 1x5 60kg; 1x1 @8; 4x4 -15%", done(1, 1, "60", 5, null),
+        done(2, 1, "182.5", 0, null))))).isTrue();
   }
 
   @Test
@@ -167,7 +172,8 @@ class AfterwardsTest {
   }
 
   private static List<String> rows(String line, int table) {
-    return BackOffTable.of(request(line)).get(table).rows().stream().map(row -> row.reference().number() + ">" + row.then().total().number()).toList();
+    return BackOffTable.of(request(line)).get(table).rows().stream()
+        .map(row -> row.reference().number() + ">" + row.then().total().number()).toList();
   }
 
   @Test
@@ -195,8 +201,8 @@ class AfterwardsTest {
     List<String> rows = rows("1x1 182.5kg; 3x4 -7.5% each", 0);
     assertThat(rows).contains("117.5>107.5").doesNotContain("112.5>105");
     assertThat(BackOffTable.of(request("1x1 182.5kg; 3x4 -7.5% each")).get(0).each()).isTrue();
-    Resolver.Request bare = new Resolver.Request(WorkLine.parse("1x1 182.5kg; 3x4 -10kg"), Basis.ESTIMATED, MaxNumbers.NONE, Map.of(), null, null, MassUnit.KG,
-        EffortChart.HOUSE, Movement.SQUAT, false, List.of(), null, null);
+    Resolver.Request bare = new Resolver.Request(WorkLine.parse("1x1 182.5kg; 3x4 -10kg"), Basis.ESTIMATED, MaxNumbers.NONE,
+        Map.of(), null, null, MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, false, List.of(), null, null);
     assertThat(BackOffTable.of(bare)).as("on no bar").isEmpty();
   }
 
@@ -220,7 +226,8 @@ class AfterwardsTest {
 
   @Test
   void theLighterAttemptIsOfTheHeaviestAndTheCutOfAllThatHangsOnIt() {
-    AfterMiss ways = AfterMiss.of(request("warm 1x3 190kg; 1x1 182.5kg; 1x2 170kg; 2x4 -15%; 3x8", done(2, 1, "182.5", 0, null))).orElseThrow();
+    AfterMiss ways = AfterMiss.of(request("warm 1x3 190kg; 1x1 182.5kg; 1x2 170kg; 2x4 -15%; 3x8", done(2, 1, "182.5", 0, null)))
+        .orElseThrow();
     assertThat(ways.attempt().part()).isEqualTo(2);
     assertThat(ways.attempt().load()).isEqualTo(kg("172.5"));
     assertThat(ways.cut().keySet()).containsExactlyInAnyOrder(new LoggedSet.Place(4, 1), new LoggedSet.Place(4, 2));
@@ -246,10 +253,12 @@ class AfterwardsTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"1x5 137.5kg,15,false", "1x5 137.5kg,16,true", "1x4-6 137.5kg,17,false", "1x4-6 137.5kg,18,true", "1xAMRAP 60%,30,false", "timed 1x60s 60kg,30,false", "timed 1x60s 60kg,31,true"})
+  @CsvSource({"1x5 137.5kg,15,false", "1x5 137.5kg,16,true", "1x4-6 137.5kg,17,false", "1x4-6 137.5kg,18,true",
+      "1xAMRAP 60%,30,false", "timed 1x60s 60kg,30,false", "timed 1x60s 60kg,31,true"})
   void moreRepsThanTwiceAndFiveAreAskedAbout(String line, int reps, boolean asked) {
     ResolvedSet planned = Resolver.resolve(request(line)).sets().get(0);
-    assertThat(EntryCheck.about(new EntryCheck.Typed(planned.load(), reps, null, false), new EntryCheck.Expected(planned, kg("20"), null, EffortChart.HOUSE, false, true))
+    assertThat(EntryCheck.about(new EntryCheck.Typed(planned.load(), reps, null, false),
+        new EntryCheck.Expected(planned, kg("20"), null, EffortChart.HOUSE, false, true))
         .isPresent()).isEqualTo(asked);
   }
 
@@ -259,10 +268,13 @@ class AfterwardsTest {
     EntryCheck.Expected expected = new EntryCheck.Expected(straight, kg("20"), kg("195"), EffortChart.HOUSE, false, true);
     assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false), expected)).isPresent();
     assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 11, Rpe.of(10), false), expected)).isEmpty();
-    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), true), expected)).as("something was off: low is no wonder").isEmpty();
-    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false), new EntryCheck.Expected(straight, kg("20"), kg("195"), EffortChart.HOUSE, false, false)))
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), true), expected))
+        .as("something was off: low is no wonder").isEmpty();
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false),
+        new EntryCheck.Expected(straight, kg("20"), kg("195"), EffortChart.HOUSE, false, false)))
         .as("later sets may be low").isEmpty();
-    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false), new EntryCheck.Expected(straight, kg("20"), kg("0"), EffortChart.HOUSE, false, true))).isEmpty();
+    assertThat(EntryCheck.about(new EntryCheck.Typed(kg("80"), 10, Rpe.of(10), false),
+        new EntryCheck.Expected(straight, kg("20"), kg("0"), EffortChart.HOUSE, false, true))).isEmpty();
   }
 
   @Test
@@ -279,7 +291,8 @@ class AfterwardsTest {
   void dropsAreFromTheFirstOfEquallyHeavySetsWithARepMade() {
     ResolvedLine line = Resolver.resolve(request("2x1 182.5kg; 1x4 -10kg", done(1, 1, "180", 0, null), done(1, 2, "175", 1, 8.0)));
     assertThat(line.sets().get(2).load()).as("a miss leads nothing").isEqualTo(kg("165"));
-    assertThat(Resolver.resolve(request("2x1 182.5kg; 1x4 -10kg", done(1, 1, "180", 1, 9.0), done(1, 2, "180", 1, 7.0))).today()).as("what the first speaks for")
+    assertThat(Resolver.resolve(request("2x1 182.5kg; 1x4 -10kg", done(1, 1, "180", 1, 9.0), done(1, 2, "180", 1, 7.0))).today())
+        .as("what the first speaks for")
         .isEqualTo(Resolver.resolve(request("2x1 182.5kg; 1x4 -10kg", done(1, 1, "180", 1, 9.0))).today());
   }
 }

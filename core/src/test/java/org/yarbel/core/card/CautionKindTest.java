@@ -20,7 +20,8 @@ class CautionKindTest {
 
   @Test
   void codesAreTheirOwn() {
-    assertThat(Arrays.stream(Caution.Kind.values()).map(Caution.Kind::code)).doesNotHaveDuplicates().allMatch(code -> code.matches("[a-z-]+"));
+    assertThat(Arrays.stream(Caution.Kind.values()).map(Caution.Kind::code)).doesNotHaveDuplicates()
+        .allMatch(code -> code.matches("[a-z-]+"));
     assertThat(Caution.Kind.ofCode("nothing")).isEmpty();
     assertThat(new Caution("nothing", "From a card of old.", null).hurts()).isFalse();
   }

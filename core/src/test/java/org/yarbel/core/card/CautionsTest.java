@@ -38,8 +38,8 @@ class CautionsTest {
   }
 
   private static Resolver.Request request(String line, Movement movement, @Nullable Level level, Loadables loadables) {
-    return new Resolver.Request(WorkLine.parse(line), Basis.ESTIMATED, new MaxNumbers(null, kg("200"), null, null), Map.of(), kg("92"), loadables, MassUnit.KG,
-        EffortChart.HOUSE, movement, false, List.of(), null, level);
+    return new Resolver.Request(WorkLine.parse(line), Basis.ESTIMATED, new MaxNumbers(null, kg("200"), null, null), Map.of(),
+        kg("92"), loadables, MassUnit.KG, EffortChart.HOUSE, movement, false, List.of(), null, level);
   }
 
   private static List<Caution> cautions(String line, Movement movement, @Nullable Level level) {
@@ -93,7 +93,8 @@ class CautionsTest {
 
   @Test
   void theyStandAtThePartTheyAreAbout() {
-    assertThat(cautions("3x3 70%; max 1; negative 1x3 105%", Movement.BENCH, Level.BEGINNER)).filteredOn(caution -> !caution.code().equals("over-max"))
+    assertThat(cautions("3x3 70%; max 1; negative 1x3 105%", Movement.BENCH, Level.BEGINNER))
+        .filteredOn(caution -> !caution.code().equals("over-max"))
         .allSatisfy(caution -> assertThat(caution.parts()).isNotEmpty().doesNotContain(1));
   }
 
@@ -101,17 +102,23 @@ class CautionsTest {
   void aBeginnerIsToldToChooseAndALaterLifterToTakeCare() {
     assertThat(cautions("negative 1x4 100%", Movement.BENCH, Level.BEGINNER)).extracting(Caution::text)
         .contains("Assisted negatives are not for beginners: choose plain sets.");
-    assertThat(cautions("negative 1x4 100%", Movement.BENCH, Level.INTERMEDIATE)).extracting(Caution::text).contains("Assisted negatives are with care at this level.");
-    assertThat(cautions("3x3 80% reverse 30kg", Movement.SQUAT, Level.INTERMEDIATE)).extracting(Caution::text).contains("Reverse bands are with care at this level.");
-    assertThat(cautions("3x3 80% chains 20kg", Movement.SQUAT, Level.INTERMEDIATE)).extracting(Caution::text).contains("Bands and chains are with care at this level.");
+    assertThat(cautions("negative 1x4 100%", Movement.BENCH, Level.INTERMEDIATE)).extracting(Caution::text)
+        .contains("Assisted negatives are with care at this level.");
+    assertThat(cautions("3x3 80% reverse 30kg", Movement.SQUAT, Level.INTERMEDIATE)).extracting(Caution::text)
+        .contains("Reverse bands are with care at this level.");
+    assertThat(cautions("3x3 80% chains 20kg", Movement.SQUAT, Level.INTERMEDIATE)).extracting(Caution::text)
+        .contains("Bands and chains are with care at this level.");
     assertThat(cautions("1x1 100%", Movement.SQUAT, Level.ADVANCED)).extracting(Caution::text).singleElement().asString()
         .startsWith("100 % of the estimated max is all that the lifter has shown").endsWith("safeties set.");
   }
 
-  /** A full lift is planned up to 110 % of a max and 120 % of a training max, a negative up to 130 %: the figures themselves are allowed. */
+  /**
+   * A full lift is planned up to 110 % of a max and 120 % of a training max, a negative up to 130 %: the figures
+   * themselves are allowed.
+   */
   @ParameterizedTest
-  @CsvSource({"1x1 110%,true", "1x1 110.5%,false", "1x1 120% reverse 40kg,true", "negative 1x3 130%,true", "negative 1x3 130.5%,false", "negative 1x3 260kg,true",
-      "negative 1x3 262.5kg,false"})
+  @CsvSource({"1x1 110%,true", "1x1 110.5%,false", "1x1 120% reverse 40kg,true", "negative 1x3 130%,true",
+      "negative 1x3 130.5%,false", "negative 1x3 260kg,true", "negative 1x3 262.5kg,false"})
   void theMostThatIsPlannedIsAllowed(String line, boolean allowed) {
     Resolver.Request request = request(line, Movement.BENCH, Level.ADVANCED);
     if (allowed) {
@@ -146,8 +153,10 @@ class CautionsTest {
     for (double share : new double[] {0.499, 0.951, Double.NaN}) {
       assertThatThrownBy(() -> MaxNumbers.trainingFrom(kg("200"), share)).isInstanceOf(Refused.class);
     }
-    assertThatThrownBy(() -> MaxNumbers.trainingFrom(kg("200"), 0.96)).hasMessage("The training max must be from 50 to 95 % of the estimated max but was 96 %");
-    assertThat(new MaxNumbers(null, null, kg("150"), null).withEstimate(kg("200"), "squat").training()).as("one that was said stays").isEqualTo(kg("150"));
+    assertThatThrownBy(() -> MaxNumbers.trainingFrom(kg("200"), 0.96))
+        .hasMessage("The training max must be from 50 to 95 % of the estimated max but was 96 %");
+    assertThat(new MaxNumbers(null, null, kg("150"), null).withEstimate(kg("200"), "squat").training())
+        .as("one that was said stays").isEqualTo(kg("150"));
     assertThat(MaxNumbers.NONE.withEstimate(kg("200"), "squat").training()).isEqualTo(kg("180"));
   }
 

@@ -52,8 +52,8 @@ class DefaultRestTest {
 
   @Test
   void onlySetsThatCompareSaySomethingOfTheMax() {
-    for (String work : List.of("cluster 3x5 92% gap 20s", "density 5 90% in 5:00", "negative 1x5 110%", "hold 1x30s 60kg", "carry 1x20m 60kg",
-        "timed 1x60s 60kg", "warm 1x5 60%; 1x1 80%", "3x3 80% chains 15kg", "3x3 100% reverse 20kg")) {
+    for (String work : List.of("cluster 3x5 92% gap 20s", "density 5 90% in 5:00", "negative 1x5 110%", "hold 1x30s 60kg",
+        "carry 1x20m 60kg", "timed 1x60s 60kg", "warm 1x5 60%; 1x1 80%", "3x3 80% chains 15kg", "3x3 100% reverse 20kg")) {
       assertThat(first(work).tellsOfMax()).as(work).isFalse();
     }
     for (String work : List.of("5x5 75%", "max 1", "build 5 @8", "emom 5x2 80%", "series 100/120kg", "1x5+ 80%", "1xAMRAP 80%")) {

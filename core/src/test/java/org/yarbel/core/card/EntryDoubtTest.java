@@ -17,8 +17,8 @@ class EntryDoubtTest {
   @ParameterizedTest
   @CsvSource({
     "100, 100, ''", "102.5, 100, ''", "220, 100, kg or lb", "45, 100, kg or lb", "80, 100, with the bar",
-    "120, 100, with the bar", "86, 100, ''", "0, 100, nothing to lift", "84, 100, Is that right", "267.5, 167.5, Is that right", "35, 137.5, Is that right",
-    "16.75, 167.5, Is that right", "12.5, 10, ''", "15, 10, Is that right",
+    "120, 100, with the bar", "86, 100, ''", "0, 100, nothing to lift", "84, 100, Is that right", "267.5, 167.5, Is that right",
+    "35, 137.5, Is that right", "16.75, 167.5, Is that right", "12.5, 10, ''", "15, 10, Is that right",
   })
   void asksAboutTheCommonestSlips(String entered, String planned, String question) {
     String asked = EntryDoubt.about(Mass.of(entered, MassUnit.KG), Mass.of(planned, MassUnit.KG), Mass.of("20", MassUnit.KG))
@@ -69,7 +69,8 @@ class EntryDoubtTest {
   @ParameterizedTest
   @CsvSource({"213.9,100", "227,103", "213,none", "228,none", "220.5,100", "223.1,100", "223.6,101", "217.7,100"})
   void theOtherUnitIsWithinThreePercent(String entered, String instead) {
-    EntryDoubt.Doubt doubt = EntryDoubt.about(Mass.of(entered, MassUnit.KG), Mass.of("100", MassUnit.KG), Mass.of("20", MassUnit.KG)).orElseThrow();
+    EntryDoubt.Doubt doubt = EntryDoubt.about(Mass.of(entered, MassUnit.KG), Mass.of("100", MassUnit.KG),
+        Mass.of("20", MassUnit.KG)).orElseThrow();
     assertThat(doubt.question().startsWith("Is it kg or lb?")).isEqualTo(!instead.equals("none"));
     if (entered.startsWith("22") && !instead.equals("none")) {
       assertThat(doubt.instead().amountIn(MassUnit.KG, 0)).isEqualByComparingTo(Mass.of(instead, MassUnit.KG).amountIn(MassUnit.KG, 0));
@@ -80,12 +81,14 @@ class EntryDoubtTest {
   @ParameterizedTest
   @CsvSource({"230,200,false", "230.5,200,true", "170,200,false", "12.5,10,false", "12.6,10,true"})
   void farIsMoreThanFifteenPercentAndAStep(String entered, String planned, boolean asked) {
-    assertThat(EntryDoubt.about(Mass.of(entered, MassUnit.KG), Mass.of(planned, MassUnit.KG), Mass.of("0", MassUnit.KG)).isPresent()).isEqualTo(asked);
+    assertThat(EntryDoubt.about(Mass.of(entered, MassUnit.KG), Mass.of(planned, MassUnit.KG), Mass.of("0", MassUnit.KG))
+        .isPresent()).isEqualTo(asked);
   }
 
   @Test
   void aNumberInTheOtherUnitIsAskedAbout() {
-    assertThat(EntryDoubt.unit(Mass.of("220", MassUnit.KG), Mass.of("100", MassUnit.KG))).contains("Is it kg or lb? 220 kg was typed, 100 kg is known.");
+    assertThat(EntryDoubt.unit(Mass.of("220", MassUnit.KG), Mass.of("100", MassUnit.KG)))
+        .contains("Is it kg or lb? 220 kg was typed, 100 kg is known.");
     assertThat(EntryDoubt.unit(Mass.of("120", MassUnit.KG), Mass.of("100", MassUnit.KG))).isEmpty();
     assertThat(EntryDoubt.unit(Mass.of("220", MassUnit.KG), Mass.of("0", MassUnit.KG))).isEmpty();
   }

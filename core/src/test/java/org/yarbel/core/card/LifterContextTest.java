@@ -71,7 +71,8 @@ class LifterContextTest {
 
   @Test
   void aLiftLoweredWithHelpHasTheNumbersOfTheLiftAsSuch() {
-    LifterContext context = context(Map.of("bench", known("140", Basis.TESTED, Level.ADVANCED), "bench-negative", known("160", Basis.ESTIMATED, Level.BEGINNER)));
+    LifterContext context = context(Map.of("bench", known("140", Basis.TESTED, Level.ADVANCED), "bench-negative",
+        known("160", Basis.ESTIMATED, Level.BEGINNER)));
     Lift negative = lift("bench-negative");
     assertThat(context.unaided(negative)).isEqualTo(lift("bench"));
     assertThat(context.unaided(lift("squat"))).isEqualTo(lift("squat"));
@@ -100,7 +101,8 @@ class LifterContextTest {
       while (whole.variation().partial()) {
         whole = LIFTS.parent(whole).orElseThrow();
       }
-      LifterContext context = context(Map.of(whole.key(), known("200", Basis.ESTIMATED, null), partial.key(), known("230", Basis.ESTIMATED, null)));
+      LifterContext context = context(Map.of(whole.key(), known("200", Basis.ESTIMATED, null), partial.key(),
+          known("230", Basis.ESTIMATED, null)));
       assertThat(context.drawnAgainst(partial)).as(partial.key()).isEqualTo(kg("200"));
       assertThat(context.drawnAgainst(whole)).isEqualTo(kg("200"));
     }
@@ -110,11 +112,14 @@ class LifterContextTest {
   @Test
   void aLineHasTheNumbersOfEveryLiftItAsksFor() {
     LifterContext context = context(Map.of("squat", known("200", Basis.ESTIMATED, null), "deadlift", known(null, Basis.ESTIMATED, null)));
-    Map<String, Mass> asked = context.numbersFor(lift("bench"), WorkLine.parse("3x5 60% of front-squat; 3x5 60% of overhead-press")).entrySet().stream()
-        .filter(entry -> entry.getValue().estimated() != null).collect(Collectors.toMap(Map.Entry::getKey, entry -> entry.getValue().estimated()));
+    Map<String, Mass> asked = context.numbersFor(lift("bench"), WorkLine.parse("3x5 60% of front-squat; 3x5 60% of overhead-press"))
+        .entrySet().stream()
+        .filter(entry -> entry.getValue().estimated() != null)
+        .collect(Collectors.toMap(Map.Entry::getKey, entry -> entry.getValue().estimated()));
     assertThat(asked).as("the front squat's by its ratio; of the press nothing is known").containsOnlyKeys("squat", "front-squat");
     assertThat(asked.get("front-squat")).isLessThan(kg("200"));
-    assertThat(context.numbersFor(lift("bench"), WorkLine.parse("3x5 60kg"))).containsOnlyKeys("squat", "deadlift", "bench").containsEntry("bench", MaxNumbers.NONE);
+    assertThat(context.numbersFor(lift("bench"), WorkLine.parse("3x5 60kg"))).containsOnlyKeys("squat", "deadlift", "bench")
+        .containsEntry("bench", MaxNumbers.NONE);
   }
 
   @Test
@@ -123,9 +128,10 @@ class LifterContextTest {
         List.of(new Band("Red", "Made up", null, List.of(new Band.Pull(50, kg("10")), new Band.Pull(90, kg("30"))))), List.of(), List.of());
     LifterContext.Loads there = LifterContext.Loads.of(odd, LIFTS, MassUnit.KG, PlaceKit.Loaded::search);
     assertThat(there.bandsWithoutPartner()).hasSize(1);
-    LifterContext context = new LifterContext(MassUnit.KG, kg("90"), Map.of("squat", known("200", Basis.ESTIMATED, Level.ADVANCED)), RampStyle.SHRINKING, LIFTS, there);
-    for (Map.Entry<String, Boolean> line : Map.of("3x3 60% bands 10>30kg", true, "3x3 100% reverse 30kg", true, "3x3 80%; 3x3 60% bands 10>30kg", true, "3x3 80%", false,
-        "3x3 60% chains 20kg", false).entrySet()) {
+    LifterContext context = new LifterContext(MassUnit.KG, kg("90"),
+        Map.of("squat", known("200", Basis.ESTIMATED, Level.ADVANCED)), RampStyle.SHRINKING, LIFTS, there);
+    for (Map.Entry<String, Boolean> line : Map.of("3x3 60% bands 10>30kg", true, "3x3 100% reverse 30kg", true,
+        "3x3 80%; 3x3 60% bands 10>30kg", true, "3x3 80%", false, "3x3 60% chains 20kg", false).entrySet()) {
       assertThat(new SessionResolver(context).alone(PlannedLine.of(lift("squat"), line.getKey())).line().cautions().stream()
           .anyMatch(caution -> caution.code().equals("bands-differ"))).as(line.getKey()).isEqualTo(line.getValue());
     }

@@ -18,7 +18,8 @@ class LoadSourceTest {
   private static final Loadables KG = Loadables.of(Kit.standard(MassUnit.KG));
   private static final LocalDate TESTED = LocalDate.of(2025, 12, 6);
   private static final LocalDate SEEN = LocalDate.of(2026, 3, 2);
-  private static final MaxNumbers NUMBERS = new MaxNumbers(kg("195"), kg("200"), kg("180"), kg("210"), new MaxNumbers.Origins(TESTED, SEEN, null, null));
+  private static final MaxNumbers NUMBERS = new MaxNumbers(kg("195"), kg("200"), kg("180"), kg("210"),
+      new MaxNumbers.Origins(TESTED, SEEN, null, null));
 
   private static Mass kg(String amount) {
     return Mass.of(amount, MassUnit.KG);
@@ -39,19 +40,21 @@ class LoadSourceTest {
 
   @Test
   void aPercentageIsAShareOfTheNumberItNamesWithItsDay() {
-    assertThat(source("3x5 75%")).isEqualTo(new LoadSource.Share(new LoadSource.Number(null, Basis.ESTIMATED, kg("200"), SEEN, null), new BigDecimal("75"), null,
-        LoadSource.Hung.NOTHING));
-    assertThat(source("3x5 75-80% tested")).isEqualTo(new LoadSource.Share(new LoadSource.Number(null, Basis.TESTED, kg("195"), TESTED, null), new BigDecimal("75"),
-        new BigDecimal("80"), LoadSource.Hung.NOTHING));
+    assertThat(source("3x5 75%")).isEqualTo(new LoadSource.Share(new LoadSource.Number(null, Basis.ESTIMATED, kg("200"), SEEN,
+        null), new BigDecimal("75"), null, LoadSource.Hung.NOTHING));
+    assertThat(source("3x5 75-80% tested")).isEqualTo(new LoadSource.Share(new LoadSource.Number(null, Basis.TESTED, kg("195"),
+        TESTED, null), new BigDecimal("75"), new BigDecimal("80"), LoadSource.Hung.NOTHING));
     assertThat(((LoadSource.Share) source("3x5 75% tm")).of().on()).as("a training max follows the estimate").isEqualTo(SEEN);
     assertThat(((LoadSource.Share) source("3x5 75% goal")).of().on()).as("nobody said when").isNull();
   }
 
   @Test
   void anEffortIsTakenFromTheChart() {
-    assertThat(source("1x5 @8")).as("5 reps with 2 in reserve").isEqualTo(new LoadSource.ByChart(new LoadSource.Number(null, Basis.ESTIMATED, kg("200"), SEEN, null), 7, 1,
+    assertThat(source("1x5 @8")).as("5 reps with 2 in reserve")
+        .isEqualTo(new LoadSource.ByChart(new LoadSource.Number(null, Basis.ESTIMATED, kg("200"), SEEN, null), 7, 1,
         LoadSource.Hung.NOTHING));
-    assertThat(sets("build 3 @8").stream().map(set -> ((LoadSource.ByChart) set.source()).share())).as("shares of a build-up, our own default").containsExactly(0.85, 0.9, 0.95, 1.0);
+    assertThat(sets("build 3 @8").stream().map(set -> ((LoadSource.ByChart) set.source()).share()))
+        .as("shares of a build-up, our own default").containsExactly(0.85, 0.9, 0.95, 1.0);
   }
 
   @Test
@@ -85,7 +88,8 @@ class LoadSourceTest {
   @Test
   void aNumberByTheRatioNamesTheLiftItIsFrom() {
     MaxNumbers derived = MaxNumbers.NONE.withEstimate(kg("160"), "squat");
-    LoadSource source = Resolver.resolve(Resolver.Request.of(WorkLine.parse("3x5 70%"), Basis.ESTIMATED, derived, KG)).sets().get(0).source();
+    LoadSource source = Resolver.resolve(Resolver.Request.of(WorkLine.parse("3x5 70%"), Basis.ESTIMATED, derived, KG)).sets().get(0)
+        .source();
     assertThat(((LoadSource.Share) source).of().ratioOf()).isEqualTo("squat");
   }
 

@@ -91,8 +91,8 @@ class ResolvedLinesTest {
   @Test
   void looksBackOnWhatWasDoneWithoutWorkingAnythingOutAnew() {
     MaxNumbers numbers = new MaxNumbers(null, Mass.of("200", MassUnit.KG), null, null);
-    ResolvedLine planned = Resolver.resolve(new Resolver.Request(WorkLine.parse("1x1 @8; 3x4 -15%"), Basis.ESTIMATED, numbers, Map.of(), null, KG,
-        MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, false, List.of(), null, null));
+    ResolvedLine planned = Resolver.resolve(new Resolver.Request(WorkLine.parse("1x1 @8; 3x4 -15%"), Basis.ESTIMATED, numbers,
+        Map.of(), null, KG, MassUnit.KG, EffortChart.HOUSE, Movement.SQUAT, false, List.of(), null, null));
     ResolvedLine done = planned.with(List.of(new LoggedSet(1, 1, Mass.of("190", MassUnit.KG), 1, Rpe.of(9)),
         new LoggedSet(2, 1, Mass.of("150", MassUnit.KG), 3, null)));
     assertThat(done.sets()).extracting(set -> set.load().text() + (set.logged() ? " done" : "")).containsExactly(

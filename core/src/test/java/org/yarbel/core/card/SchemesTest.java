@@ -32,7 +32,8 @@ class SchemesTest {
   }
 
   private static Resolver.Request request(String line, Loadables loadables, Movement movement, boolean partial, Level level) {
-    return new Resolver.Request(WorkLine.parse(line), Basis.ESTIMATED, NUMBERS, Map.of("deadlift", new MaxNumbers(null, kg("240"), null, null)),
+    return new Resolver.Request(WorkLine.parse(line), Basis.ESTIMATED, NUMBERS,
+        Map.of("deadlift", new MaxNumbers(null, kg("240"), null, null)),
         kg("92"), loadables, MassUnit.KG, EffortChart.HOUSE, movement, partial, List.of(), WarmUp.SHRINKING, level);
   }
 
@@ -165,7 +166,8 @@ class SchemesTest {
   @Test
   void whatHasNoPlatesHasNone() {
     assertThat(line("1x5 bw+20kg; 2x8 -10%").sets()).extracting(ResolvedSet::perSide).containsOnlyNulls();
-    assertThat(line("series 100/101kg").sets()).extracting(s -> s.perSide() != null).as("101 kg cannot be loaded").containsExactly(true, false);
+    assertThat(line("series 100/101kg").sets()).extracting(s -> s.perSide() != null).as("101 kg cannot be loaded")
+        .containsExactly(true, false);
   }
 
   @Test
@@ -177,7 +179,8 @@ class SchemesTest {
     ResolvedLine series = Resolver.resolve(request("series 95/118/140kg", stones, Movement.OTHER, false, null));
     assertThat(loads(series)).as("as written").isEqualTo("95 118 140");
     assertThat(series.cautions()).extracting(Caution::text).containsExactly("Nothing here has 118 kg: 120 kg is the nearest.");
-    assertThat(loads(Resolver.resolve(request("density 5 70% in 5:00", stones, Movement.OTHER, false, null)))).as("136.5, down").isEqualTo("120");
+    assertThat(loads(Resolver.resolve(request("density 5 70% in 5:00", stones, Movement.OTHER, false, null)))).as("136.5, down")
+        .isEqualTo("120");
   }
 
   @Test
@@ -203,10 +206,12 @@ class SchemesTest {
   void saysWhatToMindWithItsReason() {
     assertThat(codes(line("3x5+ 85% tm"))).containsExactly("open-set");
     assertThat(codes(line("2xAMRAP 70% cap @8"))).as("capped well short of failure").isEmpty();
-    assertThat(codes(Resolver.resolve(request("1xAMRAP 70%", KG, Movement.DEADLIFT, false, null)))).containsExactly("open-set", "lower-back");
+    assertThat(codes(Resolver.resolve(request("1xAMRAP 70%", KG, Movement.DEADLIFT, false, null))))
+        .containsExactly("open-set", "lower-back");
     assertThat(codes(Resolver.resolve(request("max 1", KG, Movement.SQUAT, false, Level.BEGINNER)))).containsExactly("spotters", "level");
     assertThat(codes(line("3x3 80% bands 10>40kg"))).containsExactly("band-pair");
-    assertThat(codes(Resolver.resolve(request("3x3 80% chains 15kg", KG, Movement.SQUAT, false, Level.INTERMEDIATE)))).containsExactly("level");
+    assertThat(codes(Resolver.resolve(request("3x3 80% chains 15kg", KG, Movement.SQUAT, false, Level.INTERMEDIATE))))
+        .containsExactly("level");
     assertThat(codes(line("1x5 60kg reverse 80kg"))).contains("bar-floats");
     ResolvedLine negative = Resolver.resolve(request("negative 1x6 120%", KG, Movement.BENCH, false, Level.ADVANCED));
     assertThat(negative.cautions()).extracting(Caution::text).contains("At 232.5 kg the spotters carry 37.5 kg at the least.");

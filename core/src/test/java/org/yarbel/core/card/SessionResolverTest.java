@@ -40,7 +40,8 @@ class SessionResolverTest {
     }
   };
   private static final LifterContext CONTEXT = new LifterContext(MassUnit.KG, kg("90"),
-      Map.of("squat", new LifterContext.Known(new MaxNumbers(null, kg("200"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, Level.BEGINNER)),
+      Map.of("squat", new LifterContext.Known(new MaxNumbers(null, kg("200"), null, null), Basis.ESTIMATED, null,
+          EffortChart.HOUSE, Level.BEGINNER)),
       RampStyle.SHRINKING, LIFTS, LOADS);
 
   private static Mass kg(String amount) {
@@ -67,16 +68,19 @@ class SessionResolverTest {
   @Test
   void aNegativeIsCountedFromWhatIsLiftedUnaided() {
     LifterContext bench = new LifterContext(MassUnit.KG, kg("90"),
-        Map.of("bench", new LifterContext.Known(new MaxNumbers(null, kg("165"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, Level.ADVANCED)),
+        Map.of("bench", new LifterContext.Known(new MaxNumbers(null, kg("165"), null, null), Basis.ESTIMATED, null,
+            EffortChart.HOUSE, Level.ADVANCED)),
         RampStyle.SHRINKING, LIFTS, LOADS);
     for (String work : List.of("negative 1x6 125%", "negative 1x6 125% of bench")) {
       SessionResolver.Worked worked = alone(bench, "bench-negative", work);
       assertThat(worked.line()).as(work).isNotNull();
       assertThat(worked.line().sets().get(0).load()).as(work).isEqualTo(kg("205"));
-      assertThat(worked.line().cautions()).extracting(Caution::text).as("205 less 165").contains("At 205 kg the spotters carry 40 kg at the least.");
+      assertThat(worked.line().cautions()).extracting(Caution::text).as("205 less 165")
+          .contains("At 205 kg the spotters carry 40 kg at the least.");
     }
     assertThat(alone(bench, "bench", "1x1 @8; negative 1x4 110%").line().cautions())
-        .filteredOn(caution -> caution.code().equals("negative")).singleElement().satisfies(caution -> assertThat(caution.parts()).containsExactly(2));
+        .filteredOn(caution -> caution.code().equals("negative")).singleElement()
+        .satisfies(caution -> assertThat(caution.parts()).containsExactly(2));
     assertThat(alone(bench, "bench-negative", "negative 1x6 130%").line()).isNotNull();
     assertThat(alone(bench, "bench-negative", "negative 1x6 131%").line()).as("over 130 %").isNull();
     assertThat(alone(bench, "bench-negative", "negative 1x6 240kg").line()).as("in kilograms too").isNull();
@@ -85,7 +89,8 @@ class SessionResolverTest {
   @Test
   void aLiftThatIsWarmNeedsLessOfItsRamp() {
     assertThat(ramp(work("squat", "1x1 90%", PlannedLine.Beside.NONE, 1, null))).hasSizeGreaterThan(3).first().isEqualTo(kg("20"));
-    assertThat(ramp(work("squat", "1x1 90%", PlannedLine.Beside.NONE, 1, kg("100")))).hasSizeBetween(1, 3).allMatch(load -> load.compareTo(kg("100")) > 0);
+    assertThat(ramp(work("squat", "1x1 90%", PlannedLine.Beside.NONE, 1, kg("100")))).hasSizeBetween(1, 3)
+        .allMatch(load -> load.compareTo(kg("100")) > 0);
     assertThat(ramp(work("squat", "1x1 90%", PlannedLine.Beside.NONE, 1, kg("180")))).isEmpty();
   }
 
@@ -93,7 +98,8 @@ class SessionResolverTest {
   void whatIsSaidBesideTheWorkMovesTheLoads() {
     assertThat(ramp(work("squat", "3x5 70%", details("Squat bar", null), 1, null)).get(0)).as("the bare squat bar").isEqualTo(kg("25"));
     assertThat(ramp(work("squat", "3x5 70%", details("of another place", null), 1, null)).get(0)).isEqualTo(kg("20"));
-    assertThat(ramp(work("squat", "3x5 70%", details(null, "40x10 90x5 130x2 kg"), 1, null))).containsExactly(kg("40"), kg("90"), kg("130"));
+    assertThat(ramp(work("squat", "3x5 70%", details(null, "40x10 90x5 130x2 kg"), 1, null)))
+        .containsExactly(kg("40"), kg("90"), kg("130"));
   }
 
   @Test
@@ -113,13 +119,16 @@ class SessionResolverTest {
   void theLevelOfALiftIsThatOfWhatItVariesWhereNobodySaid() {
     assertThat(CONTEXT.level(CONTEXT.lift("front-squat"))).isEqualTo(Level.BEGINNER);
     assertThat(CONTEXT.level(CONTEXT.lift("bench"))).isNull();
-    assertThat(work("squat", "max 1", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code).containsExactly("spotters", "level");
+    assertThat(work("squat", "max 1", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code)
+        .containsExactly("spotters", "level");
   }
 
   @Test
   void whatFallsIsToldAndWhereANumberComesFrom() {
-    assertThat(work("stone-load", "series 100/120kg", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code).contains("landing");
-    assertThat(work("front-squat", "3x5 70%", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code).containsExactly("by-ratio");
+    assertThat(work("stone-load", "series 100/120kg", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code)
+        .contains("landing");
+    assertThat(work("front-squat", "3x5 70%", PlannedLine.Beside.NONE, 1, null).line().cautions()).extracting(Caution::code)
+        .containsExactly("by-ratio");
     assertThat(work("squat", "3x5 70%", PlannedLine.Beside.NONE, 1, null).line().cautions()).isEmpty();
   }
 
@@ -127,15 +136,18 @@ class SessionResolverTest {
   @Test
   void aLineKeepsTheTrainingMaxItWasWrittenFor() {
     LifterContext later = new LifterContext(MassUnit.KG, kg("90"), Map.of("squat",
-        new LifterContext.Known(new MaxNumbers(null, kg("200"), kg("160"), null), Basis.TRAINING, null, EffortChart.HOUSE, null)), RampStyle.SHRINKING, LIFTS, LOADS);
+        new LifterContext.Known(new MaxNumbers(null, kg("200"), kg("160"), null), Basis.TRAINING, null, EffortChart.HOUSE, null)),
+        RampStyle.SHRINKING, LIFTS, LOADS);
     PlannedLine written = new PlannedLine(later.lift("squat"), "1x5+ 100%", PlannedLine.Beside.NONE, 1, kg("145"));
     SessionResolver resolver = new SessionResolver(later);
     assertThat(resolver.alone(written).line().sets().get(0).load()).isEqualTo(kg("145"));
     assertThat(resolver.withoutRamp(written).orElseThrow().sets().get(0).load()).isEqualTo(kg("145"));
-    assertThat(resolver.after(List.of(PlannedLine.of(later.lift("plank"), "hold 1x30s")), written).line().sets().get(0).load()).isEqualTo(kg("145"));
+    assertThat(resolver.after(List.of(PlannedLine.of(later.lift("plank"), "hold 1x30s")), written).line().sets().get(0).load())
+        .isEqualTo(kg("145"));
     assertThat(resolver.alone(written.saying("1x5+ 100% tm")).line().sets().get(0).load()).as("with another text").isEqualTo(kg("145"));
     assertThat(written.saying(later.lift("bench"), "1x5").trainingMax()).as("another lift has another").isNull();
-    assertThat(resolver.alone(PlannedLine.of(later.lift("squat"), "1x5+ 100%")).line().sets().get(0).load()).as("the lifter's own").isEqualTo(kg("160"));
+    assertThat(resolver.alone(PlannedLine.of(later.lift("squat"), "1x5+ 100%")).line().sets().get(0).load()).as("the lifter's own")
+        .isEqualTo(kg("160"));
   }
 
   @Test
@@ -145,7 +157,8 @@ class SessionResolverTest {
     PlannedLine heavy = PlannedLine.of(CONTEXT.lift("squat"), "1x1 90%");
     List<Mass> cold = ramp(resolver.alone(heavy));
     List<SessionResolver.Worked> session = resolver.session(List.of(light, heavy));
-    assertThat(ramp(session.get(1))).as("100 kg are lifted by then").hasSizeLessThan(cold.size()).allMatch(load -> load.compareTo(kg("100")) > 0);
+    assertThat(ramp(session.get(1))).as("100 kg are lifted by then").hasSizeLessThan(cold.size())
+        .allMatch(load -> load.compareTo(kg("100")) > 0);
     assertThat(ramp(resolver.after(List.of(light), heavy))).isEqualTo(ramp(session.get(1)));
     assertThat(ramp(resolver.session(List.of(heavy, light)).get(1))).as("nothing is left to warm").isEmpty();
     PlannedLine unknown = PlannedLine.of(CONTEXT.lift("squat"), "3x8");
@@ -161,10 +174,12 @@ class SessionResolverTest {
   @Test
   void whatIsLoweredWithHelpIsSaidOnceWhateverTheWork() {
     LifterContext bench = new LifterContext(MassUnit.KG, kg("90"),
-        Map.of("bench", new LifterContext.Known(new MaxNumbers(null, kg("165"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, Level.ADVANCED)),
+        Map.of("bench", new LifterContext.Known(new MaxNumbers(null, kg("165"), null, null), Basis.ESTIMATED, null,
+            EffortChart.HOUSE, Level.ADVANCED)),
         RampStyle.SHRINKING, LIFTS, LOADS);
     for (String work : List.of("3x3 100%", "negative 1x6 100%")) {
-      assertThat(alone(bench, "bench-negative", work).line().cautions()).as(work).filteredOn(caution -> caution.code().equals("negative")).hasSize(1);
+      assertThat(alone(bench, "bench-negative", work).line().cautions()).as(work)
+          .filteredOn(caution -> caution.code().equals("negative")).hasSize(1);
     }
     assertThat(alone(bench, "bench", "3x3 80%").line().cautions()).isEmpty();
     assertThat(alone(bench, "bench", "3x3 80%").line().ramp()).as("alone it has a ramp").isNotEmpty();
@@ -174,12 +189,16 @@ class SessionResolverTest {
   void aNumberByRatioIsToldWhereTheLineAsksForIt() {
     LifterContext named = new LifterContext(MassUnit.KG, kg("90"), Map.of(
         "squat", new LifterContext.Known(new MaxNumbers(null, kg("200"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, null),
-        "front-squat", new LifterContext.Known(MaxNumbers.NONE, Basis.ESTIMATED, null, EffortChart.HOUSE, null)), RampStyle.SHRINKING, LIFTS, LOADS);
-    Map.of("3x5 70%", true, "1x1 @8", true, "3x5 60% of squat", false, "3x5 60kg", false, "3x5 60kg @8", false, "3x5 60% of squat; 2x3 70%", true).forEach((work, told) ->
-        assertThat(alone(named, "front-squat", work).line().cautions().stream().anyMatch(caution -> caution.code().equals("by-ratio"))).as(work).isEqualTo(told));
+        "front-squat", new LifterContext.Known(MaxNumbers.NONE, Basis.ESTIMATED, null, EffortChart.HOUSE, null)),
+        RampStyle.SHRINKING, LIFTS, LOADS);
+    Map.of("3x5 70%", true, "1x1 @8", true, "3x5 60% of squat", false, "3x5 60kg", false, "3x5 60kg @8", false,
+        "3x5 60% of squat; 2x3 70%", true).forEach((work, told) ->
+        assertThat(alone(named, "front-squat", work).line().cautions().stream()
+            .anyMatch(caution -> caution.code().equals("by-ratio"))).as(work).isEqualTo(told));
     LifterContext own = new LifterContext(MassUnit.KG, kg("90"), Map.of(
         "squat", new LifterContext.Known(new MaxNumbers(null, kg("200"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, null),
-        "front-squat", new LifterContext.Known(new MaxNumbers(null, kg("150"), null, null), Basis.ESTIMATED, null, EffortChart.HOUSE, null)), RampStyle.SHRINKING, LIFTS, LOADS);
+        "front-squat", new LifterContext.Known(new MaxNumbers(null, kg("150"), null, null), Basis.ESTIMATED, null,
+            EffortChart.HOUSE, null)), RampStyle.SHRINKING, LIFTS, LOADS);
     assertThat(alone(own, "front-squat", "3x5 70%").line().cautions()).isEmpty();
   }
 }

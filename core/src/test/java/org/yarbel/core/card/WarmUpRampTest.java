@@ -148,7 +148,8 @@ class WarmUpRampTest {
   @Test
   void hasFourToEightStepsToAHeavyTop() {
     for (int top = 100; top <= 450; top += 5) {
-      assertThat(WarmUpRamp.to(kg(Integer.toString(top)), KG, Movement.SQUAT, RampStyle.SHRINKING).steps()).as("to " + top).hasSizeBetween(4, 8);
+      assertThat(WarmUpRamp.to(kg(Integer.toString(top)), KG, Movement.SQUAT, RampStyle.SHRINKING).steps()).as("to " + top)
+          .hasSizeBetween(4, 8);
     }
   }
 
@@ -193,7 +194,8 @@ class WarmUpRampTest {
     assertThatThrownBy(() -> HandRamp.parse("20x10 60", MassUnit.KG))
         .hasMessage("A warm-up is written load x reps, such as 20x10 60x5 100x3, but '60' is not");
     assertThatThrownBy(() -> HandRamp.parse("60x5 60x3", MassUnit.KG)).hasMessage("The warm-up must rise, but 60 follows 60");
-    assertThatThrownBy(() -> HandRamp.parse("60x0", MassUnit.KG)).hasMessage("A warm-up step must have a load and 1 to 100 reps but was 60x0");
+    assertThatThrownBy(() -> HandRamp.parse("60x0", MassUnit.KG))
+        .hasMessage("A warm-up step must have a load and 1 to 100 reps but was 60x0");
     assertThatThrownBy(() -> HandRamp.parse("banana", MassUnit.KG)).hasMessageContaining("'banana' is not");
   }
 
@@ -233,7 +235,8 @@ class WarmUpRampTest {
   // reps by the share of the top: 8, from 45 % five, from 70 % three, from 85 % two, from 92 % one; ten with a bare bar under half
   @ParameterizedTest
   @CsvSource({
-    "200, 45, SQUAT, 20x10 65x8 110x5 155x3", "200, 70, SQUAT, 20x10 90x5 160x3", "200, 60, SQUAT, 20x10 80x8 140x3", "200, 50, SQUAT, 20x10 70x8 120x5 170x2",
+    "200, 45, SQUAT, 20x10 65x8 110x5 155x3", "200, 70, SQUAT, 20x10 90x5 160x3", "200, 60, SQUAT, 20x10 80x8 140x3",
+        "200, 50, SQUAT, 20x10 70x8 120x5 170x2",
     "200, 82, SQUAT, 20x10 102.5x5", "40, 10, BENCH, 20x5 30x3", "41.25, 10, BENCH, 20x10 30x3", "50, 10, BENCH, 20x10 30x5 40x3",
   })
   void hasRepsByTheShareOfTheTop(String top, String jump, Movement movement, String steps) {
@@ -246,36 +249,44 @@ class WarmUpRampTest {
     WarmUpRamp ramp = WarmUpRamp.to(kg("70"), bare, Movement.BENCH, RampStyle.SHRINKING);
     assertThat(text(ramp)).isEqualTo("20x10");
     assertThat(ramp.note()).isEqualTo("The plates here make nothing between 86 and 98 % of 70 kg: the last warm-up is 20 kg.");
-    assertThat(text(WarmUpRamp.to(kg("28"), bare, Movement.BENCH, RampStyle.SHRINKING))).as("from 70 % on it is one of the last").isEqualTo("20x2");
+    assertThat(text(WarmUpRamp.to(kg("28"), bare, Movement.BENCH, RampStyle.SHRINKING))).as("from 70 % on it is one of the last")
+        .isEqualTo("20x2");
   }
 
   @Test
   void whatIsWarmToJustALastJumpBelowKeepsTheStep() {
     // to 240 the last step is 227.5, a jump of 12.5: warm to 200 needs what is from 212.5 on
-    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new WarmUp(RampStyle.SHRINKING, kg("200"), null), kg("0")))).isEqualTo("212.5x2 227.5x1");
-    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new WarmUp(RampStyle.SHRINKING, kg("200.1"), null), kg("0")))).isEqualTo("227.5x1");
+    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new WarmUp(RampStyle.SHRINKING, kg("200"), null), kg("0"))))
+        .isEqualTo("212.5x2 227.5x1");
+    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new WarmUp(RampStyle.SHRINKING, kg("200.1"), null), kg("0"))))
+        .isEqualTo("227.5x1");
   }
 
   @Test
   void handWrittenStepsUpToEightySixPercentStandAlone() {
     WarmUp written = new WarmUp(RampStyle.SHRINKING, null, HandRamp.parse("20x10 172x1", MassUnit.KG));
     assertThat(text(WarmUpRamp.to(kg("200"), KG, Movement.SQUAT, written, kg("0")))).as("172.5 is 86.25 %").isEqualTo("20x10 172.5x1");
-    assertThat(text(WarmUpRamp.to(kg("202.5"), KG, Movement.SQUAT, written, kg("0")))).as("85.2 %").startsWith("20x10 172.5x1 ").hasSizeGreaterThan("20x10 172.5x1".length());
+    assertThat(text(WarmUpRamp.to(kg("202.5"), KG, Movement.SQUAT, written, kg("0")))).as("85.2 %").startsWith("20x10 172.5x1 ")
+        .hasSizeGreaterThan("20x10 172.5x1".length());
     WarmUp falling = new WarmUp(RampStyle.SHRINKING, null, HandRamp.parse("100x5 100.5x3 150x1", MassUnit.KG));
-    assertThat(text(WarmUpRamp.to(kg("170"), KG, Movement.SQUAT, falling, kg("0")))).as("what comes to the same load is done once").isEqualTo("100x5 150x1");
+    assertThat(text(WarmUpRamp.to(kg("170"), KG, Movement.SQUAT, falling, kg("0")))).as("what comes to the same load is done once")
+        .isEqualTo("100x5 150x1");
   }
 
   @Test
   void aRampOfSixKeepsTheFirstAndTheLastFive() {
-    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new RampStyle(null, 6)))).as("as many as there are").isEqualTo("20x10 70x8 130x5 182.5x3 212.5x2 227.5x1");
+    assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new RampStyle(null, 6)))).as("as many as there are")
+        .isEqualTo("20x10 70x8 130x5 182.5x3 212.5x2 227.5x1");
     assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new RampStyle(null, 5)))).isEqualTo("20x10 130x5 182.5x3 212.5x2 227.5x1");
     assertThat(text(WarmUpRamp.to(kg("240"), KG, Movement.SQUAT, new RampStyle(null, 2)))).isEqualTo("20x10 227.5x1");
   }
 
   @Test
   void aPullWithoutFullSizePlatesStartsWithTheLargestThereAre() {
-    Loadables small = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, List.of(new PlateStock.Pairs(kg("25"), 4), new PlateStock.Pairs(kg("2.5"), 1)))));
-    assertThat(WarmUpRamp.to(kg("200"), small, Movement.DEADLIFT, RampStyle.SHRINKING).steps().get(0).load()).as("2.5 kg is the largest up to 20").isEqualTo(kg("25"));
+    Loadables small = Loadables.of(new Kit(kg("20"), kg("0"),
+        new PlateStock(MassUnit.KG, List.of(new PlateStock.Pairs(kg("25"), 4), new PlateStock.Pairs(kg("2.5"), 1)))));
+    assertThat(WarmUpRamp.to(kg("200"), small, Movement.DEADLIFT, RampStyle.SHRINKING).steps().get(0).load())
+        .as("2.5 kg is the largest up to 20").isEqualTo(kg("25"));
     Loadables large = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, List.of(new PlateStock.Pairs(kg("25"), 4)))));
     assertThat(WarmUpRamp.to(kg("200"), large, Movement.DEADLIFT, RampStyle.SHRINKING).steps().get(0).load()).isEqualTo(kg("70"));
     Loadables none = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, List.of())));

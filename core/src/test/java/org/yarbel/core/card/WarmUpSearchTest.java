@@ -103,7 +103,8 @@ class WarmUpSearchTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"25x8 20x1 15x1 10x2 5x2 2.5x1 1.25x1", "20x5 10x1 5x1 2.5x1", "25x4 10x1", "20x6 15x2", "50x4 5x1", "10x12", "25x6 20x1 15x1 10x1 5x1 2.5x1 1.25x1 0.5x1"})
+  @ValueSource(strings = {"25x8 20x1 15x1 10x2 5x2 2.5x1 1.25x1", "20x5 10x1 5x1 2.5x1", "25x4 10x1", "20x6 15x2", "50x4 5x1",
+      "10x12", "25x6 20x1 15x1 10x1 5x1 2.5x1 1.25x1 0.5x1"})
   void noOtherRampIsBetterByTheRule(String plates) {
     List<PlateStock.Pairs> pairs = new ArrayList<>();
     for (String plate : plates.split(" ")) {

@@ -36,7 +36,8 @@ class WorkedExamplesTest {
   private static Resolver.Request request(String work, String max) {
     Mass estimated = kg(max);
     return new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED,
-        new MaxNumbers(estimated, estimated, estimated.scaled(0.9), estimated.scaled(1.05)), Map.of("deadlift", new MaxNumbers(null, kg("250"), null, null)),
+        new MaxNumbers(estimated, estimated, estimated.scaled(0.9), estimated.scaled(1.05)),
+        Map.of("deadlift", new MaxNumbers(null, kg("250"), null, null)),
         kg("100"), KG, MassUnit.KG, EffortChart.HOUSE, Movement.OTHER, false, List.of(), WarmUp.SHRINKING, null);
   }
 
@@ -104,7 +105,8 @@ class WorkedExamplesTest {
   @Test
   void theFullSizePlatesOfAPullStayOnWhateverFollows() {
     Loading sixty = KG.exact(kg("60")).orElseThrow();
-    List<Loading> steps = PlateSeries.upTo(List.of(sixty, KG.exact(kg("100")).orElseThrow()), KG.exact(kg("102.5")).orElseThrow(), true, KG);
+    List<Loading> steps = PlateSeries.upTo(List.of(sixty, KG.exact(kg("100")).orElseThrow()), KG.exact(kg("102.5")).orElseThrow(),
+        true, KG);
     assertThat(steps.get(0).sideText()).isEqualTo("20");
     for (int top = 100; top <= 300; top += 20) {
       assertThat(WarmUpRamp.to(kg(Integer.toString(top)), KG, Movement.DEADLIFT, RampStyle.SHRINKING).steps().get(0).loading().sideText())

@@ -65,12 +65,12 @@ class PlaceKitTest {
     Band left = new Band("Red left", "Own", LocalDate.of(2025, 1, 1), Band.pulls("60:12 100:26", MassUnit.KG));
     Band right = new Band("Red right", "Own", LocalDate.of(2025, 1, 1), Band.pulls("60:12 100:26", MassUnit.KG));
     Band old = new Band("Red old", "Own", LocalDate.of(2019, 1, 1), Band.pulls("60:12 100:26", MassUnit.KG));
-    PlaceKit pair = new PlaceKit(MassUnit.KG, List.of(ORDINARY), kg("0"), List.of(pairs("20", MassUnit.KG, 4)), false, List.of(), List.of(left, right, old),
-        List.of(), List.of());
+    PlaceKit pair = new PlaceKit(MassUnit.KG, List.of(ORDINARY), kg("0"), List.of(pairs("20", MassUnit.KG, 4)), false, List.of(),
+        List.of(left, right, old), List.of(), List.of());
     assertThat(pair.withoutPartner(left)).isEmpty();
     assertThat(pair.withoutPartner(old).orElseThrow()).contains("make no pair").contains("not of the same age");
-    PlaceKit single = new PlaceKit(MassUnit.KG, List.of(ORDINARY), kg("0"), List.of(pairs("20", MassUnit.KG, 4)), false, List.of(), List.of(left), List.of(),
-        List.of());
+    PlaceKit single = new PlaceKit(MassUnit.KG, List.of(ORDINARY), kg("0"), List.of(pairs("20", MassUnit.KG, 4)), false, List.of(),
+        List.of(left), List.of(), List.of());
     assertThat(single.withoutPartner(left)).contains("Red left has no partner here");
   }
 
@@ -209,8 +209,8 @@ class PlaceKitTest {
   @Test
   void aLineCanAskForAnotherBarOfThePlace() {
     PlaceKit kit = new PlaceKit(MassUnit.KG, List.of(new Bar("Bar", kg("20"), List.of(), true, true),
-        new Bar("Squat bar", kg("25"), List.of(), true, true)), kg("0"), List.of(new PlateStock.Pairs(kg("20"), 4)), false, List.of(), List.of(),
-        List.of(), List.of());
+        new Bar("Squat bar", kg("25"), List.of(), true, true)), kg("0"), List.of(new PlateStock.Pairs(kg("20"), 4)), false,
+        List.of(), List.of(), List.of(), List.of());
     Catalogue lifts = Catalogue.standard();
     Lift squat = lifts.ofKey("squat").orElseThrow();
     assertThat(kit.loaded(squat, lifts, MassUnit.KG, "squat BAR").orElseThrow().search().lightest().total()).isEqualTo(kg("25"));

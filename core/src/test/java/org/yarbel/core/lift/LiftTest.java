@@ -126,8 +126,8 @@ class LiftTest {
 
   // Facts of the trade: what shares the movement shares the totals
   @ParameterizedTest
-  @CsvSource({"front-squat, squat", "paused-squat, squat", "goblet-squat, squat", "leg-press, leg-press", "overhead-press, overhead-press", "close-grip-bench, bench",
-      "sumo-deadlift, deadlift", "squat, squat"})
+  @CsvSource({"front-squat, squat", "paused-squat, squat", "goblet-squat, squat", "leg-press, leg-press",
+      "overhead-press, overhead-press", "close-grip-bench, bench", "sumo-deadlift, deadlift", "squat, squat"})
   void countsWithTheFamilyOfItsMovement(String key, String family) {
     assertThat(OURS.family(OURS.ofKey(key).orElseThrow()).key()).isEqualTo(family);
   }

@@ -11,13 +11,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class DecimalTest {
   @ParameterizedTest
-  @CsvSource({"142.5, 142.5", "' 100 ', 100", "1e3, 1000", "-0.25, -0.25", "123456789012345678901234567890, 123456789012345678901234567890"})
+  @CsvSource({"142.5, 142.5", "' 100 ', 100", "1e3, 1000", "-0.25, -0.25",
+      "123456789012345678901234567890, 123456789012345678901234567890"})
   void reads(String text, BigDecimal number) {
     assertThat(Decimal.parse(text)).isEqualByComparingTo(number);
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"1e-10000000", "1e31", "1e-31", "1e2147483647", "0e-2147483647", "1234567890123456789012345678901", "", "x", "1e", "0x10", "NaN"})
+  @ValueSource(strings = {"1e-10000000", "1e31", "1e-31", "1e2147483647", "0e-2147483647", "1234567890123456789012345678901", "",
+      "x", "1e", "0x10", "NaN"})
   void refusesWhatCannotBeComputedWith(String text) {
     assertThatThrownBy(() -> Decimal.parse(text)).isInstanceOf(NumberFormatException.class);
   }

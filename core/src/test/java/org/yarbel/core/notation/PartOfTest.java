@@ -23,7 +23,8 @@ class PartOfTest {
         Arguments.of(PartOf.line(PartOf.of(new Work.Max(1)), PartOf.open(1).ofTop(80)), "max 1; 1xAMRAP 80% top"),
         Arguments.of(PartOf.line(PartOf.sets(1, 3).rpe(8), PartOf.sets(4, 3).lighter(10)), "1x3 @8; 4x3 -10%"),
         Arguments.of(PartOf.sets(4, 6).rpe(7.5).with(new Option.Cap(Rpe.of(8))).line(), "4x6 @7.5 cap @8"),
-        Arguments.of(PartOf.of(new Work.Cluster(3, 6)).percent(93).with(new Option.Rest(240)).with(new Option.Gap(20)).line(), "cluster 3x6 93% gap 20s rest 4:00"));
+        Arguments.of(PartOf.of(new Work.Cluster(3, 6)).percent(93).with(new Option.Rest(240)).with(new Option.Gap(20)).line(),
+            "cluster 3x6 93% gap 20s rest 4:00"));
   }
 
   @ParameterizedTest

@@ -21,7 +21,8 @@ class ArrangementTest {
   }
 
   private static Arrangement of(String... names) {
-    return new Arrangement(List.of(names).stream().map(name -> new Arrangement.Line(ref(name), SlotKind.MAIN, null, null)).toList(), Groups.NONE);
+    return new Arrangement(List.of(names).stream().map(name -> new Arrangement.Line(ref(name), SlotKind.MAIN, null, null))
+        .toList(), Groups.NONE);
   }
 
   /** The lines by their names with their groups, those a second time in brackets. */
@@ -29,7 +30,8 @@ class ArrangementTest {
     List<String> told = new ArrayList<>();
     for (Arrangement.Line line : arrangement.lines()) {
       UUID own = line.again() == null ? line.ref() : line.again();
-      String name = List.of(names).stream().filter(one -> ref(one).equals(own)).findFirst().orElseThrow() + (line.group() == null ? "" : " " + line.group());
+      String name = List.of(names).stream().filter(one -> ref(one).equals(own)).findFirst().orElseThrow() + (line.group() == null
+          ? "" : " " + line.group());
       told.add(line.own() ? name : "(" + name + ")");
     }
     return told;
@@ -78,8 +80,10 @@ class ArrangementTest {
   void aLineMovedBetweenTwoOfAGroupJoinsThemAndAwayFromThemLeaves() {
     Arrangement group = of("row", "plank", "curl", "squat").joined(ref("plank")).orElseThrow();
     assertThat(told(group.movedBefore(ref("squat"), ref("plank")).orElseThrow())).containsExactly("row 1", "squat 1", "plank 1", "curl");
-    assertThat(told(group.movedBefore(ref("plank"), ref("row")).orElseThrow())).as("it stays beside the others").containsExactly("plank 1", "row 1", "curl", "squat");
-    assertThat(told(settled(group.movedBefore(ref("row"), null)))).as("a group of one is none").containsExactly("plank", "curl", "squat", "row");
+    assertThat(told(group.movedBefore(ref("plank"), ref("row")).orElseThrow())).as("it stays beside the others")
+        .containsExactly("plank 1", "row 1", "curl", "squat");
+    assertThat(told(settled(group.movedBefore(ref("row"), null)))).as("a group of one is none")
+        .containsExactly("plank", "curl", "squat", "row");
   }
 
   @Test
@@ -99,7 +103,8 @@ class ArrangementTest {
     assertThat(twice.again(2, SlotKind.COOL_DOWN)).as("no third time").isEmpty();
     assertThat(twice.again(9, SlotKind.COOL_DOWN)).as("no such group").isEmpty();
     Arrangement joined = settled(twice.movedBefore(ref("squat"), ref("plank")));
-    assertThat(told(joined)).as("who joins is done twice too").containsExactly("row 1", "squat 1", "plank 1", "(row 2)", "(plank 2)", "(squat 2)");
+    assertThat(told(joined)).as("who joins is done twice too").containsExactly("row 1", "squat 1", "plank 1", "(row 2)",
+        "(plank 2)", "(squat 2)");
     assertThat(joined.lines()).filteredOn(line -> !line.own()).extracting(Arrangement.Line::kind).containsOnly(SlotKind.COOL_DOWN);
     assertThat(told(joined.dissolved(2).settled(ref -> false))).as("the second time goes").containsExactly("row 1", "squat 1", "plank 1");
     assertThat(told(joined.dissolved(1).settled(ref -> false))).as("with the first").containsExactly("row", "squat", "plank");
@@ -122,7 +127,8 @@ class ArrangementTest {
 
   @Test
   void aLineThatIsNotThereIsRefused() {
-    assertThatThrownBy(() -> of("row").moved(ref("squat"), 1)).isInstanceOf(NoSuchElementException.class).hasMessageContaining("has no line");
+    assertThatThrownBy(() -> of("row").moved(ref("squat"), 1)).isInstanceOf(NoSuchElementException.class)
+        .hasMessageContaining("has no line");
     assertThatThrownBy(() -> of("row").line(ref("squat"))).isInstanceOf(NoSuchElementException.class);
   }
 
@@ -145,7 +151,8 @@ class ArrangementTest {
         default -> Optional.of(now.dissolved(group));
       };
       stands = next.orElse(stands).settled(ref -> false);
-      assertThat(stands.lines().stream().filter(Arrangement.Line::own).map(Arrangement.Line::ref)).as("step " + i).containsExactlyInAnyOrderElementsOf(all);
+      assertThat(stands.lines().stream().filter(Arrangement.Line::own).map(Arrangement.Line::ref)).as("step " + i)
+          .containsExactlyInAnyOrderElementsOf(all);
       assertThat(stands.settled(ref -> false)).as("in order already").isEqualTo(stands);
       for (Groups.Numbered one : stands.groups().all()) {
         int members = stands.members(one.number()).size();

@@ -31,15 +31,16 @@ class CountedSetTest {
 
   private static CountedSet counted(String work, EffortChart chart) {
     MaxNumbers numbers = new MaxNumbers(null, MAX, null, null);
-    ResolvedSet set = Resolver.resolve(new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED, numbers, Map.of(), Mass.of("90", MassUnit.KG), LOADABLES, MassUnit.KG,
-        chart, Movement.SQUAT, false, List.of(), null, null)).sets().get(0);
+    ResolvedSet set = Resolver.resolve(new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED, numbers, Map.of(),
+        Mass.of("90", MassUnit.KG), LOADABLES, MassUnit.KG, chart, Movement.SQUAT, false, List.of(), null, null)).sets().get(0);
     return CountedSet.of(set, MAX, chart);
   }
 
   @ParameterizedTest
   @CsvSource({
       // 100 % is one to failure, 95 two, 90 four, 85 six, 80 eight, 75 ten
-      "1x1 100%, 1, 100, 10", "1x2 95%, 2, 95, 10", "1x1 95%, 1, 95, 9", "1x4 90%, 4, 90, 10", "1x3 90%, 3, 90, 9", "1x6 85%, 6, 85, 10", "1x5 80%, 5, 80, 7",
+      "1x1 100%, 1, 100, 10", "1x2 95%, 2, 95, 10", "1x1 95%, 1, 95, 9", "1x4 90%, 4, 90, 10", "1x3 90%, 3, 90, 9",
+          "1x6 85%, 6, 85, 10", "1x5 80%, 5, 80, 7",
       "1x8 80%, 8, 80, 10", "1x10 75%, 10, 75, 10", "1x5 75%, 5, 75, 5", "1x12 75%, 12, 75, 12", "1x6-10 75%, 8, 75, 8"})
   void predictsTheEffortOfASet(String work, double reps, double percent, double rpe) {
     CountedSet set = counted(work);
@@ -68,7 +69,8 @@ class CountedSetTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"1x5 65%, true", "1x5 64%, false", "1x5 64% @6, true", "1x8-12, true", "warm 1x5 80%, false", "1x1 @6, true", "1x3 50%, false"})
+  @CsvSource({"1x5 65%, true", "1x5 64%, false", "1x5 64% @6, true", "1x8-12, true", "warm 1x5 80%, false", "1x1 @6, true",
+      "1x3 50%, false"})
   void tellsAHardSet(String work, boolean hard) {
     assertThat(counted(work).hard()).isEqualTo(hard);
   }

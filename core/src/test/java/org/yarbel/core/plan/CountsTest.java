@@ -99,7 +99,8 @@ class CountsTest {
     // 2 min, five sets of five at 4 s (100 s), four rests of 2:30 at 75 %: 820 s
     assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "5x5 75%"), null, null)))).isEqualTo(14);
     CountedLine ramped = line(9, SlotKind.MAIN, "squat", "5x5 75%");
-    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(ramped, null, null)))).isEqualTo(Math.round((820 + 60 * ramped.ramp().size()) / 60f));
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(ramped, null, null))))
+        .isEqualTo(Math.round((820 + 60 * ramped.ramp().size()) / 60f));
     // 2 min and ten minutes on the clock
     assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "density 10 90% in 10:00"), null, null))))
         .isEqualTo(12);
@@ -114,7 +115,8 @@ class CountsTest {
     CountedLine curl = line(2, SlotKind.ASSISTANCE, "curl", "3x10");
     Group superset = new Group(Group.Kind.SUPERSET, null, 0, 90, null);
     // 4 min for two exercises, six sets of 40 s, rests only between the three rounds: 240 + 240 + 180 = 660 s
-    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(row, 1L, superset), new SessionTime.Line(curl, 1L, superset)))).isEqualTo(11);
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(row, 1L, superset), new SessionTime.Line(curl, 1L, superset))))
+        .isEqualTo(11);
     // one after another each line rests 1:30 after its sets: five rests of 90 s
     assertThat(SessionTime.minutes(List.of(new SessionTime.Line(row, null, null), new SessionTime.Line(curl, null, null))))
         .isEqualTo(Math.round((480 + 450) / 60f));
@@ -123,14 +125,17 @@ class CountsTest {
   @Test
   void estimatesMinutesOfClocksAndCarries() {
     // 2 min and eight starts of a minute
-    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "emom 8x2 70%"), null, null)))).isEqualTo(10);
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "emom 8x2 70%"), null, null))))
+        .isEqualTo(10);
     // 2 min, three rounds of six singles (24 s and five gaps of 20 s), two rests of 4 min: 120 + 372 + 480
     assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "squat", "cluster 3x6 93% gap 20s rest 4:00"), null,
         null)))).isEqualTo(16);
     // 2 min, three carries of 20 m at a metre a second, two rests of 3 min
-    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "yoke-walk", "carry 3x20m 200kg"), null, null)))).isEqualTo(9);
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.MAIN, "yoke-walk", "carry 3x20m 200kg"), null,
+        null)))).isEqualTo(9);
     // 2 min, three holds of 40 s, two rests of 1:30 as assistance
-    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.ASSISTANCE, "plank", "hold 3x40s"), null, null)))).isEqualTo(7);
+    assertThat(SessionTime.minutes(List.of(new SessionTime.Line(line(1, SlotKind.ASSISTANCE, "plank", "hold 3x40s"), null, null))))
+        .isEqualTo(7);
     assertThat(SessionTime.minutes(List.of())).isZero();
   }
 
@@ -166,7 +171,8 @@ class CountsTest {
   void takesLongerForSomeThanForOthers() {
     assertThat(Recovery.days(Quality.FORCE, Movement.DEADLIFT, Set.of())).isCloseTo(6.5, within(1e-12));
     assertThat(Recovery.days(Quality.MUSCLE, Movement.BENCH, EnumSet.of(Modifier.OLDER))).isCloseTo(2.5 * 0.7 * 1.1, within(1e-12));
-    assertThat(Recovery.days(Quality.TECHNIQUE, Movement.SQUAT, EnumSet.of(Modifier.LIGHTER, Modifier.SHORTER))).isCloseTo(0.81, within(1e-12));
+    assertThat(Recovery.days(Quality.TECHNIQUE, Movement.SQUAT, EnumSet.of(Modifier.LIGHTER, Modifier.SHORTER)))
+        .isCloseTo(0.81, within(1e-12));
     // the product stays within 0.6 and 1.6
     EnumSet<Modifier> all = EnumSet.of(Modifier.HEAVIER, Modifier.TALLER, Modifier.STRONGER, Modifier.ADVANCED, Modifier.OLDER,
         Modifier.LOW_BAR, Modifier.PEAKING);

@@ -39,7 +39,8 @@ class DeloadOfAnyLineTest {
   }
 
   private static boolean open(Part part) {
-    return part.work() instanceof Work.Max || part.work() instanceof Work.SetsOfReps sets && (sets.reps().middle().isEmpty() || sets.reps().toString().endsWith("+"));
+    return part.work() instanceof Work.Max || part.work() instanceof Work.SetsOfReps sets
+        && (sets.reps().middle().isEmpty() || sets.reps().toString().endsWith("+"));
   }
 
   private static int sets(WorkLine line) {

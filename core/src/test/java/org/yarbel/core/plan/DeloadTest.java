@@ -44,8 +44,10 @@ class DeloadTest {
 
   @Test
   void practisesLightlyOrNotAtAll() {
-    assertThat(Deload.LIGHT_TECHNIQUE.applied(WorkLine.parse("3x5 @9").line(), EffortChart.HOUSE).map(WorkLine::toString)).contains("3x3 60%");
-    assertThat(Deload.LIGHT_TECHNIQUE.applied(WorkLine.parse("3x8-12 60kg").line(), EffortChart.HOUSE).map(WorkLine::toString)).contains("3x8-12 30kg");
+    assertThat(Deload.LIGHT_TECHNIQUE.applied(WorkLine.parse("3x5 @9").line(), EffortChart.HOUSE).map(WorkLine::toString))
+        .contains("3x3 60%");
+    assertThat(Deload.LIGHT_TECHNIQUE.applied(WorkLine.parse("3x8-12 60kg").line(), EffortChart.HOUSE).map(WorkLine::toString))
+        .contains("3x8-12 30kg");
     assertThat(Deload.DAYS_OFF.applied(WorkLine.parse("3x5 @9").line(), EffortChart.HOUSE).map(WorkLine::toString)).isEmpty();
   }
 
@@ -55,7 +57,8 @@ class DeloadTest {
       for (String work : new String[] {"emom 8x2 75%", "density 10 90% in 10:00", "negative 1x8 120%", "hold 3x30s 60kg",
           "timed 1x60s 100kg", "build 8 @7", "warm 1x5 30%; 8x1 60%",
           "3x3 120% reverse 40kg", "10x2 55% rest 45s tempo 2-1-X-0 chains 20kg", "2xAMRAP bw+10kg", "1x1 92%; 3xAMRAP -7.5% each"}) {
-        kind.applied(WorkLine.parse(work).line(), EffortChart.HOUSE).map(WorkLine::toString).ifPresent(easy -> assertThat(WorkLine.parse(easy).line().toString()).as(kind + " of " + work)
+        kind.applied(WorkLine.parse(work).line(), EffortChart.HOUSE).map(WorkLine::toString)
+            .ifPresent(easy -> assertThat(WorkLine.parse(easy).line().toString()).as(kind + " of " + work)
             .isEqualTo(easy));
       }
     }

@@ -34,7 +34,8 @@ class SetOrderTest {
   }
 
   private static String order(List<SetOrder.Line> lines) {
-    return SetOrder.of(lines).stream().map(turn -> turn.line() + ":" + turn.part() + "." + turn.set() + (turn.rest() == null ? "" : " " + turn.rest()))
+    return SetOrder.of(lines).stream().map(turn -> turn.line() + ":" + turn.part() + "." + turn.set() + (turn.rest() == null ? ""
+        : " " + turn.rest()))
         .collect(Collectors.joining(", "));
   }
 
@@ -81,7 +82,8 @@ class SetOrderTest {
 
   @Test
   void aGroupSaysWhatItIsAndKeepsToItsLimits() {
-    assertThat(new Group(Group.Kind.SUPERSET, 3, 30, 120, null).words()).isEqualTo("superset, 3 rounds, 30 s between, 2 min between rounds");
+    assertThat(new Group(Group.Kind.SUPERSET, 3, 30, 120, null).words())
+        .isEqualTo("superset, 3 rounds, 30 s between, 2 min between rounds");
     assertThat(new Group(Group.Kind.MEDLEY, 1, 0, null, 90).words()).isEqualTo("medley, no rest between, 90 s on one clock");
     assertThat(Group.ofLines(3).kind()).isEqualTo(Group.Kind.GIANT_SET);
     assertThatThrownBy(() -> new Group(Group.Kind.CIRCUIT, 21, null, null, null)).hasMessage("The rounds must be from 1 to 20 but was 21");

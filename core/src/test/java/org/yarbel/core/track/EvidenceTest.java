@@ -98,9 +98,11 @@ class EvidenceTest {
 
   @Test
   void untilABeginnersRatingsSteerOnlyTheFirstKeepsItsOwn() {
-    List<Observation> log = IntStream.range(0, 3).mapToObj(i -> Observation.of(DAY.plusWeeks(i), Mass.of("100", MassUnit.KG), 5, Rpe.of(7))).toList();
+    List<Observation> log = IntStream.range(0, 3)
+        .mapToObj(i -> Observation.of(DAY.plusWeeks(i), Mass.of("100", MassUnit.KG), 5, Rpe.of(7))).toList();
     List<Observation> untested = RatingBias.steering(log, Level.BEGINNER, false, DAY.plusWeeks(3));
-    assertThat(untested).extracting(Observation::rpe).as("or there would be no number to begin with").containsExactly(Rpe.of(7), null, null);
+    assertThat(untested).extracting(Observation::rpe).as("or there would be no number to begin with")
+        .containsExactly(Rpe.of(7), null, null);
     assertThat(RatingBias.steering(log, Level.BEGINNER, true, DAY.plusWeeks(3))).extracting(Observation::rpe).containsOnlyNulls();
     assertThat(RatingBias.steering(log, Level.INTERMEDIATE, false, DAY.plusWeeks(3))).isEqualTo(log);
   }
@@ -262,17 +264,21 @@ class EvidenceTest {
   void pairsAtTheLimitItself() {
     assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(7, 102.4, 9))).pairs()).hasSize(1);
     assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(7, 102.6, 9))).pairs()).isEmpty();
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 100, 7), toFailure(3, 100, 11))).pairs()).as("the nearest in days").singleElement()
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 100, 7), toFailure(3, 100, 11))).pairs())
+        .as("the nearest in days").singleElement()
         .satisfies(pair -> assertThat(pair.left()).isEqualTo(2));
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 102, 7), toFailure(1, 101, 11))).pairs()).as("of one day the nearest in load").singleElement()
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 102, 7), toFailure(1, 101, 11))).pairs())
+        .as("of one day the nearest in load").singleElement()
         .satisfies(pair -> assertThat(pair.left()).isEqualTo(6));
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), Observation.of(DAY, kg(100), 0, null).toFailure(true))).pairs()).as("a miss tells of no reps").isEmpty();
+    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), Observation.of(DAY, kg(100), 0, null).toFailure(true))).pairs())
+        .as("a miss tells of no reps").isEmpty();
   }
 
   @Test
   void aMockContestLooksBackTwentyEightDays() {
     for (int[] day : new int[][] {{0, 1}, {28, 1}, {29, 0}, {-1, 0}}) {
-      assertThat(RatingBias.ofMockContest(kg(200), DAY.plusDays(28), List.of(rated(28 - day[0], 160, 5, 8)), RepMaxCurve.HOUSE).pairs()).as("%s days before", day[0]).hasSize(day[1]);
+      assertThat(RatingBias.ofMockContest(kg(200), DAY.plusDays(28), List.of(rated(28 - day[0], 160, 5, 8)), RepMaxCurve.HOUSE)
+          .pairs()).as("%s days before", day[0]).hasSize(day[1]);
     }
     assertThat(RatingBias.ofMockContest(kg(200), DAY, List.of(toFailure(0, 160, 9)), RepMaxCurve.HOUSE).pairs()).as("no rating").isEmpty();
     assertThat(RatingBias.ofMockContest(kg(200), DAY, List.of(Observation.of(DAY, kg(160), 5, null)), RepMaxCurve.HOUSE).pairs()).isEmpty();

@@ -29,8 +29,8 @@ class GoingOnTest {
       boolean flagged = random.nextInt(4) == 0;
       for (int set = 0; set < sets; set++) {
         Rpe rpe = random.nextInt(3) == 0 ? null : Rpe.of((12 + random.nextInt(9)) / 2.0);
-        log.add(new Observation(day, Mass.of(Integer.toString(120 + random.nextInt(60)), MassUnit.KG), random.nextInt(10) == 0 ? 0 : 1 + random.nextInt(6), rpe,
-            random.nextInt(15) == 0, false, false, flagged, false));
+        log.add(new Observation(day, Mass.of(Integer.toString(120 + random.nextInt(60)), MassUnit.KG), random.nextInt(10) == 0 ? 0
+            : 1 + random.nextInt(6), rpe, random.nextInt(15) == 0, false, false, flagged, false));
       }
     }
     return log;
@@ -63,6 +63,7 @@ class GoingOnTest {
     List<Observation> log = log(new Random(3));
     MaxTracker tracker = new MaxTracker(level, null);
     MaxTracker.Checkpoint from = tracker.run(log, MassUnit.KG).before();
-    assertThat(catchThrowableOfType(Refused.class, () -> tracker.goOn(from, log, MassUnit.KG)).sentence()).isEqualTo("The sets must be of days after " + from.day() + ".");
+    assertThat(catchThrowableOfType(Refused.class, () -> tracker.goOn(from, log, MassUnit.KG)).sentence())
+        .isEqualTo("The sets must be of days after " + from.day() + ".");
   }
 }

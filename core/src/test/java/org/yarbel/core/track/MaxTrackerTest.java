@@ -248,7 +248,8 @@ class MaxTrackerTest {
         sets.add(set(day, "200", 0, null));
       }
       Track stepwise = new MaxTracker(Level.INTERMEDIATE, TESTED).run(sets, DAY.plusDays(300), MassUnit.KG);
-      assertThat(stepwise.now().max().nanograms() / 1e12).as("looked at after %s days", Arrays.toString(days)).isCloseTo(most, within(1e-6));
+      assertThat(stepwise.now().max().nanograms() / 1e12).as("looked at after %s days", Arrays.toString(days))
+          .isCloseTo(most, within(1e-6));
       assertThat(stepwise.standing().on(DAY.plusDays(400)).max().nanograms() / 1e12).isCloseTo(most, within(1e-6));
     }
     assertThat(once.standing().layoffOn(DAY.plusDays(14))).isFalse();

@@ -119,7 +119,8 @@ class TrackerReferenceTest {
     // 0.0022 a day beyond 14, at most 0.22: by hand e^(−0.0022) and e^(−0.22)
     assertThat(track.standing().on(START.plusDays(15)).max().nanograms() / 1e12).isCloseTo(199.560, within(0.001));
     assertThat(track.standing().on(START.plusDays(500)).max().nanograms() / 1e12).isCloseTo(160.504, within(0.001));
-    assertThat(new MaxTracker(Level.ADVANCED, new Tested(kg(200), START)).run(List.of(), MassUnit.KG).standing().layoffOn(START.plusDays(90)))
+    assertThat(new MaxTracker(Level.ADVANCED, new Tested(kg(200), START)).run(List.of(), MassUnit.KG).standing()
+        .layoffOn(START.plusDays(90)))
         .as("a tested max starts no layoff").isFalse();
   }
 

@@ -16,14 +16,15 @@ class AcrossWeeksTest {
   void sundayAndMondayFollowEachOther() {
     Weeks weeks = new Weeks();
     weeks.before("Sun main squat 5x5 80%");
-    assertThat(weeks.find("consecutive-days", "Mon main squat 5x5 80%")).singleElement().satisfies(found -> assertThat(found.sentence()).contains("Sunday"));
+    assertThat(weeks.find("consecutive-days", "Mon main squat 5x5 80%")).singleElement()
+        .satisfies(found -> assertThat(found.sentence()).contains("Sunday"));
     assertThat(new Weeks().find("consecutive-days", "Mon main squat 5x5 80%")).isEmpty();
   }
 
   @Test
   void aLongRunOfHardDaysIsToldInFull() {
-    List<Finding> found = new Weeks().find("hard-days-running", "Mon main squat 5x5 82%", "Tue main bench 5x5 82%", "Wed main deadlift 5x5 82%",
-        "Thu main squat 5x5 82%", "Fri main bench 5x5 82%", "Sat main deadlift 5x5 82%");
+    List<Finding> found = new Weeks().find("hard-days-running", "Mon main squat 5x5 82%", "Tue main bench 5x5 82%",
+        "Wed main deadlift 5x5 82%", "Thu main squat 5x5 82%", "Fri main bench 5x5 82%", "Sat main deadlift 5x5 82%");
     assertThat(found).isNotEmpty();
     assertThat(found.get(0).sentence()).contains("Monday").contains("Saturday");
   }
@@ -52,7 +53,8 @@ class AcrossWeeksTest {
   void whatIsBehindIsNotMoved() {
     Weeks weeks = new Weeks();
     weeks.today = Weeks.MONDAY.plusDays(2);
-    assertThat(weeks.find("consecutive-days", "Mon main squat 5x5 80%", "Tue main squat 5x5 80%")).allSatisfy(found -> assertThat(found.move()).isNull());
+    assertThat(weeks.find("consecutive-days", "Mon main squat 5x5 80%", "Tue main squat 5x5 80%"))
+        .allSatisfy(found -> assertThat(found.move()).isNull());
   }
 
   @Test
@@ -71,7 +73,8 @@ class AcrossWeeksTest {
 
   // Handbook: beginners 75-85 % or practice from 60, intermediates 85-95, advanced 70-80
   @ParameterizedTest
-  @CsvSource({"BEGINNER,80,false", "BEGINNER,88,true", "INTERMEDIATE,88,false", "INTERMEDIATE,72,true", "ADVANCED,75,false", "ADVANCED,88,true"})
+  @CsvSource({"BEGINNER,80,false", "BEGINNER,88,true", "INTERMEDIATE,88,false", "INTERMEDIATE,72,true", "ADVANCED,75,false",
+      "ADVANCED,88,true"})
   void tellsWhereTheWorkSitsBesideTheLevel(Level level, int percent, boolean told) {
     Weeks weeks = new Weeks();
     weeks.level = level;

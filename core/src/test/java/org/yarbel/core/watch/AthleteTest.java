@@ -21,7 +21,8 @@ import org.yarbel.core.plan.progress.Method;
 
 /** What the checks know of a lifter, gathered from what is kept of their lifts. */
 class AthleteTest {
-  private static final Athlete.Person PERSON = new Athlete.Person(Sex.FEMALE, 31, true, false, List.of(new Athlete.Pain("left knee", 4)), Set.of(DayOfWeek.MONDAY));
+  private static final Athlete.Person PERSON = new Athlete.Person(Sex.FEMALE, 31, true, false,
+      List.of(new Athlete.Pain("left knee", 4)), Set.of(DayOfWeek.MONDAY));
   private static final LocalDate CONTEST = MONDAY.plusWeeks(8);
 
   private static Athlete.OfLift lift(String key, @Nullable Mass best, @Nullable Mass goal, Level level) {
@@ -35,8 +36,10 @@ class AthleteTest {
   @Test
   void isThePersonWithTheHighestLevelOfTheLiftsThatHaveANumber() {
     Athlete athlete = of(Map.of(), lift("squat", kg("150"), null, Level.INTERMEDIATE), lift("bench", kg("90"), null, Level.BEGINNER),
-        lift("deadlift", null, null, Level.ADVANCED), new Athlete.OfLift("log-press", false, new MaxNumbers(null, kg("80"), null, null), Level.ADVANCED, null, null, null, null, null));
-    assertThat(athlete.level()).as("nobody's word of a lift without a number, nor of one that is none of the three").isEqualTo(Level.INTERMEDIATE);
+        lift("deadlift", null, null, Level.ADVANCED),
+        new Athlete.OfLift("log-press", false, new MaxNumbers(null, kg("80"), null, null), Level.ADVANCED, null, null, null, null, null));
+    assertThat(athlete.level()).as("nobody's word of a lift without a number, nor of one that is none of the three")
+        .isEqualTo(Level.INTERMEDIATE);
     assertThat(athlete.maxes()).containsOnly(Map.entry("squat", kg("150")), Map.entry("bench", kg("90")));
     assertThat(athlete.sex()).isEqualTo(Sex.FEMALE);
     assertThat(athlete.age()).isEqualTo(31);
@@ -49,25 +52,31 @@ class AthleteTest {
 
   @Test
   void theHeaviestIsTheMoreOfWhatWasLoggedAndTested() {
-    Athlete.OfLift tested = new Athlete.OfLift("squat", true, new MaxNumbers(kg("160"), kg("155"), null, null), Level.ADVANCED, kg("160"), null, null, null, null);
+    Athlete.OfLift tested = new Athlete.OfLift("squat", true, new MaxNumbers(kg("160"), kg("155"), null, null), Level.ADVANCED,
+        kg("160"), null, null, null, null);
     assertThat(of(Map.of("squat", kg("150")), tested).heaviest()).containsExactly(Map.entry("squat", kg("160")));
     assertThat(of(Map.of("squat", kg("165")), tested).heaviest()).containsExactly(Map.entry("squat", kg("165")));
     assertThat(of(Map.of(), tested).heaviest()).containsExactly(Map.entry("squat", kg("160")));
     assertThat(of(Map.of("squat", kg("150")), lift("squat", kg("155"), null, Level.ADVANCED)).heaviest()).as("an estimate was never lifted")
         .containsExactly(Map.entry("squat", kg("150")));
-    Athlete.OfLift other = new Athlete.OfLift("log-press", false, new MaxNumbers(kg("80"), null, null, null), Level.ADVANCED, kg("80"), null, null, null, null);
+    Athlete.OfLift other = new Athlete.OfLift("log-press", false, new MaxNumbers(kg("80"), null, null, null), Level.ADVANCED,
+        kg("80"), null, null, null, null);
     assertThat(of(Map.of(), other).heaviest()).isEmpty();
   }
 
   @Test
   void aGoalIsForItsOwnDayElseForTheContestAMethodCountsDownTo() {
-    Athlete.OfLift own = new Athlete.OfLift("squat", true, new MaxNumbers(null, kg("150"), null, kg("160")), Level.ADVANCED, null, MONDAY.plusWeeks(4), CONTEST,
-        kg("145"), MONDAY.minusWeeks(3));
-    assertThat(of(Map.of(), own).goals().get("squat")).isEqualTo(new Athlete.Goal(kg("160"), MONDAY.plusWeeks(4), kg("145"), MONDAY.minusWeeks(3)));
-    Athlete.OfLift counted = new Athlete.OfLift("squat", true, new MaxNumbers(null, kg("150"), null, kg("160")), Level.ADVANCED, null, null, CONTEST, null, null);
+    Athlete.OfLift own = new Athlete.OfLift("squat", true, new MaxNumbers(null, kg("150"), null, kg("160")), Level.ADVANCED, null,
+        MONDAY.plusWeeks(4), CONTEST, kg("145"), MONDAY.minusWeeks(3));
+    assertThat(of(Map.of(), own).goals().get("squat"))
+        .isEqualTo(new Athlete.Goal(kg("160"), MONDAY.plusWeeks(4), kg("145"), MONDAY.minusWeeks(3)));
+    Athlete.OfLift counted = new Athlete.OfLift("squat", true, new MaxNumbers(null, kg("150"), null, kg("160")), Level.ADVANCED,
+        null, null, CONTEST, null, null);
     assertThat(of(Map.of(), counted).goals().get("squat").on()).isEqualTo(CONTEST);
-    Athlete.OfLift without = new Athlete.OfLift("squat", true, new MaxNumbers(null, kg("150"), null, null), Level.ADVANCED, null, null, CONTEST, null, null);
-    assertThat(of(Map.of(), without).goals().get("squat")).as("the last weeks are still counted back").isEqualTo(new Athlete.Goal(kg("150"), CONTEST, null, null));
+    Athlete.OfLift without = new Athlete.OfLift("squat", true, new MaxNumbers(null, kg("150"), null, null), Level.ADVANCED, null,
+        null, CONTEST, null, null);
+    assertThat(of(Map.of(), without).goals().get("squat")).as("the last weeks are still counted back")
+        .isEqualTo(new Athlete.Goal(kg("150"), CONTEST, null, null));
     Athlete.OfLift unknown = new Athlete.OfLift("squat", true, MaxNumbers.NONE, Level.ADVANCED, null, null, CONTEST, null, null);
     assertThat(of(Map.of(), unknown).goals()).isEmpty();
     assertThat(of(Map.of(), lift("squat", kg("150"), null, Level.ADVANCED)).goals()).isEmpty();

@@ -95,7 +95,8 @@ class ChecksTest {
   @Test
   void seesHardDaysThatStandTooClose() {
     weeks.maxes.put("front-squat", kg("160"));
-    assertThat(said("consecutive-days", "Mon main squat 3x3 88%", "Tue main front-squat 3x5 @9")).contains("hard on Monday and again on Tuesday");
+    assertThat(said("consecutive-days", "Mon main squat 3x3 88%", "Tue main front-squat 3x5 @9"))
+        .contains("hard on Monday and again on Tuesday");
     assertThat(weeks.find("consecutive-days", "Mon main squat 3x3 88%", "Tue main squat 3x3 60%")).isEmpty();
     assertThat(said("squat-then-deadlift", "Mon main squat 3x3 88%", "Tue main deadlift 3x3 88%")).contains("the squat the day before");
     assertThat(weeks.find("squat-then-deadlift", "Mon main squat 3x3 88%", "Wed main deadlift 3x3 88%")).isEmpty();
@@ -183,7 +184,8 @@ class ChecksTest {
   @Test
   void countsRepsAgainstPrilepinsTable() {
     // Prilepin's table, from memory: 80–90 % 10–20 reps
-    assertThat(said("zone-limit", "Mon main squat 7x3 82%")).isEqualTo("Squat on Monday: 21 reps at 80–90 %, where a session bears 10–20 (best 15).");
+    assertThat(said("zone-limit", "Mon main squat 7x3 82%"))
+        .isEqualTo("Squat on Monday: 21 reps at 80–90 %, where a session bears 10–20 (best 15).");
     assertThat(weeks.find("zone-limit", "Mon main squat 6x3 82%")).isEmpty();
     assertThat(said("zone-limit", "Mon main squat density 14 90% in 14:00")).endsWith("exceed it by design.");
     assertThat(weeks.find("zone-limit", "Mon main squat 7x3 82%", "Thu main squat 7x3 82%")).as("said once a week").hasSize(1);
@@ -193,10 +195,13 @@ class ChecksTest {
   void seesAFirstMilestone() {
     weeks.heaviest.put("squat", kg("195"));
     weeks.maxes.put("squat", kg("210"));
-    assertThat(said("milestone", "Mon main squat 1x1 200kg")).startsWith("200 kg is the first time at 200.").endsWith("from just under to just over, 197.5 and then 202.5 kg.");
-    assertThat(weeks.find("milestone", "Mon main squat 1x1 200kg; 3x3 70%").get(0).mend()).isEqualTo(new Finding.Mend("1x1 197.5kg; 3x3 70%", "197.5 kg in place of 200 kg"));
+    assertThat(said("milestone", "Mon main squat 1x1 200kg")).startsWith("200 kg is the first time at 200.")
+        .endsWith("from just under to just over, 197.5 and then 202.5 kg.");
+    assertThat(weeks.find("milestone", "Mon main squat 1x1 200kg; 3x3 70%").get(0).mend())
+        .isEqualTo(new Finding.Mend("1x1 197.5kg; 3x3 70%", "197.5 kg in place of 200 kg"));
     weeks.heaviest.put("squat", kg("197.5"));
-    assertThat(weeks.find("milestone", "Mon main squat 1x2 200kg").get(0).mend().work()).as("just under is lifted already").isEqualTo("1x2 202.5kg");
+    assertThat(weeks.find("milestone", "Mon main squat 1x2 200kg").get(0).mend().work()).as("just under is lifted already")
+        .isEqualTo("1x2 202.5kg");
     assertThat(weeks.find("milestone", "Mon main squat 1x1 197.5kg")).isEmpty();
     weeks.heaviest.put("squat", kg("202.5"));
     assertThat(weeks.find("milestone", "Mon main squat 1x1 200kg")).isEmpty();
@@ -213,7 +218,8 @@ class ChecksTest {
   @Test
   void seesTheWrongBar() {
     weeks.bar = new Bar("Trap bar", kg("25"), List.of(), false, false);
-    assertThat(said("bar-for-pins", "Mon main pin-squat 3x3 80% of squat")).contains("The Trap bar is not ticked under “Pins and chains” in the kit room");
+    assertThat(said("bar-for-pins", "Mon main pin-squat 3x3 80% of squat"))
+        .contains("The Trap bar is not ticked under “Pins and chains” in the kit room");
     assertThat(said("bar-for-pins", "Mon main squat 3x3 60% chains 20kg")).contains("is not ticked");
     assertThat(said("bar-for-pins", "Mon main squat 3x3 90%")).contains("does not fit the safeties");
     weeks.bar = new Bar("Bar", kg("20"), List.of(), true, true);
@@ -224,7 +230,8 @@ class ChecksTest {
   void judgesGoals() {
     // 5–7 % or 11–16 kg in ten weeks, whichever is less
     weeks.goals.put("bench", new Athlete.Goal(kg("155"), MONDAY.plusWeeks(10), null, null));
-    assertThat(said("believable-goal", "Mon main bench 3x5 @7")).contains("10.7 % over the estimate with 10 weeks to go; 7 % is believable");
+    assertThat(said("believable-goal", "Mon main bench 3x5 @7"))
+        .contains("10.7 % over the estimate with 10 weeks to go; 7 % is believable");
     weeks.goals.put("bench", new Athlete.Goal(kg("147.5"), MONDAY.plusWeeks(10), null, null));
     assertThat(weeks.find("believable-goal", "Mon main bench 3x5 @7")).isEmpty();
     weeks.goals.put("bench", new Athlete.Goal(kg("160"), MONDAY.plusWeeks(2), kg("140"), MONDAY.minusWeeks(8)));
@@ -266,7 +273,8 @@ class ChecksTest {
       assertThat(finding.severity()).isEqualTo(Severity.NOTE);
       assertThat(finding.mend()).isNull();
     });
-    assertThat(found.get(0).sentence()).startsWith("The forecast comes to 5 reps at 92.5 % of today's estimate").contains("a stall is likely");
+    assertThat(found.get(0).sentence()).startsWith("The forecast comes to 5 reps at 92.5 % of today's estimate")
+        .contains("a stall is likely");
   }
 
   @Test

@@ -29,8 +29,8 @@ class LayoutTest {
 
   @Test
   void theLiftOfTheFaultGoesToTheNearestDayAndNothingElseOfItsDay() {
-    Finding.Move move = move("consecutive-days", "Mon main squat 3x3 90%", "Tue main bench 3x3 60%", "Tue main squat 3x3 90%", "Tue second front-squat 3x3 80%",
-        "Tue prepare squat 1x5 40%");
+    Finding.Move move = move("consecutive-days", "Mon main squat 3x3 90%", "Tue main bench 3x3 60%", "Tue main squat 3x3 90%",
+        "Tue second front-squat 3x3 80%", "Tue prepare squat 1x5 40%");
     assertThat(move.lines()).as("what only warms up stays").containsExactly(3L, 4L);
     assertThat(move.from()).isEqualTo(MONDAY.plusDays(1));
     assertThat(move.to()).isEqualTo(WEDNESDAY);
@@ -40,13 +40,15 @@ class LayoutTest {
   @Test
   void aDayWhereItMakesAnotherFaultIsNoPlace() {
     // hard on Wednesday it would stand before Thursday's deadlift, on Friday behind it; on Thursday a light one stands
-    assertThat(move("consecutive-days", "Mon main squat 3x3 90%", "Tue main squat 3x3 90%", "Thu main squat 3x3 60%", "Thu main deadlift 3x3 90%").to())
+    assertThat(move("consecutive-days", "Mon main squat 3x3 90%", "Tue main squat 3x3 90%", "Thu main squat 3x3 60%",
+        "Thu main deadlift 3x3 90%").to())
         .isEqualTo(MONDAY.plusDays(5));
   }
 
   @Test
   void whereTheLiftStandsAlreadyIsNoPlace() {
-    assertThat(move("consecutive-days", "Mon main squat 3x3 90%", "Tue main squat 3x3 90%", "Wed main squat 3x3 60%", "Thu main squat 3x3 60%").to())
+    assertThat(move("consecutive-days", "Mon main squat 3x3 90%", "Tue main squat 3x3 90%", "Wed main squat 3x3 60%",
+        "Thu main squat 3x3 60%").to())
         .as("light squats stand on Wednesday and Thursday").isEqualTo(MONDAY.plusDays(4));
     assertThat(move("consecutive-days", "Mon main squat 3x3 90%", "Tue main squat 3x3 90%", "Wed prepare squat 1x5 40%").to())
         .as("a warm-up counts for nothing").isEqualTo(WEDNESDAY);
@@ -81,14 +83,16 @@ class LayoutTest {
     Finding.Move move = move("hard-days-running", "Mon main squat 3x3 90%", "Tue main bench 3x3 90%", "Wed main deadlift 3x3 90%");
     assertThat(move.lines()).containsExactly(3L);
     assertThat(move.to()).isEqualTo(MONDAY.plusDays(3));
-    assertThat(weeks.of("Mon main squat 3x3 90%", "Tue main bench 3x3 90%", "Wed main deadlift 3x3 90%").moved(move.lines(), move.to()).hardDays())
+    assertThat(weeks.of("Mon main squat 3x3 90%", "Tue main bench 3x3 90%", "Wed main deadlift 3x3 90%")
+        .moved(move.lines(), move.to()).hardDays())
         .containsExactly(MONDAY, MONDAY.plusDays(1), MONDAY.plusDays(3));
   }
 
   @Test
   void aFaultThatStoodBeforeMayStandAfter() {
     // the bench is hard on Friday and Saturday as well; the move of the squat cannot mend that, and need not
-    List<Finding> found = weeks.find("consecutive-days", "Mon main squat 3x3 90%", "Tue main squat 3x3 90%", "Fri main bench 3x3 90%", "Sat main bench 3x3 90%");
+    List<Finding> found = weeks.find("consecutive-days", "Mon main squat 3x3 90%", "Tue main squat 3x3 90%",
+        "Fri main bench 3x3 90%", "Sat main bench 3x3 90%");
     assertThat(found).hasSize(2).allSatisfy(one -> assertThat(one.move()).isNotNull());
     assertThat(found.get(0).move().to()).isEqualTo(WEDNESDAY);
   }

@@ -39,10 +39,14 @@ class LimitsTest {
     weeks.maxes.put("squat", kg("250"));
     weeks.past.add(weeks.totals("Mon main squat 5x3 75%", "Wed main squat 5x3 70%"));
     weeks.past.add(weeks.totals("Mon main squat 5x3 75%", "Wed main squat 3x3 70%", "Fri main squat 2x3 70%"));
-    assertThat(told("all-raised", "Mon main squat 6x3 78%", "Wed main squat 3x3 70%", "Thu main squat 1x3 70%", "Fri main squat 2x3 70%")).as("12 sets, 78 %, 4 days").isTrue();
-    assertThat(told("all-raised", "Mon main squat 5x3 78%", "Wed main squat 3x3 70%", "Thu main squat 1x3 70%", "Fri main squat 2x3 70%")).as("11 of 10 sets").isFalse();
-    assertThat(told("all-raised", "Mon main squat 6x3 77%", "Wed main squat 3x3 70%", "Thu main squat 1x3 70%", "Fri main squat 2x3 70%")).as("two points").isFalse();
-    assertThat(told("all-raised", "Mon main squat 7x3 78%", "Wed main squat 3x3 70%", "Fri main squat 2x3 70%")).as("3 days after 2.5").isFalse();
+    assertThat(told("all-raised", "Mon main squat 6x3 78%", "Wed main squat 3x3 70%", "Thu main squat 1x3 70%",
+        "Fri main squat 2x3 70%")).as("12 sets, 78 %, 4 days").isTrue();
+    assertThat(told("all-raised", "Mon main squat 5x3 78%", "Wed main squat 3x3 70%", "Thu main squat 1x3 70%",
+        "Fri main squat 2x3 70%")).as("11 of 10 sets").isFalse();
+    assertThat(told("all-raised", "Mon main squat 6x3 77%", "Wed main squat 3x3 70%", "Thu main squat 1x3 70%",
+        "Fri main squat 2x3 70%")).as("two points").isFalse();
+    assertThat(told("all-raised", "Mon main squat 7x3 78%", "Wed main squat 3x3 70%", "Fri main squat 2x3 70%"))
+        .as("3 days after 2.5").isFalse();
   }
 
   @Test
@@ -102,8 +106,10 @@ class LimitsTest {
 
   @Test
   void linesThatAreMovedStandInTheOrderOfDays() {
-    WatchedWeek moved = weeks.of("Mon main squat 3x3 90%", "Wed main bench 3x3 80%", "Fri main squat 3x3 70%").moved(List.of(1L), MONDAY.plusDays(3));
-    assertThat(moved.lines()).extracting(line -> line.counted().id() + " " + line.counted().day().getDayOfWeek()).containsExactly("2 WEDNESDAY", "1 THURSDAY", "3 FRIDAY");
+    WatchedWeek moved = weeks.of("Mon main squat 3x3 90%", "Wed main bench 3x3 80%", "Fri main squat 3x3 70%")
+        .moved(List.of(1L), MONDAY.plusDays(3));
+    assertThat(moved.lines()).extracting(line -> line.counted().id() + " " + line.counted().day().getDayOfWeek())
+        .containsExactly("2 WEDNESDAY", "1 THURSDAY", "3 FRIDAY");
     assertThat(moved.hardDays()).containsExactly(MONDAY.plusDays(3));
   }
 
@@ -133,7 +139,8 @@ class LimitsTest {
   @Test
   void aRiseIsMoreThanAFifthOfSixSetsOrMore() {
     weeks.past.add(weeks.totals("Mon main squat 5x3 75%"));
-    assertThat(said("volume-rise", "Mon main squat 7x3 75%")).contains("7 hard sets after 5 on average of the last week without a deload, 40 % more.").contains("On purpose");
+    assertThat(said("volume-rise", "Mon main squat 7x3 75%"))
+        .contains("7 hard sets after 5 on average of the last week without a deload, 40 % more.").contains("On purpose");
     assertThat(told("volume-rise", "Mon main squat 6x3 75%")).as("a fifth").isFalse();
     weeks.past.set(0, weeks.totals("Mon main squat 3x3 75%"));
     assertThat(told("volume-rise", "Mon main squat 6x3 75%")).isTrue();
@@ -183,7 +190,8 @@ class LimitsTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"Wed main deadlift 1x1 90%,true", "Wed main deadlift 1x1 88%,false", "Tue main deadlift 1x1 90%,false", "Wed assistance deadlift 1x1 90%,false"})
+  @CsvSource({"Wed main deadlift 1x1 90%,true", "Wed main deadlift 1x1 88%,false", "Tue main deadlift 1x1 90%,false",
+      "Wed assistance deadlift 1x1 90%,false"})
   void heavyIsFromNinetyPercentAndTenDaysOutIsInTime(String line, boolean told) {
     weeks.maxes.put("deadlift", kg("250"));
     weeks.goals.put("deadlift", goal("260", 11));
@@ -261,7 +269,8 @@ class LimitsTest {
 
   // the window of a mark is 0.6 % on both sides: at 200 kg 198.8 to 201.2
   @ParameterizedTest
-  @CsvSource({"200,195,true", "201.2kg,195,true", "202.5,195,false", "198.75kg,195,false", "180,175,true", "180,180,false", "182.5,175,false"})
+  @CsvSource({"200,195,true", "201.2kg,195,true", "202.5,195,false", "198.75kg,195,false", "180,175,true", "180,180,false",
+      "182.5,175,false"})
   void aMilestoneIsTheFirstTimeAtARoundNumber(String load, String ever, boolean told) {
     weeks.heaviest.put("squat", kg(ever));
     assertThat(told("milestone", "Mon main squat 1x1 " + load.replace("kg", "") + "kg")).isEqualTo(told);
@@ -305,9 +314,11 @@ class LimitsTest {
   @Test
   void fewerSetsHelpOnlyWhereTheEffortIsWritten() {
     weeks.deload = Deload.LESS_VOLUME;
-    assertThat(weeks.find("under-ceiling", "Mon main squat 4x5 80% @9")).allSatisfy(found -> assertThat(found.mend()).isNotNull()).isNotEmpty();
+    assertThat(weeks.find("under-ceiling", "Mon main squat 4x5 80% @9")).allSatisfy(found -> assertThat(found.mend()).isNotNull())
+        .isNotEmpty();
     assertThat(weeks.find("under-ceiling", "Mon main squat 4x5 85%")).allSatisfy(found -> assertThat(found.mend()).isNull()).isNotEmpty();
-    assertThat(weeks.find("under-ceiling", "Mon main squat 4x5 @9; 2x3 90%")).allSatisfy(found -> assertThat(found.mend()).isNull()).isNotEmpty();
+    assertThat(weeks.find("under-ceiling", "Mon main squat 4x5 @9; 2x3 90%")).allSatisfy(found -> assertThat(found.mend()).isNull())
+        .isNotEmpty();
   }
 
   // 90 s of rest are not short, a tempo of six seconds is slow; the 9.5 of it is RPE 9.5 by the chart
@@ -327,7 +338,8 @@ class LimitsTest {
     assertThat(told("to-failure", "Mon main squat 2x6+ 85%")).as("the last is open, the one before is not").isTrue();
     assertThat(told("to-failure", "Mon main squat 1x6+ 85%")).isFalse();
     weeks.maxes.put("pin-squat", kg("200"));
-    assertThat(told("to-failure", "Mon main pin-squat 3x6 85%")).isEqualTo(!Weeks.LIFTS.ofKey("pin-squat").orElseThrow().variation().partial());
+    assertThat(told("to-failure", "Mon main pin-squat 3x6 85%"))
+        .isEqualTo(!Weeks.LIFTS.ofKey("pin-squat").orElseThrow().variation().partial());
   }
 
   @Test
@@ -371,7 +383,8 @@ class LimitsTest {
     assertThat(said("percent-against-rpe", "Mon main squat 3x5 100% @9")).contains("RPE 10 and beyond");
     assertThat(said("percent-against-rpe", "Mon main squat 3x1 75% @9")).contains("is about RPE under 5");
     assertThat(told("percent-against-rpe", "Mon main squat 3x5 75% @8", "Mon main squat 3x5 75%")).isTrue();
-    assertThat(weeks.find("percent-against-rpe", "Mon main squat 3x5 75–80% @9").get(0).mend()).as("a range is the lifter's to choose in").isNull();
+    assertThat(weeks.find("percent-against-rpe", "Mon main squat 3x5 75–80% @9").get(0).mend())
+        .as("a range is the lifter's to choose in").isNull();
   }
 
   @Test
@@ -390,7 +403,8 @@ class LimitsTest {
     weeks.goals.put("bench", new Athlete.Goal(kg("149.8"), MONDAY.plusWeeks(5), kg("140"), MONDAY.minusWeeks(5)));
     assertThat(told("believable-goal", "Mon main bench 3x5 @7")).as("exactly what can be believed").isFalse();
     weeks.goals.put("bench", new Athlete.Goal(kg("150"), MONDAY.plusWeeks(5), kg("140"), MONDAY.plusDays(1)));
-    assertThat(said("believable-goal", "Mon main bench 3x5 @7")).as("what begins tomorrow is judged by today's").contains("over the estimate");
+    assertThat(said("believable-goal", "Mon main bench 3x5 @7")).as("what begins tomorrow is judged by today's")
+        .contains("over the estimate");
   }
 
   // the line from 100 to 110 kg in ten weeks says 105 at half the way
@@ -453,7 +467,8 @@ class LimitsTest {
     weeks.level = Level.BEGINNER;
     weeks.methods.put("bench", List.of(Method.HIGH_FREQUENCY));
     weeks.methods.put("squat", List.of(Method.ROTATION));
-    assertThat(said("method-for-life", "Mon main bench 3x5 60%", "Tue main squat 3x5 60%")).contains("The bench is not learned yet").contains("Rotating maxes are not for a beginner in the squat.")
+    assertThat(said("method-for-life", "Mon main bench 3x5 60%", "Tue main squat 3x5 60%")).contains("The bench is not learned yet")
+        .contains("Rotating maxes are not for a beginner in the squat.")
         .doesNotContain("Dieting").doesNotContain("Two waves");
     assertThat(told("method-for-life", "Mon main deadlift 3x5 60%")).as("neither lift is trained").isFalse();
     weeks.methods.clear();
@@ -481,10 +496,14 @@ class LimitsTest {
   @Test
   void latePercentagesCountWhatTrainsHalfOfTheSameMuscles() {
     weeks.figures.put(Threshold.LATE_SETS, 5.0);
-    assertThat(told("late-percentage", "Mon main squat 5x5 75%", "Mon main bench 3x5 75%", "Mon second front-squat 3x5 60% of squat")).isTrue();
-    assertThat(told("late-percentage", "Mon main squat 4x5 75%", "Mon main bench 3x5 75%", "Mon second front-squat 3x5 60% of squat")).as("four sets of five").isFalse();
-    assertThat(told("late-percentage", "Mon main squat 5x5 75%", "Mon second front-squat 3x5 60% of squat")).as("the second line is not late").isFalse();
-    assertThat(told("late-percentage", "Mon main squat 5x5 75%", "Mon main bench 3x5 75%", "Mon second front-squat 3x5 60% of squat @8")).as("an effort is written").isFalse();
+    assertThat(told("late-percentage", "Mon main squat 5x5 75%", "Mon main bench 3x5 75%",
+        "Mon second front-squat 3x5 60% of squat")).isTrue();
+    assertThat(told("late-percentage", "Mon main squat 4x5 75%", "Mon main bench 3x5 75%",
+        "Mon second front-squat 3x5 60% of squat")).as("four sets of five").isFalse();
+    assertThat(told("late-percentage", "Mon main squat 5x5 75%", "Mon second front-squat 3x5 60% of squat"))
+        .as("the second line is not late").isFalse();
+    assertThat(told("late-percentage", "Mon main squat 5x5 75%", "Mon main bench 3x5 75%",
+        "Mon second front-squat 3x5 60% of squat @8")).as("an effort is written").isFalse();
   }
 
   @Test
@@ -500,16 +519,19 @@ class LimitsTest {
     assertThat(weeks.find("hard-days-running", "Mon main deadlift 3x3 90%").get(0).day()).as("three were full on Sunday").isEqualTo(MONDAY);
     assertThat(told("hard-days-running", "Tue main deadlift 3x3 90%")).as("what is behind is not told").isFalse();
     weeks.before.clear();
-    assertThat(weeks.find("hard-days-running", "Mon main squat 3x3 90%", "Tue main bench 3x3 90%", "Wed main deadlift 3x3 90%", "Fri main squat 3x3 90%").get(0).day())
+    assertThat(weeks.find("hard-days-running", "Mon main squat 3x3 90%", "Tue main bench 3x3 90%", "Wed main deadlift 3x3 90%",
+        "Fri main squat 3x3 90%").get(0).day())
         .isEqualTo(MONDAY.plusDays(2));
   }
 
   @Test
   void aZoneIsExceededByWhatStandsThereByHand() {
-    assertThat(weeks.find("zone-limit", "Mon main squat 8x5 60%").get(0).severity()).as("under 70 % it is only noted").isEqualTo(Severity.NOTE);
+    assertThat(weeks.find("zone-limit", "Mon main squat 8x5 60%").get(0).severity()).as("under 70 % it is only noted")
+        .isEqualTo(Severity.NOTE);
     weeks.method = Method.RPE_WEEKS;
     assertThat(said("zone-limit", "Mon main squat 7x3 82%")).endsWith("The method writes it so by design.");
-    assertThat(weeks.find("zone-limit", "Mon main squat 12x1 92%").get(0).severity()).as("from 90 % nothing is by design").isEqualTo(Severity.DOUBT);
+    assertThat(weeks.find("zone-limit", "Mon main squat 12x1 92%").get(0).severity()).as("from 90 % nothing is by design")
+        .isEqualTo(Severity.DOUBT);
     weeks.edited = true;
     assertThat(said("zone-limit", "Mon main squat 7x3 82%")).endsWith("(best 15).");
     assertThat(told("zone-limit", "Mon assistance squat 7x3 82%")).isFalse();

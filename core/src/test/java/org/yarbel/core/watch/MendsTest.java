@@ -44,7 +44,8 @@ class MendsTest {
       }
       WatchedWeek week = weeks.of(lines.toArray(String[]::new));
       for (Finding found : Checks.look(week)) {
-        assertThat(found.sentence()).as("of %s", lines).isNotBlank().doesNotContain("NaN", "null", "Optional", "Infinity").endsWith(found.sentence().endsWith("?") ? "?" : ".");
+        assertThat(found.sentence()).as("of %s", lines).isNotBlank().doesNotContain("NaN", "null", "Optional", "Infinity")
+            .endsWith(found.sentence().endsWith("?") ? "?" : ".");
         if (found.mend() == null || found.line() == null) {
           continue;
         }
@@ -71,7 +72,8 @@ class MendsTest {
   void orderOfSeverityIsKept() {
     Weeks weeks = new Weeks();
     weeks.age = 15;
-    List<Severity> order = Checks.look(weeks.of("Mon main squat max 1", "Mon main bench 3x6 85%", "Tue main deadlift 5x5 70%", "Wed main squat 7x3 85%")).stream()
+    List<Severity> order = Checks.look(weeks.of("Mon main squat max 1", "Mon main bench 3x6 85%", "Tue main deadlift 5x5 70%",
+        "Wed main squat 7x3 85%")).stream()
         .map(Finding::severity).toList();
     assertThat(order).isNotEmpty().isSortedAccordingTo(Comparator.reverseOrder());
   }

@@ -66,8 +66,8 @@ class OwnPlansTest {
   }
 
   /** Somebody who might walk in. */
-  private record Somebody(Level level, Sex sex, int age, boolean strained, Map<String, Mass> maxes, Map<String, Mass> goals, Set<DayOfWeek> free,
-      @Nullable LocalDate contest) {
+  private record Somebody(Level level, Sex sex, int age, boolean strained, Map<String, Mass> maxes, Map<String, Mass> goals,
+      Set<DayOfWeek> free, @Nullable LocalDate contest) {
     static Somebody made(RandomGenerator random) {
       Level level = Level.values()[random.nextInt(3)];
       Sex sex = Sex.values()[random.nextInt(2)];
@@ -77,8 +77,8 @@ class OwnPlansTest {
         case INTERMEDIATE -> 1.6;
         case ADVANCED -> 2.3;
       } * (sex == Sex.MALE ? 1 : 0.75) * (0.9 + 0.2 * random.nextDouble());
-      Map<String, Mass> maxes = new TreeMap<>(Map.of("squat", kg(Math.round(body * strong)), "bench", kg(Math.round(0.68 * body * strong)), "deadlift",
-          kg(Math.round(1.15 * body * strong))));
+      Map<String, Mass> maxes = new TreeMap<>(Map.of("squat", kg(Math.round(body * strong)), "bench",
+          kg(Math.round(0.68 * body * strong)), "deadlift", kg(Math.round(1.15 * body * strong))));
       Set<DayOfWeek> free = EnumSet.noneOf(DayOfWeek.class);
       int days = 2 + random.nextInt(4);
       while (free.size() < days) {
@@ -113,7 +113,8 @@ class OwnPlansTest {
       Map<String, MaxNumbers> others = new HashMap<>();
       maxes.keySet().forEach(other -> others.put(other, numbers(LIFTS.ofKey(other).orElseThrow())));
       ResolvedLine resolved = Resolver.resolve(new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED, numbers(lift), others, kg(90),
-          lift.onBar() ? LOADABLES : null, MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(), null, level));
+          lift.onBar() ? LOADABLES : null, MassUnit.KG, EffortChart.HOUSE, lift.movement(), lift.variation().partial(), List.of(),
+          null, level));
       return CountedLine.of(id, day, kind, lift, resolved, numbers(lift).best(), EffortChart.HOUSE, LIFTS);
     }
 
@@ -131,8 +132,8 @@ class OwnPlansTest {
   }
 
   /** A week with all that the checks are told, so that it can be shown to them again with other lines. */
-  private record Shown(Somebody one, LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past, Map<String, LocalDate> last, int since,
-      @Nullable Deload deload, boolean peaking, Around around) {
+  private record Shown(Somebody one, LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past,
+      Map<String, LocalDate> last, int since, @Nullable Deload deload, boolean peaking, Around around) {
     WatchedWeek week() {
       return new WatchedWeek(monday, athlete, lines, past, last, since, deload, peaking, Threshold.Values.USUAL, around);
     }
@@ -153,7 +154,8 @@ class OwnPlansTest {
     /** The same with one more line on the day after the first main one of a lift, or before it. */
     Shown andNextDay(String lift, String work) {
       List<WatchedLine> all = new ArrayList<>(lines);
-      LocalDate first = all.stream().map(WatchedLine::counted).filter(line -> line.lift().key().equals(lift) && line.kind() == SlotKind.MAIN).findFirst()
+      LocalDate first = all.stream().map(WatchedLine::counted).filter(line -> line.lift().key().equals(lift)
+          && line.kind() == SlotKind.MAIN).findFirst()
           .orElseThrow().day();
       LocalDate day = first.plusDays(1).isBefore(monday.plusWeeks(1)) ? first.plusDays(1) : first.minusDays(1);
       all.add(byHand(day, 1, all.size() + 1, lift, work));
@@ -163,7 +165,8 @@ class OwnPlansTest {
 
     private WatchedLine byHand(LocalDate day, int place, long id, String lift, String work) {
       CountedLine counted = one.counted(id, day, SlotKind.MAIN, lift, work);
-      return new WatchedLine(counted, WorkLine.parse(work).line(), one.numbers(counted.lift()).best(), one.level(), Method.RISING, true, false, null, place);
+      return new WatchedLine(counted, WorkLine.parse(work).line(), one.numbers(counted.lift()).best(), one.level(), Method.RISING,
+          true, false, null, place);
     }
   }
 
@@ -184,20 +187,22 @@ class OwnPlansTest {
       for (Macrocycle.Assigned at : plan.assigned()) {
         if (!at.startsOn().isAfter(monday) && (at.endsOn() == null || at.endsOn().isAfter(monday))) {
           methods.computeIfAbsent(at.lift(), key -> new ArrayList<>()).add(at.method());
-          peaking.add(at.method().rule().peaking(Settings.check(at.method(), at.settings(), LIFTS).settings(), (int) ChronoUnit.WEEKS.between(at.startsOn(),
-              monday)));
+          peaking.add(at.method().rule().peaking(Settings.check(at.method(), at.settings(), LIFTS).settings(),
+              (int) ChronoUnit.WEEKS.between(at.startsOn(), monday)));
         }
       }
       for (Written line : all) {
         if (!line.day().isBefore(monday) && line.day().isBefore(monday.plusWeeks(1))) {
           CountedLine counted = one.counted(lines.size() + 1, line);
-          Method method = plan.assigned().stream().filter(at -> at.no() == line.block()).filter(at -> LIFTS.line(counted.lift()).stream().anyMatch(l -> l.key()
+          Method method = plan.assigned().stream().filter(at -> at.no() == line.block())
+              .filter(at -> LIFTS.line(counted.lift()).stream().anyMatch(l -> l.key()
               .equals(at.lift()))).map(Macrocycle.Assigned::method).findFirst().orElse(Method.RISING);
-          lines.add(new WatchedLine(counted, WorkLine.parse(line.work()).line(), one.numbers(counted.lift()).best(), one.level(), method, false,
-              line.forecast(), null, places.merge(line.day(), 1, Integer::sum)));
+          lines.add(new WatchedLine(counted, WorkLine.parse(line.work()).line(), one.numbers(counted.lift()).best(), one.level(),
+              method, false, line.forecast(), null, places.merge(line.day(), 1, Integer::sum)));
         }
       }
-      weeks.add(new Shown(one, monday, one.athlete(methods), List.copyOf(lines), List.copyOf(past.subList(Math.max(0, past.size() - 3), past.size())), Map.copyOf(last),
+      weeks.add(new Shown(one, monday, one.athlete(methods), List.copyOf(lines),
+          List.copyOf(past.subList(Math.max(0, past.size() - 3), past.size())), Map.copyOf(last),
           since, easy.get(monday), peaking.contains(true), new Around(MONDAY, before, easy.containsKey(monday.plusWeeks(1)), Map.of())));
       if (easy.containsKey(monday) || lines.isEmpty()) {
         since = 0;
@@ -218,9 +223,10 @@ class OwnPlansTest {
   private static Macrocycle byMethods(Somebody one, RandomGenerator random) {
     List<Method> suits = switch (one.level()) {
       case BEGINNER -> List.of(Method.NOVICE_LINEAR, Method.DOUBLE_PROGRESSION, Method.RPE_WEEKS);
-      case INTERMEDIATE -> List.of(Method.PLUS_SETS, Method.RPE_WEEKS, Method.BLOCKS, Method.FALLING_BACKOFFS, Method.LADDER, Method.HIGH_FREQUENCY, Method.RISING);
-      case ADVANCED -> List.of(Method.PLUS_SETS, Method.RPE_WEEKS, Method.BLOCKS, Method.FALLING_BACKOFFS, Method.HIGH_FREQUENCY, Method.CLUSTER, Method.DENSITY,
-          Method.PARTIALS, Method.ROTATION);
+      case INTERMEDIATE -> List.of(Method.PLUS_SETS, Method.RPE_WEEKS, Method.BLOCKS, Method.FALLING_BACKOFFS, Method.LADDER,
+          Method.HIGH_FREQUENCY, Method.RISING);
+      case ADVANCED -> List.of(Method.PLUS_SETS, Method.RPE_WEEKS, Method.BLOCKS, Method.FALLING_BACKOFFS, Method.HIGH_FREQUENCY,
+          Method.CLUSTER, Method.DENSITY, Method.PARTIALS, Method.ROTATION);
     };
     Method method = suits.get(random.nextInt(suits.size()));
     Proposal proposal = propose(one, null);
@@ -232,8 +238,8 @@ class OwnPlansTest {
   private static Proposal propose(Somebody one, @Nullable LocalDate contest) {
     List<Proposal.Aim> aims = new ArrayList<>();
     one.goals().forEach((lift, goal) -> aims.add(new Proposal.Aim(LIFTS.ofKey(lift).orElseThrow(), one.maxes().get(lift), goal)));
-    return Proposal.of(new Proposal.Request(one.level(), LIFTS.powerlifts(), List.of(), one.free(), contest, MONDAY, one.strained(), Deload.HALF_LOAD,
-        MassUnit.KG, aims));
+    return Proposal.of(new Proposal.Request(one.level(), LIFTS.powerlifts(), List.of(), one.free(), contest, MONDAY,
+        one.strained(), Deload.HALF_LOAD, MassUnit.KG, aims));
   }
 
   private static List<Finding> doubts(WatchedWeek week) {
@@ -261,7 +267,8 @@ class OwnPlansTest {
     }
     counts.sort(null);
     assertThat(counts.get(counts.size() / 2)).as("in the middle, of %s", spoke).isLessThanOrEqualTo(1);
-    assertThat(counts.stream().mapToInt(Integer::intValue).average().orElseThrow()).as("on average of %s weeks, of %s", counts.size(), spoke).isLessThan(0.25);
+    assertThat(counts.stream().mapToInt(Integer::intValue).average().orElseThrow())
+        .as("on average of %s weeks, of %s", counts.size(), spoke).isLessThan(0.25);
   }
 
   @Test
@@ -272,7 +279,8 @@ class OwnPlansTest {
       List<Shown> weeks = weeksOf(i, random);
       Shown week = weeks.get(random.nextInt(weeks.size()));
       Set<String> written = new TreeSet<>();
-      week.lines().stream().filter(line -> line.counted().kind() == SlotKind.MAIN && line.counted().lift().powerlift()).forEach(line -> written.add(line.counted()
+      week.lines().stream().filter(line -> line.counted().kind() == SlotKind.MAIN && line.counted().lift().powerlift())
+          .forEach(line -> written.add(line.counted()
           .lift().key()));
       if (written.isEmpty()) {
         continue;
@@ -292,13 +300,15 @@ class OwnPlansTest {
       if (week.deload() != null) {
         planted.put("under-ceiling", week.with(lift, "5x5 80%"));
       }
-      if (week.deload() == null && !week.around().deloadFollows() && !week.past().isEmpty() && week.past().stream().allMatch(of -> of.lifts().stream()
+      if (week.deload() == null && !week.around().deloadFollows() && !week.past().isEmpty()
+          && week.past().stream().allMatch(of -> of.lifts().stream()
           .filter(l -> l.lift().key().equals(lift)).mapToLong(WeekTotals.OfLift::hardSets).sum() > 0)) {
         planted.put("volume-rise", week.with(lift, "20x5 75%"));
       }
       planted.forEach((check, with) -> {
         List<Finding> said = Checks.ofKey(check).orElseThrow().look(with.week());
-        assertThat(said).as("%s planted in %s of %s", check, with.lines().stream().map(line -> line.counted().day().getDayOfWeek() + " " + line.counted().lift()
+        assertThat(said).as("%s planted in %s of %s", check, with.lines().stream().map(line -> line.counted().day().getDayOfWeek()
+            + " " + line.counted().lift()
             .key() + " " + line.work()).toList(), week.one()).isNotEmpty();
         found.merge(check, 1, Integer::sum);
       });

@@ -73,8 +73,8 @@ final class Weeks {
   /** The week of these lines. */
   WatchedWeek of(String... lines) {
     Athlete athlete = new Athlete(sex, age, dieting, strained, level, maxes, heaviest, goals, methods, pains, free);
-    return new WatchedWeek(MONDAY, athlete, watched(lines), past, lastTrained, weeksSinceDeload, deload, peaking, new Threshold.Values(figures),
-        new Around(today, before, deloadFollows, clusters));
+    return new WatchedWeek(MONDAY, athlete, watched(lines), past, lastTrained, weeksSinceDeload, deload, peaking,
+        new Threshold.Values(figures), new Around(today, before, deloadFollows, clusters));
   }
 
   /** What one check says of these lines. */

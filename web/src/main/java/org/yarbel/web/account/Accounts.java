@@ -58,7 +58,8 @@ public class Accounts {
 
   /** An account of a club, for work that goes on in the background; empty when it is gone or disabled. */
   public Optional<SignedIn> of(long clubId, long accountId) {
-    return jdbc.sql(SELECT + "where club_id = :club and id = :id and not disabled").param("club", clubId).param("id", accountId).query(ROW).optional();
+    return jdbc.sql(SELECT + "where club_id = :club and id = :id and not disabled").param("club", clubId).param("id", accountId)
+        .query(ROW).optional();
   }
 
   /** Whether anybody has an account yet. */
@@ -89,7 +90,8 @@ public class Accounts {
   @Transactional
   public void disable(long clubId, long lifterId, boolean disabled, SignedIn by) {
     long account = jdbc.sql("update account set disabled = :disabled where club_id = :club and lifter_id = :lifter returning id")
-        .param("disabled", disabled).param("club", clubId).param("lifter", lifterId).query(Long.class).optional().orElseThrow(NotFound::new);
+        .param("disabled", disabled).param("club", clubId).param("lifter", lifterId).query(Long.class).optional()
+        .orElseThrow(NotFound::new);
     if (disabled) {
       signIns.endOthers(clubId, account, 0);
     }

@@ -49,7 +49,8 @@ class PasswordController {
   }
 
   private Map<String, Object> shown(SignedIn who, HttpSession session, Map<String, String> errors) {
-    return Map.of("errors", errors, "devices", signIns.of(who, here(session)).stream().map(device -> DeviceView.of(device, club(who).zone())).toList());
+    return Map.of("errors", errors, "devices", signIns.of(who, here(session)).stream()
+        .map(device -> DeviceView.of(device, club(who).zone())).toList());
   }
 
   /** A device as it is shown. */

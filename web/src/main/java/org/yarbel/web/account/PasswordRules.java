@@ -52,7 +52,8 @@ public class PasswordRules {
     }
     String plain = password.toLowerCase(Locale.ROOT);
     if (commonest.contains(plain) || plain.chars().distinct().count() < 4) {
-      return Optional.of("This password is among the first that are tried. Take another, such as four words that have nothing to do with each other.");
+      return Optional.of("This password is among the first that are tried. Take another, such as four words that have nothing "
+          + "to do with each other.");
     }
     List<String> words = own.stream().flatMap(text -> Stream.concat(Stream.of(text), Arrays.stream(text.split("[^\\p{L}\\p{N}]+"))))
         .map(text -> text.strip().toLowerCase(Locale.ROOT)).filter(text -> text.length() >= OWN_WORD).distinct()

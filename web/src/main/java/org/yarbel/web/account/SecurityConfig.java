@@ -64,19 +64,22 @@ class SecurityConfig {
 
   @Bean
   @Order(2)
-  SecurityFilterChain pages(HttpSecurity http, Entrance entrance, SignInProvider provider, Address address, SecurityLog log) throws Exception {
+  SecurityFilterChain pages(HttpSecurity http, Entrance entrance, SignInProvider provider, Address address, SecurityLog log)
+      throws Exception {
     return http
         .authenticationProvider(provider)
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", Entrance.AGAIN, "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
                 "/favicon.ico", "/error", "/sw.js", "/offline", "/feeds/*", "/health", "/health/*").permitAll()
-            .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card", "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end",
-                "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke",
-                "/workbench", "/workbench/*").authenticated()
+            .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card",
+                "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end",
+                "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics",
+                "/lifters/*/calendar/revoke", "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))
         .csrf(csrf -> csrf.csrfTokenRepository(tokens(address)).csrfTokenRequestHandler(once()))
         .requestCache(cache -> cache.disable())
-        .formLogin(form -> form.loginPage("/login").usernameParameter("email").successHandler(entrance::cameIn).failureHandler(entrance::failed))
+        .formLogin(form -> form.loginPage("/login").usernameParameter("email").successHandler(entrance::cameIn)
+            .failureHandler(entrance::failed))
         .logout(logout -> logout.addLogoutHandler((request, response, who) -> entrance.wentOut(request, who))
             .logoutSuccessUrl("/login?out"))
         .addFilterBefore(entrance.counting(), UsernamePasswordAuthenticationFilter.class)

@@ -36,7 +36,8 @@ class SetupController {
   private final YarbelProperties properties;
   private final SecurityLog log;
 
-  SetupController(Accounts accounts, Owner owner, SignInLimits limits, PasswordRules passwords, YarbelProperties properties, SecurityLog log) {
+  SetupController(Accounts accounts, Owner owner, SignInLimits limits, PasswordRules passwords, YarbelProperties properties,
+      SecurityLog log) {
     this.accounts = accounts;
     this.owner = owner;
     this.limits = limits;
@@ -85,8 +86,8 @@ class SetupController {
       return again;
     }
     try {
-      owner.begin(owner.newClubId(), new Owner.Beginning(form.club(), ZoneId.of(form.zone()), PlaceKit.of(Kit.standard(MassUnit.valueOf(form.unit()))),
-          form.name(), form.email(), form.password()));
+      owner.begin(owner.newClubId(), new Owner.Beginning(form.club(), ZoneId.of(form.zone()),
+          PlaceKit.of(Kit.standard(MassUnit.valueOf(form.unit()))), form.name(), form.email(), form.password()));
     } catch (DuplicateKeyException somebodyWasFirst) {
       throw new ResponseStatusException(HttpStatus.NOT_FOUND);
     }
@@ -120,7 +121,8 @@ class SetupController {
       errors.put("name", "Write your name, at most 80 characters.");
     }
     SignInDetails.check(form.email(), errors);
-    passwords.wrong(form.password(), List.of(form.name(), form.email(), form.club())).ifPresent(sentence -> errors.put("password", sentence));
+    passwords.wrong(form.password(), List.of(form.name(), form.email(), form.club()))
+        .ifPresent(sentence -> errors.put("password", sentence));
     return errors;
   }
 

@@ -41,7 +41,8 @@ class SignInLimits {
         .param("email", key).param("address", address).param("known", known).query(Long.class).single();
     record Counted(int ofBoth, int ofAddress, int ofAccount) {}
     Counted lately = jdbc.sql("select count(*) filter (where email_key = :email and address = :address and at > :lately) as of_both, "
-        + "count(*) filter (where address = :address and at > :lately) as of_address, count(*) filter (where email_key = :email and not known) as of_account "
+        + "count(*) filter (where address = :address and at > :lately) as of_address, count(*) filter (where email_key = :email "
+        + "and not known) as of_account "
         + "from sign_in_try where (email_key = :email or address = :address) and at > :since").param("email", key).param("address", address)
         .param("lately", since(WINDOW)).param("since", since(LONG_WINDOW)).query(Counted.class).single();
     boolean among = lately.ofBoth() <= TRIES_OF_ACCOUNT_AND_ADDRESS && lately.ofAddress() <= TRIES_OF_ADDRESS

@@ -73,7 +73,8 @@ public class SignIns {
   boolean stands(SignedIn who, long id) {
     record SignInRow(String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen, long revision) {}
     Optional<SignInRow> row = jdbc.sql("select a.role, a.lifter_id, a.disabled, s.begun, s.seen, c.revision from sign_in s "
-        + "join account a on a.club_id = s.club_id and a.id = s.account_id join club c on c.id = s.club_id where s.club_id = :club and s.id = :id and s.account_id = :account")
+        + "join account a on a.club_id = s.club_id and a.id = s.account_id join club c on c.id = s.club_id where s.club_id = "
+        + ":club and s.id = :id and s.account_id = :account")
         .param("club", who.clubId()).param("id", id).param("account", who.accountId()).query(SignInRow.class).optional();
     row.ifPresent(r -> cache.seen(who.clubId(), r.revision()));
     Instant now = Instant.now();
@@ -87,7 +88,8 @@ public class SignIns {
 
   /** Where somebody is signed in, the newest first. */
   List<Device> of(SignedIn who, long here) {
-    return jdbc.sql("select id, browser, address, begun, seen from sign_in where club_id = :club and account_id = :account and begun > :since "
+    return jdbc.sql("select id, browser, address, begun, seen from sign_in where club_id = :club and account_id = :account and "
+        + "begun > :since "
         + "and seen > :idle order by seen desc, id desc").param("club", who.clubId()).param("account", who.accountId())
         .param("since", before(LONGEST)).param("idle", before(who.coach() ? IDLE_OF_A_COACH : IDLE_OF_A_LIFTER))
         .query((row, n) -> new Device(row.getLong("id"), row.getString("browser"), row.getString("address"),
@@ -102,7 +104,8 @@ public class SignIns {
   /** Takes out what has ended by itself, and devices nobody has used for long; by every node, since what one has taken out is gone. */
   @Scheduled(initialDelay = 2, fixedDelay = 30, timeUnit = TimeUnit.MINUTES)
   void clear() {
-    jdbc.sql("delete from sign_in where begun <= :since or seen <= :idle").param("since", before(LONGEST)).param("idle", before(IDLE_OF_A_LIFTER)).update();
+    jdbc.sql("delete from sign_in where begun <= :since or seen <= :idle").param("since", before(LONGEST))
+        .param("idle", before(IDLE_OF_A_LIFTER)).update();
     jdbc.sql("delete from known_device where seen <= :since").param("since", before(DEVICE_KEPT)).update();
   }
 
@@ -120,7 +123,8 @@ public class SignIns {
 
   /** Whether what a device carries shows that it has signed in to that address before. */
   boolean known(String email, String token) {
-    return !token.isEmpty() && jdbc.sql("select exists (select 1 from known_device d join account a on a.club_id = d.club_id and a.id = d.account_id "
+    return !token.isEmpty() && jdbc.sql("select exists (select 1 from known_device d join account a on a.club_id = d.club_id "
+        + "and a.id = d.account_id "
         + "where a.email = :email and d.token_hash = :hash)").param("email", Accounts.key(email)).param("hash", Secrets.fingerprint(token))
         .query(Boolean.class).single();
   }
@@ -131,7 +135,8 @@ public class SignIns {
     jdbc.sql("insert into known_device (club_id, account_id, token_hash, seen) values (:club, :account, :hash, now()) "
         + "on conflict (club_id, account_id, token_hash) do update set seen = now()").param("club", who.clubId())
         .param("account", who.accountId()).param("hash", Secrets.fingerprint(token)).update();
-    jdbc.sql("delete from known_device where club_id = :club and account_id = :account and token_hash not in (select token_hash from known_device "
+    jdbc.sql("delete from known_device where club_id = :club and account_id = :account and token_hash not in (select token_hash "
+        + "from known_device "
         + "where club_id = :club and account_id = :account order by seen desc limit " + MOST_DEVICES + ")").param("club", who.clubId())
         .param("account", who.accountId()).update();
   }

@@ -22,7 +22,8 @@ class CallLimit extends OncePerRequestFilter {
   /** Who comes when so many addresses are counted already shares one count. */
   private static final String ALL_OTHERS = "others";
 
-  private final Cache<String, Window> windows = Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(2)).maximumSize(2L * MOST_ADDRESSES).build();
+  private final Cache<String, Window> windows = Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(2))
+      .maximumSize(2L * MOST_ADDRESSES).build();
   private final Clock clock = Clock.systemUTC();
   private final SecurityLog log;
 
@@ -62,7 +63,8 @@ class CallLimit extends OncePerRequestFilter {
   private static void refuse(HttpServletResponse response) throws IOException {
     response.setStatus(429);
     response.setContentType("application/problem+json");
-    response.getWriter().write("{\"type\":\"about:blank\",\"title\":\"Too many calls\",\"status\":429,\"detail\":\"At most " + CALLS_PER_MINUTE
+    response.getWriter().write("{\"type\":\"about:blank\",\"title\":\"Too many calls\",\"status\":429,\"detail\":\"At most "
+        + CALLS_PER_MINUTE
         + " calls a minute; wait and try again.\"}");
   }
 }

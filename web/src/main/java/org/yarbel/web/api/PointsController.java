@@ -24,7 +24,8 @@ class PointsController {
   PointsAnswer points(@RequestParam Map<String, String> given) {
     Parameters parameters =
         new Parameters(given, List.of("formula", "sex", "bodyMass", "total", "equipment", "event", "unit"));
-    PointsFormula formula = Numbers.one(PointsFormula.class, "formula", Numbers.required("formula", parameters.text("formula")), PointsFormula.DOTS);
+    PointsFormula formula = Numbers.one(PointsFormula.class, "formula", Numbers.required("formula", parameters.text("formula")),
+        PointsFormula.DOTS);
     Sex sex = sex(parameters.text("sex"));
     MassUnit unit = parameters.has("unit") ? Numbers.unit(parameters.text("unit")) : MassUnit.KG;
     Mass bodyMass = Numbers.load("body mass", parameters.decimal("bodyMass"), unit);

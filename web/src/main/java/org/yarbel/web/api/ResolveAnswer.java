@@ -60,8 +60,8 @@ record ResolveAnswer(String notation, List<Step> ramp, List<SetAnswer> sets, @Nu
       ResolvedSet.Distance distance = set.distance();
       ResolvedSet.Clock clock = set.clock() == null ? new ResolvedSet.Clock(null, null, null, null) : set.clock();
       return new SetAnswer(set.part(), set.set(), set.role().key(), Numbers.two(set.exact(), unit),
-          Numbers.two(set.load(), unit), set.reps(), set.repsTo(), lowRating != null ? Numbers.two(lowRating.doubleValue()) : value(set.rpe()),
-          value(set.rpeTo()), set.percent() == null ? null : Numbers.two(set.percent()),
+          Numbers.two(set.load(), unit), set.reps(), set.repsTo(), lowRating != null ? Numbers.two(lowRating.doubleValue())
+          : value(set.rpe()), value(set.rpeTo()), set.percent() == null ? null : Numbers.two(set.percent()),
           set.perSide() == null ? null : Numbers.plates(set.perSide()), set.restSeconds(), set.tempo(),
           ends == null ? null : Numbers.two(ends.bottom(), unit), ends == null ? null : Numbers.two(ends.top(), unit),
           Numbers.two(set.exactFrom(), unit), Numbers.two(set.exactTo(), unit), clock.seconds(),

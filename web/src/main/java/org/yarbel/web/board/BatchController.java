@@ -55,14 +55,15 @@ class BatchController {
 
   /** Takes the move a check proposes: lines of one day to another. */
   @PostMapping("/lifters/{id}/week/move")
-  String moveAll(@PathVariable long id, @RequestParam List<Long> lines, @RequestParam LocalDate to, @RequestParam(required = false) @Nullable LocalDate of,
-      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  String moveAll(@PathVariable long id, @RequestParam List<Long> lines, @RequestParam LocalDate to,
+      @RequestParam(required = false) @Nullable LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = plans.lifter(id);
     if (lines.size() > Sessions.MOST_LINES) {
       throw new NotFound();
     }
     List<Slot> all = lines.stream().map(plans::stored).toList();
-    if (all.stream().anyMatch(slot -> plans.lifterOf(slot).id() != lifter.id()) || all.stream().map(Slot::sessionId).distinct().count() > 1) {
+    if (all.stream().anyMatch(slot -> plans.lifterOf(slot).id() != lifter.id()) || all.stream().map(Slot::sessionId).distinct()
+        .count() > 1) {
       throw new NotFound();
     }
     flash.addFlashAttribute("said", wrong(to).map("Nothing moved: "::concat).orElseGet(() -> batches.moveAll(all, to, who)));
@@ -71,19 +72,20 @@ class BatchController {
 
   /** Moves or copies a line to another day. */
   @PostMapping("/slots/{id}/to")
-  ModelAndView to(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate to, @RequestParam(defaultValue = "") String copy,
-      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+  ModelAndView to(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate to,
+      @RequestParam(defaultValue = "") String copy, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     Slot slot = plans.stored(id);
     LocalDate day = plans.dayOf(slot);
-    String said = wrong(to).map("Nothing moved: "::concat).orElseGet(() -> copy.isEmpty() ? batches.move(slot, Objects.requireNonNull(to), who)
+    String said = wrong(to).map("Nothing moved: "::concat)
+        .orElseGet(() -> copy.isEmpty() ? batches.move(slot, Objects.requireNonNull(to), who)
         : batches.copy(slot, Objects.requireNonNull(to), who));
     return days(plans.lifterOf(slot).id(), day, said, htmx, response);
   }
 
   /** Copies a line to the same day of weeks to come. */
   @PostMapping("/slots/{id}/down")
-  ModelAndView down(@PathVariable long id, @RequestParam(defaultValue = "") String weeks, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
-      HttpServletResponse response) {
+  ModelAndView down(@PathVariable long id, @RequestParam(defaultValue = "") String weeks, @AuthenticationPrincipal SignedIn who,
+      HtmxRequest htmx, HttpServletResponse response) {
     Slot slot = plans.stored(id);
     LocalDate day = plans.dayOf(slot);
     String said = weeks.matches("[1-9]|1[0-6]") ? batches.fillDown(slot, Integer.parseInt(weeks), who)
@@ -106,16 +108,18 @@ class BatchController {
       RedirectAttributes flash) {
     Lifter lifter = plans.lifter(id);
     Optional<String> wrong = wrong(to);
-    flash.addFlashAttribute("said", wrong.map("Nothing copied: "::concat).orElseGet(() -> batches.copyDay(lifter, day, Objects.requireNonNull(to), who)));
+    flash.addFlashAttribute("said", wrong.map("Nothing copied: "::concat)
+        .orElseGet(() -> batches.copyDay(lifter, day, Objects.requireNonNull(to), who)));
     return WeekController.week(id, to == null || wrong.isPresent() ? day : to);
   }
 
   /** Writes a day's lines on the same day of so many weeks to come, in one change. */
   @PostMapping("/lifters/{id}/days/{day}/weeks")
-  String weeks(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(defaultValue = "") String weeks, @AuthenticationPrincipal SignedIn who,
-      RedirectAttributes flash) {
+  String weeks(@PathVariable long id, @PathVariable LocalDate day, @RequestParam(defaultValue = "") String weeks,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = plans.lifter(id);
-    flash.addFlashAttribute("said", weeks.strip().matches("[1-9]|1[0-6]") ? batches.repeatDay(lifter, day, Integer.parseInt(weeks.strip()), who)
+    flash.addFlashAttribute("said", weeks.strip().matches("[1-9]|1[0-6]")
+        ? batches.repeatDay(lifter, day, Integer.parseInt(weeks.strip()), who)
         : "Nothing written: the weeks must be from 1 to 16 but were '" + weeks + "'.");
     return WeekController.week(id, day);
   }

@@ -113,7 +113,8 @@ class BoardController {
     Lifter lifter = plans.lifterOf(stored);
     DetailsForm.CheckedDetails checked = beside.present() ? beside.check(lifter.unit())
         : new DetailsForm.CheckedDetails(Optional.of(stored.details()), Map.of());
-    TypedLine typed = new TypedLine(form, beside, line(lifter.id(), plans.dayOf(stored), id, form, checked.details().orElse(null)), checked.errors());
+    TypedLine typed = new TypedLine(form, beside, line(lifter.id(), plans.dayOf(stored), id, form, checked.details().orElse(null)),
+        checked.errors());
     if (typed.line().wrong() || checked.details().isEmpty()) {
       String why = typed.line().wrong() ? "Not saved yet: the line cannot be read." : "Not saved yet: see below.";
       return answers.row(typed.refused(board.slot(stored), why), htmx, response, HttpStatus.UNPROCESSABLE_CONTENT);

@@ -82,7 +82,8 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    */
   record SlotView(long id, long lifterId, long sessionId, String date, String kind, String lift, String work, String stored,
       int version, LineView line, DetailsForm details, List<String> said, List<String> bars, @Nullable GroupView begins,
-      boolean grouped, boolean again, From from, @Nullable String note, boolean refused, Map<String, String> errors, @Nullable String word) {
+      boolean grouped, boolean again, From from, @Nullable String note, boolean refused, Map<String, String> errors,
+      @Nullable String word) {
     /**
      * Where the line comes from.
      *
@@ -104,7 +105,8 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     }
 
     private static From from(Slot slot, @Nullable Deload easy) {
-      return new From(slot.origin() != null, slot.forecast(), slot.edited() ? slot.writtenLift().orElse("") + " " + slot.writtenWork().orElse("")
+      return new From(slot.origin() != null, slot.forecast(), slot.edited() ? slot.writtenLift().orElse("") + " "
+          + slot.writtenWork().orElse("")
           : null, slot.remark(),
           easy == null ? null : "Deload: " + easy.ceiling());
     }

@@ -47,7 +47,8 @@ record DetailsForm(@Nullable String details, @Nullable String optional, @Nullabl
     }
     boolean none = Details.NO_GEAR.equals(worn);
     return new CheckedDetails(Optional.of(new Details(optional != null, text("bar", bar, 80, errors), worn,
-        from == null || none ? null : from.nanograms(), from == null || none ? null : from.unit(), why, think, care, written, agreed != null)), errors);
+        from == null || none ? null : from.nanograms(), from == null || none ? null : from.unit(), why, think, care, written,
+        agreed != null)), errors);
   }
 
   /** As it stands in the fields of a stored line. */

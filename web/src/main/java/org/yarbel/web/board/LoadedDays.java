@@ -26,7 +26,8 @@ import org.yarbel.web.watch.WeekWatch;
  * @param logged how many sets are logged of each session
  * @param choice the places a day can be trained in; none when there is only one
  */
-record LoadedDays(LocalDate from, int count, LifterContext usual, Map<LocalDate, TrainingSession> sessions, Map<LocalDate, WeekWatch.WatchedDay> days,
+record LoadedDays(LocalDate from, int count, LifterContext usual, Map<LocalDate, TrainingSession> sessions,
+    Map<LocalDate, WeekWatch.WatchedDay> days,
     Map<Long, LineView> views, Map<Long, Long> logged, List<WeekWatch.WatchedDay> before, List<BoardView.PlaceView> choice) {
   List<WeekWatch.WatchedDay> watched() {
     return new ArrayList<>(days.values());
@@ -52,8 +53,8 @@ record LoadedDays(LocalDate from, int count, LifterContext usual, Map<LocalDate,
     return shown;
   }
 
-  private static List<BoardView.SlotView> lines(long lifterId, TrainingSession session, WeekWatch.WatchedDay day, Map<Long, LineView> worked,
-      Set<String> quiet, @Nullable Deload easy) {
+  private static List<BoardView.SlotView> lines(long lifterId, TrainingSession session, WeekWatch.WatchedDay day,
+      Map<Long, LineView> worked, Set<String> quiet, @Nullable Deload easy) {
     List<BoardView.SlotView> views = new ArrayList<>();
     LifterContext context = day.context();
     List<String> bars = context.kit().bars();
@@ -61,7 +62,8 @@ record LoadedDays(LocalDate from, int count, LifterContext usual, Map<LocalDate,
     for (Slot slot : day.slots()) {
       Lift lift = context.lift(slot.lift());
       LineView view = worked.get(slot.id()).without(quiet, context.lifts().family(lift).key());
-      String word = slot.details().agreed() || view.wrong() ? null : CoachWord.neededFor(lift, WorkLine.parse(slot.work()).line(), context.level(lift)).orElse(null);
+      String word = slot.details().agreed() || view.wrong() ? null
+          : CoachWord.neededFor(lift, WorkLine.parse(slot.work()).line(), context.level(lift)).orElse(null);
       views.add(BoardView.SlotView.of(slot, lift.name(), lifterId, session.day(), view, bars, session.groups(), above, easy, word));
       above = slot;
     }

@@ -55,19 +55,22 @@ class MendController {
     PlanService.EditOutcome outcome = plan.write(id, slot.version(),
         new PlanService.TypedWork(slot.kind(), lift, slot.work(), slot.details().withWord(true)), who);
     return outcome instanceof PlanService.EditOutcome.Done done
-        ? answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", "It opens on the card: " + lift.name() + " " + slot.work()))
-        : answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
+        ? answers.day(lifterId, day, htmx, response, HttpStatus.OK,
+            Map.of("undo", done.changeId(), "said", "It opens on the card: " + lift.name() + " " + slot.work()))
+        : answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT,
+            Map.of("said", "It stays: the line was changed or begun meanwhile."));
   }
 
   /** Gives a line back to its method. */
   @PostMapping("/slots/{id}/as-written")
   ModelAndView asWritten(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     Slot slot = plans.stored(id);
-    return written(slot, slot.writtenLift().orElseThrow(NotFound::new), slot.writtenWork().orElseThrow(NotFound::new), "As the method writes it: ", who,
-        htmx, response);
+    return written(slot, slot.writtenLift().orElseThrow(NotFound::new), slot.writtenWork().orElseThrow(NotFound::new),
+        "As the method writes it: ", who, htmx, response);
   }
 
-  private ModelAndView written(Slot slot, String key, String work, String said, SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+  private ModelAndView written(Slot slot, String key, String work, String said, SignedIn who, HtmxRequest htmx,
+      HttpServletResponse response) {
     LocalDate day = plans.dayOf(slot);
     long lifterId = plans.lifterOf(slot).id();
     Lift lift = lifts.catalogue().ofKey(key).orElseThrow(NotFound::new);
@@ -77,8 +80,10 @@ class MendController {
     }
     PlanService.EditOutcome outcome = plan.write(slot.id(), slot.version(), PlanService.TypedWork.of(slot.kind(), lift, work), who);
     if (outcome instanceof PlanService.EditOutcome.Done done) {
-      return answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", said + lift.name() + " " + work));
+      return answers.day(lifterId, day, htmx, response, HttpStatus.OK, Map.of("undo", done.changeId(), "said", said + lift.name()
+          + " " + work));
     }
-    return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT, Map.of("said", "It stays: the line was changed or begun meanwhile."));
+    return answers.day(lifterId, day, htmx, response, HttpStatus.CONFLICT,
+        Map.of("said", "It stays: the line was changed or begun meanwhile."));
   }
 }

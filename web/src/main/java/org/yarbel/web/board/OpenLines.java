@@ -10,7 +10,8 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Which lines of the board stand open: what is said beside a line comes only when it is opened, and stays when it is drawn anew. */
-@ControllerAdvice(assignableTypes = {BoardController.class, WeekController.class, BatchController.class, MendController.class, ArrangeController.class})
+@ControllerAdvice(assignableTypes = {BoardController.class, WeekController.class, BatchController.class, MendController.class,
+    ArrangeController.class})
 class OpenLines {
   private static final int MOST = 40;
   private static final String IDS = "\\d{1,18}(,\\d{1,18}){0," + (MOST - 1) + "}";

@@ -63,7 +63,8 @@ class SilenceController {
 
   /** Silences it; the reason stays on record. */
   @PostMapping("/lifters/{id}/silences")
-  ModelAndView silence(@PathVariable long id, @ModelAttribute WantedSilence wanted, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  ModelAndView silence(@PathVariable long id, @ModelAttribute WantedSilence wanted, @AuthenticationPrincipal SignedIn who,
+      RedirectAttributes flash) {
     Lifter lifter = known(id, wanted);
     if (wanted.why().isEmpty() || wanted.why().length() > MOST_REASON) {
       ModelAndView again = new ModelAndView("board/silencing", shown(lifter, wanted), HttpStatus.UNPROCESSABLE_CONTENT);

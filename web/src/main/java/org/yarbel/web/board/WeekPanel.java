@@ -38,8 +38,8 @@ import org.yarbel.web.watch.WeekWatch;
  * @param quiet remarks of methods that have nothing to do this week
  * @param writtenTo how far methods have written where this week is further ahead; null where it is not
  */
-record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts, List<LiftRow> lifts,
-    List<MuscleRow> muscles,
+record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts,
+    List<LiftRow> lifts, List<MuscleRow> muscles,
     Sums sums, Map<String, String> minutes, List<MethodView> methods, List<String> quiet, @Nullable String writtenTo,
     List<SilenceView> silences) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
@@ -129,7 +129,8 @@ record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins
       double reps = lift.zones().getOrDefault(zone, 0.0);
       zones.add(reps == 0 ? "" : Long.toString(Math.round(reps)));
     }
-    return new LiftRow(lift.lift().name(), lift.hardSets(), lift.reps() == 0 ? "" : Long.toString(Math.round(lift.reps())), lift.tonnes() < 0.05 ? ""
+    return new LiftRow(lift.lift().name(), lift.hardSets(), lift.reps() == 0 ? "" : Long.toString(Math.round(lift.reps())),
+        lift.tonnes() < 0.05 ? ""
         : number(lift.tonnes(), 1),
         lift.topPercent() == 0 ? "" : Math.round(lift.topPercent()) + " %", lift.days(), zones);
   }
@@ -142,7 +143,8 @@ record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins
   }
 
   private static MethodView method(Progression progression, LifterContext context) {
-    return new MethodView(progression.id(), context.lift(progression.lift()).name(), progression.method().shortTitle(), progression.method().key());
+    return new MethodView(progression.id(), context.lift(progression.lift()).name(), progression.method().shortTitle(),
+        progression.method().key());
   }
 
   private static SilenceView silence(Silence silence) {

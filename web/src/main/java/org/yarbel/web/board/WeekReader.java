@@ -44,7 +44,8 @@ class WeekReader {
   private final Places places;
   private final Issuing issuing;
 
-  WeekReader(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, LifterContexts contexts, Places places, Issuing issuing) {
+  WeekReader(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, LifterContexts contexts,
+      Places places, Issuing issuing) {
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
@@ -68,14 +69,17 @@ class WeekReader {
   LoadedDays load(Lifter lifter, List<LiftNumbers> known, LocalDate from, int count, int weeksBack) {
     LifterContext usual = contexts.of(lifter, null, known);
     Map<Long, LifterContext> elsewhere = new HashMap<>();
-    List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from.minusWeeks(weeksBack), from.plusDays(count - 1L));
+    List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from.minusWeeks(weeksBack),
+        from.plusDays(count - 1L));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
     List<Long> shown = all.stream().filter(session -> !session.day().isBefore(from)).map(TrainingSession::id).toList();
-    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
     Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(shown);
     List<Lifted> rows = log.ofSessions(ids);
     Map<Long, Long> logged = rows.stream().collect(Collectors.groupingBy(Lifted::sessionId, Collectors.counting()));
-    Map<UUID, List<LoggedSet>> done = rows.stream().collect(Collectors.groupingBy(Lifted::line, Collectors.mapping(Lifted::set, Collectors.toList())));
+    Map<UUID, List<LoggedSet>> done = rows.stream()
+        .collect(Collectors.groupingBy(Lifted::line, Collectors.mapping(Lifted::set, Collectors.toList())));
     Map<LocalDate, TrainingSession> byDay = new HashMap<>();
     Map<LocalDate, WeekWatch.WatchedDay> days = new TreeMap<>();
     Map<Long, LineView> views = new HashMap<>();
@@ -108,8 +112,8 @@ class WeekReader {
    * @param done what was logged, by the ref of its line: the rest was not lifted; null where nothing was logged at all
    * @param asked takes the same as it was asked, the sets alone that were done
    */
-  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups, @Nullable Map<UUID, List<LoggedSet>> done,
-      Map<Long, ResolvedLine> asked) {
+  private static Map<Long, ResolvedLine> quickly(LifterContext context, List<Slot> lines, Groups groups,
+      @Nullable Map<UUID, List<LoggedSet>> done, Map<Long, ResolvedLine> asked) {
     Map<Long, ResolvedLine> resolved = new HashMap<>();
     SessionResolver resolver = new SessionResolver(context);
     lines.stream().filter(slot -> done == null || done.containsKey(slot.ref()))

@@ -70,7 +70,8 @@ class CalendarController {
       flash.addFlashAttribute("address", address.base() + "/feeds/" + made + ".ics");
     });
     if (token.isEmpty()) {
-      flash.addFlashAttribute("said", "Ten addresses were made today, which is more than anybody needs: the last one stands. Make another tomorrow.");
+      flash.addFlashAttribute("said", "Ten addresses were made today, which is more than anybody needs: the last one stands. "
+          + "Make another tomorrow.");
     }
     return "redirect:/lifters/" + id + "/calendar";
   }

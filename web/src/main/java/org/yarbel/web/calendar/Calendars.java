@@ -62,8 +62,8 @@ class Calendars {
   private final ClubClock clock;
   private final Turns turns;
 
-  Calendars(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots, LifterContexts contexts, LongPlans plans, Contests contests,
-      JdbcClient jdbc, CurrentClub club, TransactionTemplate transaction, ClubClock clock,
+  Calendars(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots, LifterContexts contexts,
+      LongPlans plans, Contests contests, JdbcClient jdbc, CurrentClub club, TransactionTemplate transaction, ClubClock clock,
       Turns turns) {
     this.turns = turns;
     this.lifters = lifters;
@@ -105,10 +105,13 @@ class Calendars {
       }
     }));
     plans.of(lifter.id()).ifPresent(kept -> LongPlans.ahead(kept.plan(), context, today.plusDays(1), until, written)
-        .forEach(line -> days.computeIfAbsent(line.day(), day -> new ArrayList<>()).add(new String[] {name(context.lifts(), line.lift()), line.work()})));
+        .forEach(line -> days.computeIfAbsent(line.day(), day -> new ArrayList<>())
+            .add(new String[] {name(context.lifts(), line.lift()), line.work()})));
     List<CalendarDocument.CalendarEntry> entries = new ArrayList<>();
-    days.forEach((day, of) -> entries.add(new CalendarDocument.CalendarEntry("session-" + day + "-" + uid(lifter), day, of.stream().map(line -> line[0]).distinct()
-        .limit(3).collect(Collectors.joining(", ")), of.stream().map(line -> line[0] + " " + line[1]).collect(Collectors.joining("\n")), "")));
+    days.forEach((day, of) -> entries.add(new CalendarDocument.CalendarEntry("session-" + day + "-" + uid(lifter), day,
+        of.stream().map(line -> line[0]).distinct()
+        .limit(3).collect(Collectors.joining(", ")), of.stream().map(line -> line[0] + " " + line[1])
+        .collect(Collectors.joining("\n")), "")));
     return entries;
   }
 
@@ -132,15 +135,18 @@ class Calendars {
         + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry().weightClass()), where));
     LocalDate weighIn = going.entry().weighIn();
     if (weighIn != null) {
-      entries.add(new CalendarDocument.CalendarEntry("weigh-in-" + contest.ref() + "-" + uid(lifter), weighIn, "Weigh-in, " + contest.name(), going.entry()
+      entries.add(new CalendarDocument.CalendarEntry("weigh-in-" + contest.ref() + "-" + uid(lifter), weighIn, "Weigh-in, "
+          + contest.name(), going.entry()
           .weightClass().isEmpty() ? "" : "Class " + going.entry().weightClass(), where));
     }
   }
 
   /** When the address in force was made; null when there is none. */
   @Nullable LocalDate feedSince(long lifterId) {
-    return jdbc.sql("select made at time zone 'UTC' from calendar_feed where club_id = :club and lifter_id = :lifter and revoked is null order by id desc limit 1")
-        .param("club", club.id()).param("lifter", lifterId).query(LocalDateTime.class).optional().map(LocalDateTime::toLocalDate).orElse(null);
+    return jdbc.sql("select made at time zone 'UTC' from calendar_feed where club_id = :club and lifter_id = :lifter and "
+        + "revoked is null order by id desc limit 1")
+        .param("club", club.id()).param("lifter", lifterId).query(LocalDateTime.class).optional().map(LocalDateTime::toLocalDate)
+        .orElse(null);
   }
 
   /** Makes a new address in place of the one there is, and tells it: it cannot be shown again. Empty after very many a day. */
@@ -148,17 +154,21 @@ class Calendars {
   public Optional<String> makeFeed(long lifterId, SignedIn who) {
     turns.ofLifter(lifterId);
     lifters.findById(lifterId).orElseThrow(NotFound::new);
-    int today = jdbc.sql("select count(*) from calendar_feed where club_id = :club and lifter_id = :lifter and made > :since").param("club", club.id())
-        .param("lifter", lifterId).param("since", clock.now().minus(Duration.ofDays(1)).atOffset(ZoneOffset.UTC)).query(Integer.class).single();
+    int today = jdbc.sql("select count(*) from calendar_feed where club_id = :club and lifter_id = :lifter and made > :since")
+        .param("club", club.id())
+        .param("lifter", lifterId).param("since", clock.now().minus(Duration.ofDays(1)).atOffset(ZoneOffset.UTC))
+        .query(Integer.class).single();
     if (today >= MOST_A_DAY) {
       return Optional.empty();
     }
     // who is to know an old one is gone: the newest few stay on record
-    jdbc.sql("delete from calendar_feed where club_id = :club and lifter_id = :lifter and revoked is not null and made < :since").param("club", club.id())
+    jdbc.sql("delete from calendar_feed where club_id = :club and lifter_id = :lifter and revoked is not null and made < :since")
+        .param("club", club.id())
         .param("lifter", lifterId).param("since", clock.now().minus(Duration.ofDays(KEPT_DAYS)).atOffset(ZoneOffset.UTC)).update();
     revoke(lifterId);
     String text = Secrets.make();
-    jdbc.sql("insert into calendar_feed (id, club_id, lifter_id, token_hash, account_id, made) values (nextval('yarbel_id'), :club, :lifter, :hash, :account, :made)")
+    jdbc.sql("insert into calendar_feed (id, club_id, lifter_id, token_hash, account_id, made) values (nextval('yarbel_id'), "
+        + ":club, :lifter, :hash, :account, :made)")
         .param("club", club.id()).param("lifter", lifterId).param("hash", Secrets.fingerprint(text)).param("account", who.accountId())
         .param("made", clock.now().atOffset(ZoneOffset.UTC)).update();
     return Optional.of(text);
@@ -174,7 +184,8 @@ class Calendars {
   /** The calendar behind an address; empty when nobody has it, or it was revoked. */
   Optional<String> byToken(String token) {
     record Feed(long clubId, long lifterId) {}
-    return jdbc.sql("select club_id, lifter_id from calendar_feed where token_hash = :hash and revoked is null").param("hash", Secrets.fingerprint(token)).query(Feed.class)
+    return jdbc.sql("select club_id, lifter_id from calendar_feed where token_hash = :hash and revoked is null")
+        .param("hash", Secrets.fingerprint(token)).query(Feed.class)
         .optional().map(feed -> club.within(feed.clubId(), () -> transaction.execute(status -> of(feed.lifterId()))));
   }
 }

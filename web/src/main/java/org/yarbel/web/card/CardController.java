@@ -86,8 +86,8 @@ class CardController {
 
   /** Takes a card: on its day or later it is issued, and stays as it is. */
   @PostMapping("/sessions/{id}/issue")
-  ModelAndView issue(@PathVariable long id, @RequestParam(required = false) @Nullable String set, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
-      HttpServletResponse response) {
+  ModelAndView issue(@PathVariable long id, @RequestParam(required = false) @Nullable String set,
+      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     open(id, who);
     return kept(id, who, htmx, new CardView.Wanted(set, null, null));
@@ -99,7 +99,8 @@ class CardController {
       HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     Map<UUID, LeftSets.Why> why = new HashMap<>();
-    open(id, who).document().slots().forEach(slot -> why.put(slot.ref(), "could-not".equals(form.get("why-" + slot.ref())) ? LeftSets.Why.COULD_NOT
+    open(id, who).document().slots().forEach(slot -> why.put(slot.ref(), "could-not".equals(form.get("why-" + slot.ref()))
+        ? LeftSets.Why.COULD_NOT
         : LeftSets.Why.LEFT_OUT));
     log.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
     return kept(id, who, htmx, CardView.Wanted.NEXT);
@@ -135,7 +136,8 @@ class CardController {
     if (htmx.isHtmxRequest()) {
       return new ModelAndView("card/card :: card", shown(id, who, wanted));
     }
-    UriComponentsBuilder card = UriComponentsBuilder.fromPath("/sessions/{id}/card").queryParamIfPresent("set", Optional.ofNullable(wanted.panel()))
+    UriComponentsBuilder card = UriComponentsBuilder.fromPath("/sessions/{id}/card")
+        .queryParamIfPresent("set", Optional.ofNullable(wanted.panel()))
         .queryParamIfPresent("after", Optional.ofNullable(wanted.after()));
     return new ModelAndView("redirect:" + card.buildAndExpand(id).toUriString());
   }
@@ -155,8 +157,8 @@ class CardController {
 
   private static CardView.Filled filled(EntryForm form, Map<String, String> errors,
       EntryDoubt.@Nullable Doubt doubt, @Nullable String changed) {
-    CardView.EntryQuestion question = doubt == null ? null : new CardView.EntryQuestion(doubt.question(), doubt.instead() == null ? null : doubt.instead().number(),
-        form.pressed());
+    CardView.EntryQuestion question = doubt == null ? null : new CardView.EntryQuestion(doubt.question(), doubt.instead() == null
+        ? null : doubt.instead().number(), form.pressed());
     String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
     return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,
         text(form.seconds()), text(form.metres()), form.ending(), errors, question, changed);

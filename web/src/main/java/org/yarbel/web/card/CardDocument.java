@@ -215,7 +215,8 @@ public record CardDocument(
     InGroup inGroup = group == null || slot.groupNo() == null ? null : new InGroup(slot.groupNo(), group);
     Resolver.Request request = worked.request();
     ResolvedLine line = worked.line();
-    Optional<String> word = request == null || slot.details().agreed() ? Optional.empty() : CoachWord.neededFor(lift, request.line().line(), request.level());
+    Optional<String> word = request == null || slot.details().agreed() ? Optional.empty()
+        : CoachWord.neededFor(lift, request.line().line(), request.level());
     if (request == null || line == null || word.isPresent()) {
       String problem = word.orElseGet(() -> Objects.requireNonNull(worked.wrong()).problems().get(0).message());
       return new CardSlot(slot.ref(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),

@@ -77,8 +77,8 @@ final class CardLines {
         slot.problem() != null ? "" : Reading.text(WorkLine.parse(slot.work()).line()), basis(document, slot),
         group == null ? null : group.group().words(), group == null ? null : totals.get(group.number()), ramp,
         ramp.stream().map(step -> step.load() + "×" + step.reps()).collect(Collectors.joining(" · ")), sets,
-        line == null ? List.of() : line.cautions().stream().sorted(Comparator.comparing(caution -> !caution.hurts())).map(CardLines::minded).toList(),
-        notes != null && notes.optional(), notes == null ? List.of() : words(notes), slot.problem());
+        line == null ? List.of() : line.cautions().stream().sorted(Comparator.comparing(caution -> !caution.hurts()))
+        .map(CardLines::minded).toList(), notes != null && notes.optional(), notes == null ? List.of() : words(notes), slot.problem());
   }
 
   /** The sets of a line; where back-offs hang on one, with the lighter attempt that a miss of it would offer. */
@@ -128,7 +128,8 @@ final class CardLines {
 
   private static StepView step(RampStep step, MassUnit unit, @Nullable Mass lifted) {
     return new StepView(step.load().shownIn(unit).number(), step.reps(), PlatePicture.of(step.perSide(), unit),
-        step.perSide().isEmpty() ? "bare bar" : Loading.sideText(step.perSide(), unit), lifted != null && step.load().compareTo(lifted) >= 0);
+        step.perSide().isEmpty() ? "bare bar" : Loading.sideText(step.perSide(), unit), lifted != null && step.load()
+        .compareTo(lifted) >= 0);
   }
 
   /** One set of a line with all that its view is made of. */
@@ -139,13 +140,16 @@ final class CardLines {
       String number = set.load() == null ? "" : slot.onIt(set.load()).shownIn(unit).number();
       boolean timed = set.role() == Role.HOLD || set.role() == Role.CARRY;
       boolean further = line.sets().stream().noneMatch(set::equals);
-      return new SetView(CardView.panel(slot.ref(), set.part(), set.set()), slot.ref(), set.part(), set.set(), SetWords.title(line, set), number,
-          SetWords.asked(set, unit), share(), set.perSide() == null ? null : PlatePicture.of(set.perSide(), unit), SetWords.notes(set, slot, unit),
+      return new SetView(CardView.panel(slot.ref(), set.part(), set.set()), slot.ref(), set.part(), set.set(),
+          SetWords.title(line, set), number,
+          SetWords.asked(set, unit), share(), set.perSide() == null ? null : PlatePicture.of(set.perSide(), unit),
+          SetWords.notes(set, slot, unit),
           set.logged(), row != null && row.reps() == 0, row == null ? null : SetWords.done(row, slot), row == null ? -1 : row.version(),
           dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, unit), first, clock(slot, line, set), !timed,
-          timed || limited() || slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY, set.role() == Role.CARRY, set.role() == Role.DENSITY, !UNRATED.contains(set.role()),
-          set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()), !set.logged() && beside.left() != null,
-          !set.logged() && further, afterMiss(), fromToday(), ends());
+          timed || limited() || slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY, set.role() == Role.CARRY,
+          set.role() == Role.DENSITY, !UNRATED.contains(set.role()),
+          set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()),
+          !set.logged() && beside.left() != null, !set.logged() && further, afterMiss(), fromToday(), ends());
     }
 
     /** Several things one after another against the clock. */
@@ -160,7 +164,8 @@ final class CardLines {
 
     /** What concerns the line stands on its first set, what concerns a part on the first of that part. */
     private List<Minded> cautions(boolean first, boolean firstOfPart) {
-      return line.cautions().stream().filter(caution -> caution.parts().isEmpty() ? first : firstOfPart && caution.parts().contains(set.part()))
+      return line.cautions().stream().filter(caution -> caution.parts().isEmpty() ? first : firstOfPart
+          && caution.parts().contains(set.part()))
           .sorted(Comparator.comparing(caution -> !caution.hurts())).map(CardLines::minded).toList();
     }
 
@@ -214,9 +219,10 @@ final class CardLines {
     return switch (set.role()) {
       case CLUSTER -> new ClockView("cluster", own, 0, or(clock.gap()), 0, reps, "", "singles, " + or(clock.gap()) + " s between",
           Singles.enough(reps), Singles.afterFew());
-      case DENSITY -> new ClockView("density", own, or(clock.limit()), 0, 0, reps, "", reps + " singles wanted", 0, Singles.beforeDensity());
-      case EMOM -> new ClockView("emom", part, 0, 0, or(clock.every()), line.sets().stream().filter(s -> s.part() == set.part()).toList().size(),
-          "", "a start every " + or(clock.every()) + " s");
+      case DENSITY -> new ClockView("density", own, or(clock.limit()), 0, 0, reps, "", reps + " singles wanted", 0,
+          Singles.beforeDensity());
+      case EMOM -> new ClockView("emom", part, 0, 0, or(clock.every()), line.sets().stream().filter(s -> s.part() == set.part())
+          .toList().size(), "", "a start every " + or(clock.every()) + " s");
       case HOLD, TIMED -> new ClockView("hold", own, or(clock.seconds()), 0, 0, 0, "", set.role() == Role.HOLD ? "hold" : "as many as go");
       default -> {
         if (clock.limit() != null) {
@@ -238,7 +244,8 @@ final class CardLines {
       MassUnit unit) {
     if (row != null) {
       return Filled.of(slot.onIt(row.load()).shownIn(unit).number(), Integer.toString(row.reps()),
-          row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneTenths() == null ? "" : LoggedSetRow.seconds(row.doneTenths()),
+          row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneTenths() == null ? ""
+          : LoggedSetRow.seconds(row.doneTenths()),
           row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)), row.stopped());
     }
     String last = slot.last() == null ? "" : slot.last().shownIn(unit).number();

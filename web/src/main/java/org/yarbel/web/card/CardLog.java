@@ -50,8 +50,8 @@ public class CardLog {
   private final ClubClock clock;
   private final Turns turns;
 
-  CardLog(CardService cards, IssuedLines lines, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts, Issuing issuing, Tracking tracking,
-      ClubClock clock, Turns turns) {
+  CardLog(CardService cards, IssuedLines lines, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts, Issuing issuing,
+      Tracking tracking, ClubClock clock, Turns turns) {
     this.cards = cards;
     this.lines = lines;
     this.sets = sets;
@@ -84,7 +84,8 @@ public class CardLog {
     turns.ofSession(sessionId);
     TrainingSession session = cards.session(sessionId, who);
     Optional<LoggedSetRow> sentBefore = sets.findByEntryKey(entry.key());
-    if (sentBefore.filter(row -> row.sessionId() != sessionId || !row.line().equals(entry.line()) || !row.loggedSet().place().equals(entry.place())).isPresent()) {
+    if (sentBefore.filter(row -> row.sessionId() != sessionId || !row.line().equals(entry.line())
+        || !row.loggedSet().place().equals(entry.place())).isPresent()) {
       return new LogOutcome.OfAnother();
     }
     if (sentBefore.filter(row -> same(row, entry)).isPresent()) {
@@ -130,8 +131,8 @@ public class CardLog {
         .map(stamp -> stamp.trueMass().shownIn(typed.unit())).findFirst().orElse(typed);
   }
 
-  private Optional<EntryDoubt.Doubt> doubt(TrainingSession session, CardDocument document, CardDocument.CardSlot slot, List<LoggedSetRow> ofLine,
-      ResolvedSet asked, boolean telling, Entry entry) {
+  private Optional<EntryDoubt.Doubt> doubt(TrainingSession session, CardDocument document, CardDocument.CardSlot slot,
+      List<LoggedSetRow> ofLine, ResolvedSet asked, boolean telling, Entry entry) {
     if (session.day().isAfter(clock.today())) {
       return Optional.of(new EntryDoubt.Doubt("This card is for " + DAY.format(session.day()) + ". Is it lifted today?", null));
     }
@@ -152,7 +153,8 @@ public class CardLog {
     if (!card.issued()) {
       throw new NotFound();
     }
-    Set<UUID> open = card.document().slots().stream().map(CardDocument.CardSlot::ref).filter(slot -> card.owed(slot) > 0).collect(Collectors.toSet());
+    Set<UUID> open = card.document().slots().stream().map(CardDocument.CardSlot::ref).filter(slot -> card.owed(slot) > 0)
+        .collect(Collectors.toSet());
     Map<UUID, LeftSets> said = left.findBySessionId(sessionId).stream().collect(Collectors.toMap(LeftSets::line, row -> row));
     open.forEach(slot -> {
       LeftSets.Why own = why.getOrDefault(slot, LeftSets.Why.LEFT_OUT);
@@ -199,6 +201,7 @@ public class CardLog {
   private static boolean same(LoggedSetRow row, Entry entry) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
         && Objects.equals(row.rpe(), entry.rpe()) && row.flagged() == entry.flagged()
-        && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres()) && row.stopped() == entry.stopped();
+        && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres())
+        && row.stopped() == entry.stopped();
   }
 }

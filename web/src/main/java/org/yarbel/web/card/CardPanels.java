@@ -23,7 +23,8 @@ record CardPanels(List<CardView.PanelView> panels) {
   /** The panel that is to stand open: the one asked for, else the next that waits, else the last. */
   Optional<String> current(CardView.Wanted wanted) {
     List<String> ids = panels.stream().map(panel -> panel.set().panel()).toList();
-    return ids.stream().filter(id -> id.equals(wanted.panel())).findFirst().or(() -> next(wanted.after())).or(() -> ids.stream().reduce((one, later) -> later));
+    return ids.stream().filter(id -> id.equals(wanted.panel())).findFirst().or(() -> next(wanted.after()))
+        .or(() -> ids.stream().reduce((one, later) -> later));
   }
 
   /** How many sets are done or are to be done. */
@@ -42,7 +43,8 @@ record CardPanels(List<CardView.PanelView> panels) {
     UUID line = logged.map(at -> at.slot().ref()).orElse(null);
     Optional<String> offered = inTurn.stream().filter(p -> p.set().attempt() && p.set().afterMiss() != null && p.set().afterMiss().due())
         .map(p -> p.set().panel()).findFirst();
-    return offered.or(() -> inTurn.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().ref().equals(line))).map(p -> p.set().panel()).findFirst())
+    return offered.or(() -> inTurn.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().ref().equals(line)))
+        .map(p -> p.set().panel()).findFirst())
         .or(() -> inTurn.stream().filter(p -> p.set().waits()).map(p -> p.set().panel()).findFirst());
   }
 
@@ -78,7 +80,8 @@ record CardPanels(List<CardView.PanelView> panels) {
       // a further attempt is no next set: it is offered where a miss calls for it
       CardView.SetView next = turns.subList(at + 1, turns.size()).stream().map(later -> Objects.requireNonNull(sets.get(id(later))))
           .filter(set -> !set.attempt()).findFirst().orElse(null);
-      return new CardView.PanelView(slot, Objects.requireNonNull(sets.get(id(turn))), round(turn), turn.rest() == null ? 0 : turn.rest(), turn.usual(),
+      return new CardView.PanelView(slot, Objects.requireNonNull(sets.get(id(turn))), round(turn), turn.rest() == null ? 0
+          : turn.rest(), turn.usual(),
           next == null ? null : words(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(),
           slot.optional() ? skip(at) : null);
     }
@@ -89,7 +92,8 @@ record CardPanels(List<CardView.PanelView> panels) {
     }
 
     private @Nullable String skip(int at) {
-      return turns.subList(at, turns.size()).stream().filter(later -> later.line() != turns.get(at).line()).map(this::id).findFirst().orElse(null);
+      return turns.subList(at, turns.size()).stream().filter(later -> later.line() != turns.get(at).line()).map(this::id)
+          .findFirst().orElse(null);
     }
 
     /** A further attempt comes behind the last set of its part. */

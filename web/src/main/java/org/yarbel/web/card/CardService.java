@@ -128,7 +128,8 @@ public class CardService {
     Set<UUID> there = document.slots().stream().map(CardDocument.CardSlot::ref).collect(Collectors.toSet());
     List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.line())).toList();
     Catalogue names = without.isEmpty() ? Catalogue.standard() : lifts.catalogue();
-    List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words()).toList();
+    List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words())
+        .toList();
     return new Card(session, lifter, document, logged, resolved, beside, gone, session.day().isAfter(clock.today()));
   }
 }

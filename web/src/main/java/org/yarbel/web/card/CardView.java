@@ -66,8 +66,10 @@ record CardView(
    * @param warm the warm-up in one line; empty for none
    * @param notes what is said beside the work
    */
-  record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group, @Nullable String total,
-      List<StepView> ramp, String warm, List<SetView> sets, List<Minded> cautions, boolean optional, List<String> notes, @Nullable String problem) {}
+  record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group,
+      @Nullable String total,
+      List<StepView> ramp, String warm, List<SetView> sets, List<Minded> cautions, boolean optional, List<String> notes,
+      @Nullable String problem) {}
 
   /** A line with sets that nobody has tried: how many of how many. */
   record OpenLine(UUID ref, String lift, long owed, int sets, boolean begun) {}
@@ -119,7 +121,8 @@ record CardView(
   record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
-      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm, List<Minded> cautions, boolean needless,
+      boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm,
+          List<Minded> cautions, boolean needless,
       boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, String ends) {
     /** What became of it, in a word; empty while it is to be done. */
     public String state() {
@@ -203,7 +206,8 @@ record CardView(
     return new CardView(card.session().id(), document.number(), card.lifter().name(), card.lifter().id(),
         DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
         skyline(card), slots, turns.panels(), turns.current(wanted).orElse(null), (int) sets.stream().filter(SetView::logged).count(),
-        turns.owed(), tables(document), slots.stream().map(PaperSlot::of).toList(), open(card, slots), ended(card, slots), card.gone(), card.ahead());
+        turns.owed(), tables(document), slots.stream().map(PaperSlot::of).toList(), open(card, slots), ended(card, slots),
+        card.gone(), card.ahead());
   }
 
   private static List<SlotView> slots(CardService.Card card, Wanted wanted) {
@@ -248,8 +252,8 @@ record CardView(
 
   private static List<OpenLine> open(CardService.Card card, List<SlotView> slots) {
     return slots.stream().filter(slot -> card.owed(slot.ref()) > 0 && card.beside().get(slot.ref()).left() == null)
-        .map(slot -> new OpenLine(slot.ref(), slot.lift(), card.owed(slot.ref()), (int) slot.sets().stream().filter(set -> !set.attempt()).count(),
-            slot.sets().stream().anyMatch(SetView::logged))).toList();
+        .map(slot -> new OpenLine(slot.ref(), slot.lift(), card.owed(slot.ref()), (int) slot.sets().stream()
+            .filter(set -> !set.attempt()).count(), slot.sets().stream().anyMatch(SetView::logged))).toList();
   }
 
   private static List<String> ended(CardService.Card card, List<SlotView> slots) {

@@ -66,7 +66,8 @@ record EntryForm(
     }
     Entry entry = new Entry(entryKey.orElseThrow(), line.orElseThrow(), place(), number(issue),
         seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null,
-        took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()), far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending());
+        took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()),
+        far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending());
     return new CheckedEntry(Optional.of(entry), errors);
   }
 

@@ -48,7 +48,8 @@ class IssuedLines {
    * @param today what back-offs would weigh worked from today's max, by part
    * @param left why sets were not tried when the session was ended; null when it was not
    */
-  record Beside(Set<LoggedSet.Place> needless, @Nullable AfterMiss afterMiss, boolean missed, Map<Integer, Loading> today, LeftSets.@Nullable Why left) {}
+  record Beside(Set<LoggedSet.Place> needless, @Nullable AfterMiss afterMiss, boolean missed, Map<Integer, Loading> today,
+      LeftSets.@Nullable Why left) {}
 
   static Beside beside(CardDocument.CardSlot slot, Resolver.Request request, ResolvedLine line, LeftSets.@Nullable Why why) {
     AfterMiss afterMiss = slot.tables().isEmpty() ? null : AfterMiss.of(request).orElse(null);
@@ -90,7 +91,8 @@ class IssuedLines {
     Resolver.Request request = request(document, slot, ofSlot);
     ResolvedLine line = line(slot, request);
     Optional<ResolvedSet> attempt = AfterMiss.due(line) ? AfterMiss.of(request).map(AfterMiss::attempt) : Optional.empty();
-    return Stream.concat(line.sets().stream(), attempt.stream()).filter(set -> set.part() == place.part() && set.set() == place.set()).findFirst()
+    return Stream.concat(line.sets().stream(), attempt.stream()).filter(set -> set.part() == place.part()
+        && set.set() == place.set()).findFirst()
         .orElseThrow(NotFound::new);
   }
 }

@@ -29,7 +29,8 @@ record PaperSlot(String lift, String kind, String work, @Nullable String group, 
       }
       boolean same = last != null && last.part() == set.part() && last.load().equals(set.load()) && last.asked().equals(set.asked());
       int count = same ? sets.get(sets.size() - 1).count() + 1 : 1;
-      PaperSet written = new PaperSet(count, set.load(), set.asked().replace("as many as possible", "open"), IntStream.rangeClosed(1, Math.min(count, MOST_BOXES)).boxed().toList());
+      PaperSet written = new PaperSet(count, set.load(), set.asked().replace("as many as possible", "open"),
+          IntStream.rangeClosed(1, Math.min(count, MOST_BOXES)).boxed().toList());
       if (same) {
         sets.set(sets.size() - 1, written);
       } else {

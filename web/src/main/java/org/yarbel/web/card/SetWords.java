@@ -51,7 +51,8 @@ final class SetWords {
   static String asked(ResolvedSet set, MassUnit unit) {
     ResolvedSet.Distance distance = set.distance();
     ResolvedSet.Clock clock = set.clock();
-    String rpe = set.rpe() == null || set.logged() && set.reps() == null ? "" : " @" + set.rpe() + (set.rpeTo() == null ? "" : "–" + set.rpeTo());
+    String rpe = set.rpe() == null || set.logged() && set.reps() == null ? "" : " @" + set.rpe() + (set.rpeTo() == null ? ""
+        : "–" + set.rpeTo());
     if (distance != null) {
       return plain(distance.metres()) + " m" + (distance.turns() == null ? "" : ", " + Count.of(distance.turns(), "turn")) + rpe;
     }

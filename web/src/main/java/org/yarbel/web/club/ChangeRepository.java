@@ -23,7 +23,8 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   List<Change> findByBatchOrderById(UUID batch);
 
   /** What the changes of a group did that stand, the newest first; those made as one once, with their number. */
-  @Query("select max(c.id) as id, coalesce(max(c.words), '') as words, count(c) as changes from Change c where c.groupId = :groupId and c.undone = false "
+  @Query("select max(c.id) as id, coalesce(max(c.words), '') as words, count(c) as changes from Change c where c.groupId = "
+      + ":groupId and c.undone = false "
       + "group by c.batch order by max(c.id) desc")
   List<UndoLevel> levelsOfGroup(Long groupId, Limit most);
 
@@ -31,7 +32,8 @@ public interface ChangeRepository extends JpaRepository<Change, Long> {
   Optional<Change> findFirstByLifterIdAndSubjectAndUndoneFalseOrderByIdDesc(Long lifterId, Change.Subject subject);
 
   /** Of the changes of a lifter's plan made after another the one undone last. */
-  Optional<Change> findFirstByLifterIdAndSubjectAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long lifterId, Change.Subject subject, long id);
+  Optional<Change> findFirstByLifterIdAndSubjectAndUndoneTrueAndIdGreaterThanOrderByUndoneAtDesc(Long lifterId,
+      Change.Subject subject, long id);
 
   /** The newest changes of a lifter's plan, undone or not: what they did, without what stood before and after. */
   @Query("select c.id as id, coalesce(c.words, '') as words, c.undone as undone, c.undoneAt as undoneAt from Change c "

@@ -19,6 +19,7 @@ class LastChange implements Meanwhile {
   @Override
   public Optional<String> words() {
     return jdbc.sql("select c.words || ' (' || a.name || ')' from change c join account a on a.club_id = c.club_id and a.id = c.account_id "
-        + "where c.club_id = :club and c.words is not null order by c.id desc limit 1").param("club", club.id()).query(String.class).optional();
+        + "where c.club_id = :club and c.words is not null order by c.id desc limit 1").param("club", club.id()).query(String.class)
+        .optional();
   }
 }

@@ -31,7 +31,7 @@ class Shell {
     // the page of what is wrong has no frame: it asks the database nothing
     return who == null || request.getDispatcherType() == DispatcherType.ERROR
         ? null
-        : new Frame(cache.of(ClubCache.What.ITSELF, () -> clubs.findById(who.clubId())).map(Club::name).orElse(""), who.name(), who.coach(), who.lifterId(),
-            who.accountId(), who.coach() ? disk.words().orElse(null) : null);
+        : new Frame(cache.of(ClubCache.What.ITSELF, () -> clubs.findById(who.clubId())).map(Club::name).orElse(""), who.name(),
+            who.coach(), who.lifterId(), who.accountId(), who.coach() ? disk.words().orElse(null) : null);
   }
 }

@@ -66,7 +66,8 @@ public class Turns {
   /** The turn for the lifter a change was about. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void ofChange(long changeId) {
-    jdbc.sql("select l.id from lifter l join change c on c.club_id = l.club_id and c.lifter_id = l.id where c.club_id = :club and c.id = :change "
+    jdbc.sql("select l.id from lifter l join change c on c.club_id = l.club_id and c.lifter_id = l.id where c.club_id = :club "
+        + "and c.id = :change "
         + "for no key update of l").param("club", club.id()).param("change", changeId).query(Long.class).list();
   }
 }

@@ -39,9 +39,12 @@ public class CoreJson {
 
   /** Where a load comes from says its kind, as the core knows nothing of JSON. */
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-  @JsonSubTypes({@JsonSubTypes.Type(value = LoadSource.Share.class, name = "share"), @JsonSubTypes.Type(value = LoadSource.ByChart.class, name = "chart"),
-      @JsonSubTypes.Type(value = LoadSource.Drop.class, name = "drop"), @JsonSubTypes.Type(value = LoadSource.ShareOfSet.class, name = "set"),
-      @JsonSubTypes.Type(value = LoadSource.OfBody.class, name = "body"), @JsonSubTypes.Type(value = LoadSource.Written.class, name = "written"),
+  @JsonSubTypes({@JsonSubTypes.Type(value = LoadSource.Share.class, name = "share"),
+      @JsonSubTypes.Type(value = LoadSource.ByChart.class, name = "chart"),
+      @JsonSubTypes.Type(value = LoadSource.Drop.class, name = "drop"), @JsonSubTypes.Type(value = LoadSource.ShareOfSet.class,
+          name = "set"),
+      @JsonSubTypes.Type(value = LoadSource.OfBody.class, name = "body"), @JsonSubTypes.Type(value = LoadSource.Written.class,
+          name = "written"),
       @JsonSubTypes.Type(value = LoadSource.Picked.class, name = "picked")})
   private interface SourceByName {}
 

@@ -82,8 +82,8 @@ public class Contest extends ClubRow {
   public record ContestEvent(String lift, String work) {}
 
   /** All that is written down of it. */
-  public record ContestSaid(String name, Sport sport, State state, @Nullable LocalDate day, String place, String federation, RuleSet rules, String further,
-      String classes, List<ContestEvent> events) {}
+  public record ContestSaid(String name, Sport sport, State state, @Nullable LocalDate day, String place, String federation,
+      RuleSet rules, String further, String classes, List<ContestEvent> events) {}
 
   protected Contest() {}
 

@@ -37,7 +37,8 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
   public static ContestForm of(Contest contest, Catalogue lifts) {
     Contest.ContestSaid said = contest.said();
     return new ContestForm(contest.id(), Map.of("name", said.name(), "sport", said.sport().name(), "state", said.state().name(), "day",
-        said.day() == null ? "" : said.day().toString(), "place", said.place(), "federation", said.federation(), "rules", said.rules().name(), "further",
+        said.day() == null ? "" : said.day().toString(), "place", said.place(), "federation", said.federation(), "rules",
+        said.rules().name(), "further",
         said.further(), "classes", said.classes(), "events", said.events().stream().map(event -> lifts.ofKey(event.lift()).map(Lift::name)
             .orElse(event.lift()) + ": " + event.work()).collect(Collectors.joining("\n"))), Map.of());
   }
@@ -57,11 +58,12 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
     } else if (day != null && !day.equals(stored) && day.isBefore(today)) {
       typed.wrong("day", "That day is behind: write one to come. What was lifted at a contest behind goes into the log.");
     } else if (day != null && !day.equals(stored) && ChronoUnit.DAYS.between(today, day) <= 3) {
-      typed.doubt("day", "That is in " + Count.of(ChronoUnit.DAYS.between(today, day), "day") + ": nothing but rest and openers can be planned for it.");
+      typed.doubt("day", "That is in " + Count.of(ChronoUnit.DAYS.between(today, day), "day")
+          + ": nothing but rest and openers can be planned for it.");
     }
     RuleSet rules = typed.choice("rules", RuleSet.class).orElse(RuleSet.OPEN);
-    Contest.ContestSaid said = new Contest.ContestSaid(name, sport, state, day, typed.note("place", 120), typed.note("federation", 120), rules, typed.note("further", 600),
-        typed.note("classes", 300), events(typed, lifts));
+    Contest.ContestSaid said = new Contest.ContestSaid(name, sport, state, day, typed.note("place", 120),
+        typed.note("federation", 120), rules, typed.note("further", 600), typed.note("classes", 300), events(typed, lifts));
     return typed.fine() ? Optional.of(said) : Optional.empty();
   }
 
@@ -71,7 +73,8 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
     for (String line : typed.text("events").lines().map(String::strip).filter(text -> !text.isEmpty()).toList()) {
       int colon = line.indexOf(':');
       if (colon < 0) {
-        typed.wrong("events", "Write each event as lift, colon, work, such as 'Yoke walk: carry 1x20m 300kg in 60s', but there is '" + line + "'.");
+        typed.wrong("events", "Write each event as lift, colon, work, such as 'Yoke walk: carry 1x20m 300kg in 60s', but there "
+            + "is '" + line + "'.");
         continue;
       }
       Optional<Lift> lift = lifts.named(line.substring(0, colon).strip());

@@ -16,6 +16,7 @@ public interface ContestRepository extends JpaRepository<Contest, Long> {
   List<Contest> listed(Limit limit);
 
   /** Those whose name contains a text given in small letters, the latest first. */
-  @Query("select c from Contest c where c.gone = false and lower(c.name) like concat('%', :part, '%') escape '!' order by c.day desc nulls first, c.id")
+  @Query("select c from Contest c where c.gone = false and lower(c.name) like concat('%', :part, '%') escape '!' order by c.day "
+      + "desc nulls first, c.id")
   List<Contest> called(String part, Limit limit);
 }

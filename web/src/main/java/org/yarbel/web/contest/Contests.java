@@ -61,7 +61,8 @@ public class Contests {
   /** The same by name. */
   @Transactional(readOnly = true)
   public Map<Long, List<ContestEntryRepository.Named>> named(Collection<Long> ids) {
-    return ids.isEmpty() ? Map.of() : entries.named(ids).stream().collect(Collectors.groupingBy(ContestEntryRepository.Named::getContestId));
+    return ids.isEmpty() ? Map.of() : entries.named(ids).stream()
+        .collect(Collectors.groupingBy(ContestEntryRepository.Named::getContestId));
   }
 
   /** Who goes to one. */
@@ -87,7 +88,8 @@ public class Contests {
 
   private static Map<Long, List<Going>> going(Collection<ContestEntry> all, Map<Long, Contest> byId) {
     Map<Long, List<Going>> going = new HashMap<>();
-    all.forEach(entry -> going.computeIfAbsent(entry.lifterId(), id -> new ArrayList<>()).add(new Going(Objects.requireNonNull(byId.get(entry.contestId())), entry)));
+    all.forEach(entry -> going.computeIfAbsent(entry.lifterId(), id -> new ArrayList<>())
+        .add(new Going(Objects.requireNonNull(byId.get(entry.contestId())), entry)));
     going.values().forEach(list -> list.sort((one, other) -> day(one).compareTo(day(other))));
     return going;
   }
@@ -96,7 +98,8 @@ public class Contests {
   @Transactional(readOnly = true)
   public Map<Long, List<Going>> of(Collection<Long> lifterIds, Collection<Contest> among) {
     Map<Long, Contest> byId = among.stream().collect(Collectors.toMap(Contest::id, Function.identity()));
-    return going(lifterIds.isEmpty() ? List.of() : entries.findByLifterIdIn(lifterIds).stream().filter(entry -> byId.containsKey(entry.contestId())).toList(), byId);
+    return going(lifterIds.isEmpty() ? List.of() : entries.findByLifterIdIn(lifterIds).stream()
+        .filter(entry -> byId.containsKey(entry.contestId())).toList(), byId);
   }
 
   private static LocalDate day(Going going) {

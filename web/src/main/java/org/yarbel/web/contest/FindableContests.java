@@ -19,7 +19,8 @@ class FindableContests implements Findable {
 
   @Override
   public List<Found> called(Sought name, Limit limit) {
-    return contests.called(name.like(), limit).stream().map(found -> new Found("contest", found.name(), "/contests/" + found.id(), found.day() == null
+    return contests.called(name.like(), limit).stream()
+        .map(found -> new Found("contest", found.name(), "/contests/" + found.id(), found.day() == null
         ? "no date" : found.day().toString())).toList();
   }
 }

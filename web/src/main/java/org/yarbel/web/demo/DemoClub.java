@@ -35,8 +35,8 @@ class DemoClub {
   private final Library library;
   private final EntityManager entities;
 
-  DemoClub(Places places, LifterRepository lifters, DemoPeople people, DemoTraining training, DemoContests contests, GroupBoards groups, Library library,
-      EntityManager entities) {
+  DemoClub(Places places, LifterRepository lifters, DemoPeople people, DemoTraining training, DemoContests contests,
+      GroupBoards groups, Library library, EntityManager entities) {
     this.places = places;
     this.lifters = lifters;
     this.people = people;
@@ -58,7 +58,8 @@ class DemoClub {
     for (DemoProgram program : DemoPrograms.all()) {
       fill(clubId, new DemoLifter(program, byUnit.get(program.unit()), today, seed++));
     }
-    Map<String, Lifter> byName = lifters.findAll().stream().collect(Collectors.toMap(lifter -> lifter.name().split(" ")[0], lifter -> lifter));
+    Map<String, Lifter> byName = lifters.findAll().stream()
+        .collect(Collectors.toMap(lifter -> lifter.name().split(" ")[0], lifter -> lifter));
     groups.save(null, "Evening group", Set.of(byName.get("Odile").id(), byName.get("Leopold").id(), byName.get("Emeric").id()));
     LocalDate monday = Programs.monday(today);
     library.keepWeeks(byName.get("Odile"), monday, 1, "RPE week with technique on Sunday");

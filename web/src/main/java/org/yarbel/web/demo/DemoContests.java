@@ -44,8 +44,10 @@ class DemoContests {
       "emeric", new Journey(9, 17, HARROWMERE, List.of("squat", "bench", "deadlift"), Level.ADVANCED),
       // the cup was to be next week and was put off by four
       "rosalind", new Journey(9, 11, FELLGATE, List.of("bench", "deadlift"), Level.ADVANCED));
-  private static final Map<String, DemoEntry> ENTRIES = Map.of("maren", new DemoEntry(LOWMOOR, "84"), "emeric", new DemoEntry(HARROWMERE, "120"), "rosalind",
-      new DemoEntry(FELLGATE, "76"), "brannoc", new DemoEntry(THORNBY, "open"), "sunniva", new DemoEntry(THORNBY, "women open"), "odile", new DemoEntry(HARROWMERE, "63"));
+  private static final Map<String, DemoEntry> ENTRIES = Map.of("maren", new DemoEntry(LOWMOOR, "84"), "emeric",
+      new DemoEntry(HARROWMERE, "120"), "rosalind",
+      new DemoEntry(FELLGATE, "76"), "brannoc", new DemoEntry(THORNBY, "open"), "sunniva", new DemoEntry(THORNBY, "women open"),
+      "odile", new DemoEntry(HARROWMERE, "63"));
 
   private final Contests contests;
   private final LongPlans plans;
@@ -65,15 +67,20 @@ class DemoContests {
   /** Writes the contests down. */
   void make(LocalDate today) {
     LocalDate saturday = Programs.monday(today).plusDays(5);
-    add(new Contest.ContestSaid(LOWMOOR, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5), "Lowmoor, the Drill Hall", "Fenland League",
+    add(new Contest.ContestSaid(LOWMOOR, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5),
+        "Lowmoor, the Drill Hall", "Fenland League",
         RuleSet.CLASSIC, "Weigh-in the evening before.", "women 63, 76, 84; men 93, 120", List.of()));
-    add(new Contest.ContestSaid(FELLGATE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5).plusDays(1), "Fellgate, Weir Street Gym",
+    add(new Contest.ContestSaid(FELLGATE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5).plusDays(1),
+        "Fellgate, Weir Street Gym",
         "Fenland League", RuleSet.CLASSIC, "Put off by four weeks: the hall was flooded.", "all, by points", List.of()));
-    add(new Contest.ContestSaid(HARROWMERE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(7), "Harrowmere, Corn Exchange", "Fenland League",
-        RuleSet.CLASSIC_WITH_WRAPS, "", "all", List.of()));
-    add(new Contest.ContestSaid(THORNBY, Contest.Sport.STRONGMAN, Contest.State.PLANNED, saturday.plusWeeks(9), "Thornby, the fairground", "Marsh Counties Strength",
-        RuleSet.STRONGMAN, "Tacky is allowed, suits are not.", "men open, women open", List.of(new Contest.ContestEvent("log-press", "timed 1x60s 100kg"),
-            new Contest.ContestEvent("yoke-walk", "carry 1x20m 300kg in 60s"), new Contest.ContestEvent("farmers-walk", "carry 1x40m 120kg in 75s turns 1"),
+    add(new Contest.ContestSaid(HARROWMERE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(7),
+        "Harrowmere, Corn Exchange", "Fenland League", RuleSet.CLASSIC_WITH_WRAPS, "", "all", List.of()));
+    add(new Contest.ContestSaid(THORNBY, Contest.Sport.STRONGMAN, Contest.State.PLANNED, saturday.plusWeeks(9),
+        "Thornby, the fairground", "Marsh Counties Strength",
+        RuleSet.STRONGMAN, "Tacky is allowed, suits are not.", "men open, women open",
+        List.of(new Contest.ContestEvent("log-press", "timed 1x60s 100kg"),
+            new Contest.ContestEvent("yoke-walk", "carry 1x20m 300kg in 60s"),
+            new Contest.ContestEvent("farmers-walk", "carry 1x40m 120kg in 75s turns 1"),
             new Contest.ContestEvent("stone-load", "series 100/120/140kg in 90s"))));
   }
 
@@ -86,15 +93,16 @@ class DemoContests {
     DemoEntry entry = ENTRIES.get(email);
     if (entry != null) {
       Contest contest = Objects.requireNonNull(made.get(entry.contest()));
-      contests.send(contest.id(), lifter.id(), entry.weightClass(), entry.contest().equals(LOWMOOR) ? Objects.requireNonNull(contest.day()).minusDays(1) : null,
-          false);
+      contests.send(contest.id(), lifter.id(), entry.weightClass(), entry.contest().equals(LOWMOOR)
+          ? Objects.requireNonNull(contest.day()).minusDays(1) : null, false);
     }
     Journey journey = JOURNEYS.get(email);
     if (journey != null) {
       LocalDate monday = Programs.monday(today);
       LocalDate from = monday.minusWeeks(journey.since());
       List<Lift> lifts = journey.lifts().stream().map(key -> Catalogue.standard().ofKey(key).orElseThrow()).toList();
-      Macrocycle plan = Proposal.of(new Proposal.Request(journey.level(), lifts, List.of(), DemoLife.of(email).free(), from.plusWeeks(journey.weeks() - 1L)
+      Macrocycle plan = Proposal.of(new Proposal.Request(journey.level(), lifts, List.of(), DemoLife.of(email).free(),
+          from.plusWeeks(journey.weeks() - 1L)
           .plusDays(5), from, lifter.strained(), lifter.deloadKind(), lifter.unit(), List.of())).plan();
       plans.set(lifter, plan, Objects.requireNonNull(made.get(journey.contest())).id());
       plan.easyWeeks().forEach((week, kind) -> {

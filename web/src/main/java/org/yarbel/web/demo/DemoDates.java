@@ -15,7 +15,8 @@ final class DemoDates {
       "update tracked_point set day = day + 7 * :weeks where club_id = :club",
       "update lift_numbers set tested_on = tested_on + 7 * :weeks, goal_on = goal_on + 7 * :weeks, "
           + "estimate_on = estimate_on + 7 * :weeks, last_trained = last_trained + 7 * :weeks where club_id = :club",
-      "update progression set starts_on = starts_on + 7 * :weeks, ends_on = ends_on + 7 * :weeks, contest_on = contest_on + 7 * :weeks where club_id = :club",
+      "update progression set starts_on = starts_on + 7 * :weeks, ends_on = ends_on + 7 * :weeks, contest_on = contest_on + 7 * "
+          + ":weeks where club_id = :club",
       "update contest set day = day + 7 * :weeks where club_id = :club and day is not null",
       "update contest_entry set weigh_in = weigh_in + 7 * :weeks where club_id = :club and weigh_in is not null",
       "update slot set planned_on = planned_on + 7 * :weeks where club_id = :club and planned_on is not null",
@@ -36,11 +37,13 @@ final class DemoDates {
     jdbc.sql("select id, document from long_plan where club_id = :club").param("club", clubId).query(Document.class).list()
         .forEach(plan -> jdbc.sql("update long_plan set document = :document where club_id = :club and id = :id")
             .param("document", moved(plan.document(), weeks)).param("club", clubId).param("id", plan.id()).update());
-    jdbc.sql("select id, skips as document from progression where club_id = :club and skips <> '[]'").param("club", clubId).query(Document.class).list()
+    jdbc.sql("select id, skips as document from progression where club_id = :club and skips <> '[]'").param("club", clubId)
+        .query(Document.class).list()
         .forEach(method -> jdbc.sql("update progression set skips = :document where club_id = :club and id = :id")
             .param("document", moved(method.document(), weeks)).param("club", clubId).param("id", method.id()).update());
     record Batch(long id, String before, String after) {}
-    jdbc.sql("select id, before, after from change where club_id = :club and subject = 'days'").param("club", clubId).query(Batch.class).list()
+    jdbc.sql("select id, before, after from change where club_id = :club and subject = 'days'").param("club", clubId)
+        .query(Batch.class).list()
         .forEach(batch -> jdbc.sql("update change set before = :before, after = :after where club_id = :club and id = :id")
             .param("before", moved(batch.before(), weeks)).param("after", moved(batch.after(), weeks)).param("club", clubId)
                 .param("id", batch.id()).update());

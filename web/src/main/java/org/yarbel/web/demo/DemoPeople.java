@@ -34,8 +34,8 @@ class DemoPeople {
   private final ProgressionRepository progressions;
   private final DeloadWeekRepository deloads;
 
-  DemoPeople(LifterRepository lifters, Accounts accounts, LiftNumbersRepository numbers, WeighInRepository weighIns, ComplaintRepository complaints,
-      ProgressionRepository progressions, DeloadWeekRepository deloads) {
+  DemoPeople(LifterRepository lifters, Accounts accounts, LiftNumbersRepository numbers, WeighInRepository weighIns,
+      ComplaintRepository complaints, ProgressionRepository progressions, DeloadWeekRepository deloads) {
     this.lifters = lifters;
     this.accounts = accounts;
     this.numbers = numbers;

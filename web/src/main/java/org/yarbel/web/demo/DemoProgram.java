@@ -82,7 +82,8 @@ record DemoProgram(String name, String email, MassUnit unit, Sex sex, int born, 
 
   /** So many weeks ago some of them took an easy one; the others are due. */
   List<Integer> easyWeeksAgo() {
-    Integer last = Map.of("maren", 7, "corwin", 6, "tamsin", 3, "brannoc", 2, "juno", 4, "emeric", 5, "rosalind", 4, "sunniva", 1).get(email);
+    Integer last = Map.of("maren", 7, "corwin", 6, "tamsin", 3, "brannoc", 2, "juno", 4, "emeric", 5, "rosalind", 4, "sunniva", 1)
+        .get(email);
     return last == null ? List.of() : IntStream.iterate(last, ago -> ago < weeksBack, ago -> ago + EASY_EVERY).boxed().toList();
   }
 }

@@ -74,7 +74,8 @@ final class DemoPrograms {
             new DemoNumbers("bench", Level.ADVANCED, Basis.ESTIMATED, "100", 28, "", 0, "101", 0.12),
             new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "187.5", 28, "", 0, "188", 0.15)),
         Map.of("row", "50", "face-pull", "5", "back-extension", "25", "plank", "10"),
-        List.of(Uses.of("squat", Method.ROTATION, HALF_A_YEAR, MONDAY, FRIDAY), Uses.of("bench", Method.ROTATION, HALF_A_YEAR, WEDNESDAY, SATURDAY)), plan);
+        List.of(Uses.of("squat", Method.ROTATION, HALF_A_YEAR, MONDAY, FRIDAY), Uses.of("bench", Method.ROTATION, HALF_A_YEAR,
+            WEDNESDAY, SATURDAY)), plan);
   }
 
   private static final Group SUPERSET = new Group(Group.Kind.SUPERSET, null, 0, 90, null);
@@ -88,7 +89,8 @@ final class DemoPrograms {
       case WEDNESDAY -> List.of(main("axle-deadlift", "emom 8x2 72%"), second("eighteen-inch-deadlift", "3x3 108% of deadlift"));
       case SATURDAY -> List.of(main("yoke-walk", "carry 1x20m " + (200 + 10 * Math.min(Math.max(week + 4, 0), 6)) + "kg").in(MEDLEY),
           main("farmers-walk", "carry 1x20m 105kg turns 1").in(MEDLEY), main("stone-load", "series 80/100/115/130kg").in(MEDLEY),
-          second("log-press", "timed 1x60s 85kg"), new DemoLine(SlotKind.CONDITIONING, "sledge-push", "carry 4x30m 100kg rest 90s").with(leftOut()));
+          second("log-press", "timed 1x60s 85kg"), new DemoLine(SlotKind.CONDITIONING, "sledge-push", "carry 4x30m 100kg rest 90s")
+          .with(leftOut()));
       default -> List.of();
     };
     return new DemoProgram("Brannoc Tull", "brannoc", MassUnit.KG, Sex.MALE, 1996, "121.5",
@@ -97,7 +99,8 @@ final class DemoPrograms {
             new DemoNumbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "115", 27, "", 0, "116", 0.25),
             new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "220", 27, "", 0, "222", 0.2),
             new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "270", 27, "", 0, "272", 0.2)),
-        Map.of(), List.of(Uses.of("sandbag-carry", Method.EVENT_WEEKS, HALF_A_YEAR, WEDNESDAY).with(Map.of("mass", "100", "metres", "30"))), plan);
+        Map.of(), List.of(Uses.of("sandbag-carry", Method.EVENT_WEEKS, HALF_A_YEAR, WEDNESDAY)
+            .with(Map.of("mass", "100", "metres", "30"))), plan);
   }
 
   /** Advanced, deadlift on a wave to a goal with a contest in five weeks. */
@@ -135,8 +138,8 @@ final class DemoPrograms {
             new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "67.5", 29, "", 0, "68", 0.35),
             new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "135", 29, "", 0, "137", 0.4)),
         Map.of("row", "50", "leg-curl", "30", "plank", "10", "chin-up", "5"),
-        List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR, WEDNESDAY), Uses.of("deadlift",
-            Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY)), plan);
+        List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR,
+            WEDNESDAY), Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY)), plan);
   }
 
   /** A novice in the third week of a straight line. */
@@ -175,8 +178,8 @@ final class DemoPrograms {
             new DemoNumbers("bench", Level.ADVANCED, Basis.ESTIMATED, "265", 36, "", 0, "267", 0.08),
             new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "455", 36, "", 0, "452", 0.1)),
         Map.of("row", "135", "back-extension", "45", "leg-curl", "90", "overhead-press", "115"),
-        List.of(Uses.of("squat", Method.LADDER, HALF_A_YEAR, TUESDAY), Uses.of("bench", Method.LADDER, HALF_A_YEAR, THURSDAY), Uses.of("deadlift",
-            Method.LADDER, HALF_A_YEAR, SATURDAY)), plan);
+        List.of(Uses.of("squat", Method.LADDER, HALF_A_YEAR, TUESDAY), Uses.of("bench", Method.LADDER, HALF_A_YEAR, THURSDAY),
+            Uses.of("deadlift", Method.LADDER, HALF_A_YEAR, SATURDAY)), plan);
   }
 
   /** A junior who lifts often and never hard. */
@@ -186,13 +189,14 @@ final class DemoPrograms {
       case WEDNESDAY -> List.of(main("deadlift", "3x3 72%"), assist("plank", "hold 3x30s"));
       default -> List.of();
     };
-    return new DemoProgram("Juno Ashdown", "juno", MassUnit.KG, Sex.FEMALE, 2010, "56.8", "Sixteen; a parent comes along on Saturdays.", HALF_A_YEAR,
+    return new DemoProgram("Juno Ashdown", "juno", MassUnit.KG, Sex.FEMALE, 2010, "56.8",
+        "Sixteen; a parent comes along on Saturdays.", HALF_A_YEAR,
         List.of(new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "82.5", 27, "", 0, "84", 0.5),
             new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "47.5", 27, "", 0, "48", 0.5),
             new DemoNumbers("deadlift", Level.BEGINNER, Basis.ESTIMATED, "95", 27, "", 0, "97", 0.6)),
         Map.of("chin-up", "0", "plank", "0"),
-        List.of(Uses.of("squat", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, WEDNESDAY, FRIDAY), Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY,
-            WEDNESDAY, FRIDAY, SATURDAY)), plan);
+        List.of(Uses.of("squat", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, WEDNESDAY, FRIDAY),
+            Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, WEDNESDAY, FRIDAY, SATURDAY)), plan);
   }
 
   /** Night shifts and a sore knee. */
@@ -202,13 +206,15 @@ final class DemoPrograms {
       case FRIDAY -> List.of(assist("leg-curl", "3x12"), assist("plank", "hold 3x40s"));
       default -> List.of();
     };
-    return new DemoProgram("Hal Wexcombe", "hal", MassUnit.KG, Sex.MALE, 1987, "94.2", "Three night shifts a week; trains after sleeping.", HALF_A_YEAR,
+    return new DemoProgram("Hal Wexcombe", "hal", MassUnit.KG, Sex.MALE, 1987, "94.2",
+        "Three night shifts a week; trains after sleeping.", HALF_A_YEAR,
         List.of(new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "120", 28, "", 0, "121", 0.2),
             new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "205", 28, "", 0, "206", 0.2),
             new DemoNumbers("squat", Level.INTERMEDIATE, Basis.ESTIMATED, "160", 28, "", 0, "158", 0)),
         Map.of("row", "70", "face-pull", "10", "leg-curl", "40", "plank", "10"),
         List.of(Uses.of("bench", Method.PLUS_SETS, HALF_A_YEAR, TUESDAY), Uses.of("deadlift", Method.PLUS_SETS, HALF_A_YEAR, FRIDAY),
-            Uses.of("box-squat", Method.DOUBLE_PROGRESSION, HALF_A_YEAR, TUESDAY).with(Map.of("load", "90", "sets", "3", "from", "6", "to", "10"))), plan);
+            Uses.of("box-squat", Method.DOUBLE_PROGRESSION, HALF_A_YEAR, TUESDAY)
+            .with(Map.of("load", "90", "sets", "3", "from", "6", "to", "10"))), plan);
   }
 
   /** The contest was put off; the jumps to it go on towards the new date. */
@@ -216,15 +222,18 @@ final class DemoPrograms {
     DemoProgram.Plan plan = (day, week) -> switch (day) {
       case MONDAY -> List.of(second("front-squat", "3x5 72% of squat"), assist("row", "4x8"));
       case THURSDAY -> List.of(second("close-grip-bench", "3x6 68% of bench"), assist("triceps-extension", "3x12"));
-      case SATURDAY -> week < -9 ? List.of(main("deadlift", "1x2 @8; 3x3 -12%"), assist("back-extension", "3x12")) : List.of(assist("back-extension", "3x12"));
+      case SATURDAY -> week < -9 ? List.of(main("deadlift", "1x2 @8; 3x3 -12%"), assist("back-extension", "3x12"))
+          : List.of(assist("back-extension", "3x12"));
       default -> List.of();
     };
-    return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "75.4", "The Fellgate Cup was put off by four weeks.", HALF_A_YEAR,
+    return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "75.4",
+        "The Fellgate Cup was put off by four weeks.", HALF_A_YEAR,
         List.of(new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "152.5", 28, "165", 5, "154", 0.2),
             new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "87.5", 28, "", 0, "88", 0.2),
             new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "175", 28, "", 0, "177", 0.2)),
         Map.of("row", "55", "triceps-extension", "25", "back-extension", "15"),
-        List.of(Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, MONDAY).until(3), Uses.of("squat", Method.SHRINKING_JUMPS, 3, MONDAY),
+        List.of(Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, MONDAY).until(3),
+            Uses.of("squat", Method.SHRINKING_JUMPS, 3, MONDAY),
             Uses.of("bench", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY).until(9)), plan);
   }
 
@@ -236,13 +245,14 @@ final class DemoPrograms {
       case FRIDAY -> List.of(assist("shrug", "3x12"));
       default -> List.of();
     };
-    return new DemoProgram("Emeric Stroud", "emeric", MassUnit.KG, Sex.MALE, 1993, "112.6", "Tall, slow in the middle of the bench.", HALF_A_YEAR,
+    return new DemoProgram("Emeric Stroud", "emeric", MassUnit.KG, Sex.MALE, 1993, "112.6",
+        "Tall, slow in the middle of the bench.", HALF_A_YEAR,
         List.of(new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "245", 28, "262.5", 7, "247", 0.15),
             new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "157.5", 28, "", 0, "159", 0.15),
             new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "280", 28, "", 0, "283", 0.15)),
         Map.of("leg-curl", "60", "row", "90", "lateral-raise", "12.5", "shrug", "120", "hanging-leg-raise", "0"),
-        List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(9), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR, WEDNESDAY).until(9),
-            Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY).until(9)), plan);
+        List.of(Uses.of("squat", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(9), Uses.of("bench", Method.RPE_WEEKS, HALF_A_YEAR,
+            WEDNESDAY).until(9), Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY).until(9)), plan);
   }
 
   /** Strongwoman with cycles: singles against the clock, clusters, partials. */
@@ -252,16 +262,19 @@ final class DemoPrograms {
       case THURSDAY -> List.of(assist("good-morning", "3x8 45% of squat"));
       default -> List.of();
     };
-    return new DemoProgram("Sunniva Garth", "sunniva", MassUnit.KG, Sex.FEMALE, 1995, "88.1", "Stones are her event; the log is not yet.", HALF_A_YEAR,
+    return new DemoProgram("Sunniva Garth", "sunniva", MassUnit.KG, Sex.FEMALE, 1995, "88.1",
+        "Stones are her event; the log is not yet.", HALF_A_YEAR,
         List.of(new DemoNumbers("log-press", Level.INTERMEDIATE, Basis.ESTIMATED, "77.5", 26, "", 0, "78", 0.3),
             new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "165", 26, "", 0, "166", 0.2),
             new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 26, "", 0, "197", 0.2)),
         Map.of("chest-supported-row", "20"),
         List.of(Uses.of("log-press", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(3),
-            Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY).until(3), Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, TUESDAY).until(3),
+            Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY)
+            .until(3), Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, TUESDAY).until(3),
             Uses.of("log-press", Method.DENSITY, 3, MONDAY), Uses.of("squat", Method.CLUSTER, 3, THURSDAY), Uses.of("deadlift",
             Method.PARTIALS, 3, TUESDAY),
-            Uses.of("stone-load", Method.EVENT_WEEKS, HALF_A_YEAR, SATURDAY).with(Map.of("mass", "115")), Uses.of("farmers-walk", Method.EVENT_WEEKS,
+            Uses.of("stone-load", Method.EVENT_WEEKS, HALF_A_YEAR, SATURDAY).with(Map.of("mass", "115")),
+            Uses.of("farmers-walk", Method.EVENT_WEEKS,
                 HALF_A_YEAR, SATURDAY).with(Map.of("mass", "85", "every", "2"))), plan);
   }
 
@@ -277,7 +290,8 @@ final class DemoPrograms {
             new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "255", 28, "", 0, "256", 0.05),
             new DemoNumbers("deadlift", Level.INTERMEDIATE, Basis.ESTIMATED, "440", 28, "", 0, "441", 0.05)),
         Map.of("row", "145", "curl", "65", "pull-down", "120", "lateral-raise", "20", "triceps-extension", "60"),
-        List.of(Uses.of("squat", Method.PLUS_SETS, HALF_A_YEAR, THURSDAY), Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR, MONDAY, TUESDAY, THURSDAY, SATURDAY),
+        List.of(Uses.of("squat", Method.PLUS_SETS, HALF_A_YEAR, THURSDAY), Uses.of("bench", Method.HIGH_FREQUENCY, HALF_A_YEAR,
+            MONDAY, TUESDAY, THURSDAY, SATURDAY),
             Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, FRIDAY).until(5), Uses.of("deadlift", Method.BLOCKS, 5, FRIDAY)), plan);
   }
 }

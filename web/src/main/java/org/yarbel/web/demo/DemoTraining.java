@@ -50,8 +50,8 @@ class DemoTraining {
   private final Tracking tracking;
   private final Places places;
 
-  DemoTraining(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, Programs programs, Issuing issuing, Tracking tracking,
-      Places places) {
+  DemoTraining(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, Programs programs,
+      Issuing issuing, Tracking tracking, Places places) {
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;

@@ -37,7 +37,8 @@ public class DiskWatch extends OncePerRequestFilter {
   private static final Pattern ENTRY = Pattern.compile("/sessions/\\d{1,18}/(sets|end|go-on)|/login|/logout|/token");
 
   private final StaticPage page = new StaticPage(HttpStatus.INSUFFICIENT_STORAGE, "No room on the disk",
-      "Nothing was changed. The disk with the records has less than " + (NONE >> 20) + " MB free: sets that were lifted are still written down, everything else waits "
+      "Nothing was changed. The disk with the records has less than " + (NONE >> 20)
+      + " MB free: sets that were lifted are still written down, everything else waits "
           + "until there is room. Tell whoever looks after the machine. What you typed is still in the page before this one: go back.");
   private final @Nullable Path data;
   private volatile long free = Long.MAX_VALUE;
@@ -71,7 +72,8 @@ public class DiskWatch extends OncePerRequestFilter {
   /** What to tell those who look after the club; empty while there is room. */
   public Optional<String> words() {
     return free >= LITTLE ? Optional.empty() : Optional.of("The disk with the records has only " + (free >> 20) + " MB free."
-        + (free < NONE ? " Only sets that were lifted are written down until there is room." : " Make room soon: under " + (NONE >> 20) + " MB nothing is written but sets."));
+        + (free < NONE ? " Only sets that were lifted are written down until there is room."
+            : " Make room soon: under " + (NONE >> 20) + " MB nothing is written but sets."));
   }
 
   @Override

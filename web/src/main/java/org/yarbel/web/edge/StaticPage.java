@@ -22,7 +22,8 @@ final class StaticPage {
     this.status = status;
     this.title = title;
     try {
-      page = new ClassPathResource("pages/bare.html").getContentAsString(StandardCharsets.UTF_8).replace("{title}", title).replace("{text}", text)
+      page = new ClassPathResource("pages/bare.html").getContentAsString(StandardCharsets.UTF_8).replace("{title}", title)
+          .replace("{text}", text)
           .getBytes(StandardCharsets.UTF_8);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -38,7 +39,8 @@ final class StaticPage {
     }
     response.setContentType("text/html;charset=UTF-8");
     response.setHeader("Cache-Control", "no-store");
-    response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; frame-ancestors 'none'");
+    response.setHeader("Content-Security-Policy",
+        "default-src 'none'; style-src 'self'; img-src 'self'; font-src 'self'; frame-ancestors 'none'");
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.getOutputStream().write(page);
   }

@@ -28,7 +28,8 @@ public final class Transient {
 
   /** Whether something failed since somebody else wrote at the same moment. */
   public static boolean lost(Throwable wrong) {
-    return any(wrong, why -> why instanceof ConcurrencyFailureException || why instanceof DataIntegrityViolationException || LOST.contains(state(why)));
+    return any(wrong, why -> why instanceof ConcurrencyFailureException || why instanceof DataIntegrityViolationException
+        || LOST.contains(state(why)));
   }
 
   /** Whether something failed since the database did not answer, or not in time. */

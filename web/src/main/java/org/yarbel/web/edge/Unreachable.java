@@ -24,7 +24,8 @@ class Unreachable extends OncePerRequestFilter {
   private static final String AGAIN_SECONDS = "5";
 
   private final StaticPage page = new StaticPage(HttpStatus.SERVICE_UNAVAILABLE, "The records cannot be reached",
-      "Nothing is lost. The database does not answer at this moment; it is started again by itself. Try again in a few seconds. What you sent just now was "
+      "Nothing is lost. The database does not answer at this moment; it is started again by itself. Try again in a few seconds. "
+          + "What you sent just now was "
           + "not kept: go back, it is still in the page. Sets logged on a phone wait there and are sent by themselves.");
 
   @Override

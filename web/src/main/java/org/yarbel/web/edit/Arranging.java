@@ -42,7 +42,8 @@ public class Arranging {
   private final PlanWriter writer;
   private final Turns turns;
 
-  Arranging(TrainingSessionRepository rows, SlotRepository slots, LifterRepository lifters, Sessions sessions, PlanWriter writer, Turns turns) {
+  Arranging(TrainingSessionRepository rows, SlotRepository slots, LifterRepository lifters, Sessions sessions, PlanWriter writer,
+      Turns turns) {
     this.rows = rows;
     this.slots = slots;
     this.lifters = lifters;
@@ -89,7 +90,8 @@ public class Arranging {
       return FOLLOWS;
     }
     Stand stand = stand(slot.sessionId());
-    UUID before = stand.lines.stream().filter(line -> line.id() == beforeId && line.linkOf() == null).map(Slot::ref).findFirst().orElse(null);
+    UUID before = stand.lines.stream().filter(line -> line.id() == beforeId && line.linkOf() == null).map(Slot::ref).findFirst()
+        .orElse(null);
     return changed(stand, stand.now.movedBefore(slot.ref(), before), "Moved.", who).orElse(THERE);
   }
 
@@ -121,7 +123,8 @@ public class Arranging {
     if (slot.groupNo() != null && sessions.begunOrAgain(stand.lines).contains(slot.id())) {
       return ArrangeOutcome.refused("It stays: sets of this line are logged.");
     }
-    return changed(stand, stand.now.left(slot.ref()), "Done by itself.", who).orElseGet(() -> ArrangeOutcome.refused("It is done by itself already."));
+    return changed(stand, stand.now.left(slot.ref()), "Done by itself.", who)
+        .orElseGet(() -> ArrangeOutcome.refused("It is done by itself already."));
   }
 
   /** Changes rounds, rests and clock of a group. */
@@ -151,7 +154,8 @@ public class Arranging {
   public ArrangeOutcome dissolve(long sessionId, int number, SignedIn who) {
     turns.ofSession(sessionId);
     Stand stand = stand(sessionId);
-    return begun(stand, number) ? GROUP_BEGUN : changed(stand, Optional.of(stand.now.dissolved(number)), "Each line by itself.", who).orElse(THERE);
+    return begun(stand, number) ? GROUP_BEGUN : changed(stand, Optional.of(stand.now.dissolved(number)), "Each line by itself.",
+        who).orElse(THERE);
   }
 
   private boolean begun(Stand stand, int number) {
@@ -161,7 +165,8 @@ public class Arranging {
 
   private Optional<ArrangeOutcome> changed(Stand stand, Optional<Arrangement> becomes, String said, SignedIn who) {
     String words = DAY.format(stand.day()) + ": " + Character.toLowerCase(said.charAt(0)) + said.substring(1, said.length() - 1);
-    return becomes.flatMap(next -> writer.change(lifters.findById(stand.session.lifterId()).orElseThrow(NotFound::new), Scope.session(stand.day(), words), who,
+    return becomes.flatMap(next -> writer.change(lifters.findById(stand.session.lifterId()).orElseThrow(NotFound::new),
+        Scope.session(stand.day(), words), who,
         () -> sessions.arrange(stand.session, stand.lines, next))).map(change -> new ArrangeOutcome(change, said));
   }
 

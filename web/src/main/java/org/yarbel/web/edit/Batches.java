@@ -46,8 +46,8 @@ public class Batches {
   private final LifterRepository lifters;
   private final Turns turns;
 
-  Batches(PlanWriter writer, Sessions sessions, Programs programs, SlotRepository slots, TrainingSessionRepository rows, LifterRepository lifters,
-      Turns turns) {
+  Batches(PlanWriter writer, Sessions sessions, Programs programs, SlotRepository slots, TrainingSessionRepository rows,
+      LifterRepository lifters, Turns turns) {
     this.writer = writer;
     this.sessions = sessions;
     this.programs = programs;
@@ -116,7 +116,8 @@ public class Batches {
       targets.add(from.day().plusWeeks(week));
     }
     List<LocalDate> kept = new ArrayList<>();
-    writer.change(lifter, Scope.days(targets), who, () -> targets.stream().filter(day -> !filled(slot, sessions.session(lifter, day))).forEach(kept::add));
+    writer.change(lifter, Scope.days(targets), who, () -> targets.stream()
+        .filter(day -> !filled(slot, sessions.session(lifter, day))).forEach(kept::add));
     String stay = kept.isEmpty() ? "" : " " + kept.size() + " begun or full ones stay.";
     return "Filled down " + Count.of(weeks - kept.size(), "week") + "." + stay;
   }
@@ -142,7 +143,8 @@ public class Batches {
   public String copyDay(Lifter lifter, LocalDate day, LocalDate to, SignedIn who) {
     turns.ofLifter(lifter.id());
     List<NewLine> lines = copied(lifter, Map.of(day, to));
-    return lines.isEmpty() ? "Nothing copied: that day has no lines." : "Copied " + Count.of(add(lifter, lines, who).lines(), "line") + " to " + DAY.format(to) + ".";
+    return lines.isEmpty() ? "Nothing copied: that day has no lines."
+        : "Copied " + Count.of(add(lifter, lines, who).lines(), "line") + " to " + DAY.format(to) + ".";
   }
 
   /** The lines of days as they would stand on other days. */
@@ -181,7 +183,8 @@ public class Batches {
   private void takeOut(TrainingSession session) {
     List<Slot> all = sessions.lines(session);
     Set<Long> begun = sessions.begun(all);
-    List<Slot> out = all.stream().filter(slot -> !begun.contains(slot.id()) && (slot.linkOf() == null || !begun.contains(slot.linkOf()))).toList();
+    List<Slot> out = all.stream().filter(slot -> !begun.contains(slot.id())
+        && (slot.linkOf() == null || !begun.contains(slot.linkOf()))).toList();
     out.forEach(programs::takenOut);
     slots.deleteAll(out.stream().filter(slot -> slot.linkOf() != null).toList());
     slots.deleteAll(out.stream().filter(slot -> slot.linkOf() == null).toList());
@@ -201,7 +204,8 @@ public class Batches {
 
   private BatchWritten write(Lifter lifter, List<NewLine> lines, boolean replace, SignedIn who) {
     turns.ofLifter(lifter.id());
-    Map<LocalDate, List<NewLine>> byDay = lines.stream().collect(Collectors.groupingBy(NewLine::day, LinkedHashMap::new, Collectors.toList()));
+    Map<LocalDate, List<NewLine>> byDay = lines.stream()
+        .collect(Collectors.groupingBy(NewLine::day, LinkedHashMap::new, Collectors.toList()));
     Scope days = Scope.days(byDay.keySet());
     int[] written = {0};
     Optional<Long> change = writer.change(lifter, replace ? days.withMethods() : days, who, () -> byDay.forEach((day, all) -> {

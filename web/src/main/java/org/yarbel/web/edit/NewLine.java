@@ -17,7 +17,8 @@ import org.yarbel.web.plan.TrainingSession;
  * @param group of equal ones, one after another, a group is made; null for none
  * @param again how the group is called where it is done a second time at the end of the session; null where it is not
  */
-public record NewLine(LocalDate day, SlotKind kind, String lift, String work, Details details, @Nullable Group group, @Nullable SlotKind again) {
+public record NewLine(LocalDate day, SlotKind kind, String lift, String work, Details details, @Nullable Group group,
+    @Nullable SlotKind again) {
   /** One whose group is done once. */
   public NewLine(LocalDate day, SlotKind kind, String lift, String work, Details details, @Nullable Group group) {
     this(day, kind, lift, work, details, group, null);
@@ -36,7 +37,8 @@ public record NewLine(LocalDate day, SlotKind kind, String lift, String work, De
   /** The lines of a session with their groups, as they would stand on another day. */
   static List<NewLine> copied(TrainingSession session, List<Slot> all, LocalDate day) {
     List<NewLine> lines = new ArrayList<>();
-    all.stream().filter(slot -> slot.linkOf() == null).forEach(slot -> lines.add(new NewLine(day, slot.kind(), slot.lift(), slot.work(), slot.details(),
+    all.stream().filter(slot -> slot.linkOf() == null)
+        .forEach(slot -> lines.add(new NewLine(day, slot.kind(), slot.lift(), slot.work(), slot.details(),
         session.groups().group(slot.groupNo()), again(slot, all))));
     return lines;
   }

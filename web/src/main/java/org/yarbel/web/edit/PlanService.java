@@ -40,8 +40,8 @@ public class PlanService {
   private final Programs programs;
   private final Turns turns;
 
-  PlanService(TrainingSessionRepository rows, SlotRepository slots, LifterRepository lifters, Sessions sessions, PlanWriter writer, Programs programs,
-      Turns turns) {
+  PlanService(TrainingSessionRepository rows, SlotRepository slots, LifterRepository lifters, Sessions sessions, PlanWriter writer,
+      Programs programs, Turns turns) {
     this.rows = rows;
     this.slots = slots;
     this.lifters = lifters;
@@ -150,7 +150,8 @@ public class PlanService {
   }
 
   private EditOutcome done(Slot slot, Lifter lifter, Scope scope, SignedIn who, Edit edit) {
-    return writer.change(lifter, scope, who, edit).<EditOutcome>map(change -> new EditOutcome.Done(slot, change)).orElseGet(() -> new EditOutcome.Same(slot));
+    return writer.change(lifter, scope, who, edit).<EditOutcome>map(change -> new EditOutcome.Done(slot, change))
+        .orElseGet(() -> new EditOutcome.Same(slot));
   }
 
   private TrainingSession session(Slot slot) {

@@ -11,12 +11,14 @@ import org.yarbel.web.form.Sought;
 @Component
 @Order(5)
 class FindablePages implements Findable {
-  private static final List<Found> PAGES = List.of(page("Floor", "/", "who trains today"), page("New lifter", "/lifters/new", "take somebody on"),
+  private static final List<Found> PAGES = List.of(page("Floor", "/", "who trains today"),
+      page("New lifter", "/lifters/new", "take somebody on"),
       page("Groups", "/groups", "lifters written together"), page("Contests", "/contests", "dates, rules, who goes"),
-      page("Library", "/library", "sessions, weeks, blocks to use again"), page("Methods", "/methods", "what writes the weeks, in plain words"),
+      page("Library", "/library", "sessions, weeks, blocks to use again"),
+      page("Methods", "/methods", "what writes the weeks, in plain words"),
       page("Lifts", "/lifts", "the catalogue and your own"), page("Checks", "/checks", "what the checks look for, and their figures"),
-      page("Kit room", "/kit", "bars, plates, implements"), page("Workbench", "/workbench", "quick sums"), page("Keys", "/keys", "all keys"),
-      page("My account", "/account", "your password"));
+      page("Kit room", "/kit", "bars, plates, implements"), page("Workbench", "/workbench", "quick sums"),
+      page("Keys", "/keys", "all keys"), page("My account", "/account", "your password"));
 
   private static Found page(String name, String address, String more) {
     return new Found("page", name, address, more);

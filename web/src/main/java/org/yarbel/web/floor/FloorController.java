@@ -28,8 +28,8 @@ class FloorController {
   }
 
   @GetMapping("/")
-  String page(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "false") boolean all, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
-      HttpServletResponse response, Model model) {
+  String page(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "false") boolean all,
+      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response, Model model) {
     if (!who.coach()) {
       return "redirect:/me";
     }

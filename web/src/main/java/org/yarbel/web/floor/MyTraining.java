@@ -46,8 +46,8 @@ class MyTraining {
   private final Issuing issuing;
   private final ClubClock clock;
 
-  MyTraining(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, LeftSetsRepository left,
-      LifterContexts contexts, Issuing issuing, ClubClock clock) {
+  MyTraining(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log,
+      LeftSetsRepository left, LifterContexts contexts, Issuing issuing, ClubClock clock) {
     this.lifters = lifters;
     this.sessions = sessions;
     this.slots = slots;
@@ -83,12 +83,15 @@ class MyTraining {
   Mine of(long lifterId) {
     LocalDate today = clock.today();
     Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
-    List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifterId, today.minusDays(DAYS_BEHIND), today.plusDays(DAYS_AHEAD));
+    List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifterId, today.minusDays(DAYS_BEHIND),
+        today.plusDays(DAYS_AHEAD));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
-    Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
     Map<Long, Long> logged = log.counts(ids).stream().collect(Collectors.toMap(LoggedSetRepository.SessionCount::getSessionId,
         LoggedSetRepository.SessionCount::getSets));
-    LifterContext context = contexts.of(lifter, all.stream().filter(s -> s.day().equals(today)).map(TrainingSession::placeId).filter(Objects::nonNull)
+    LifterContext context = contexts.of(lifter, all.stream().filter(s -> s.day().equals(today)).map(TrainingSession::placeId)
+        .filter(Objects::nonNull)
         .findFirst().orElse(null));
     Set<Long> ended = left.findBySessionIdIn(ids).stream().map(LeftSets::sessionId).collect(Collectors.toSet());
     TodaysTraining now = null;
@@ -114,8 +117,10 @@ class MyTraining {
 
   private TodaysTraining today(TrainingSession session, List<Slot> own, LifterContext context, long logged) {
     Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(List.of(session.id()));
-    List<TrainingLine> lines = LineView.of(context, own, session.groups(), issued).entrySet().stream().map(entry -> new TrainingLine(context.lift(entry.getKey().lift())
+    List<TrainingLine> lines = LineView.of(context, own, session.groups(), issued).entrySet().stream()
+        .map(entry -> new TrainingLine(context.lift(entry.getKey().lift())
         .name(), entry.getKey().work(), String.join(" · ", entry.getValue().loads()))).toList();
-    return new TodaysTraining(session.id(), lines, logged == 0 ? "Begin" : logged + (logged == 1 ? " set logged: go on" : " sets logged: go on"), logged > 0);
+    return new TodaysTraining(session.id(), lines, logged == 0 ? "Begin" : logged + (logged == 1 ? " set logged: go on"
+        : " sets logged: go on"), logged > 0);
   }
 }

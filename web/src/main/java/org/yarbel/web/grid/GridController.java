@@ -108,7 +108,8 @@ class GridController {
   String across(@PathVariable long id, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Slot slot = plans.stored(id);
     long weeks = ChronoUnit.WEEKS.between(Programs.monday(plans.dayOf(slot)), Programs.monday(of).plusWeeks(WEEKS - 1L));
-    flash.addFlashAttribute("said", weeks < 1 ? "It stands in the last week shown." : batches.fillDown(slot, (int) Math.min(weeks, WEEKS), who));
+    flash.addFlashAttribute("said", weeks < 1 ? "It stands in the last week shown."
+        : batches.fillDown(slot, (int) Math.min(weeks, WEEKS), who));
     return "redirect:/lifters/" + plans.lifterOf(slot).id() + "/weeks?of=" + of;
   }
 }

@@ -72,7 +72,8 @@ public class GridService {
         lines.add(easy.get(from));
       }
       lines.add(sums(counted.getOrDefault(week, List.of())));
-      heads.add(new Grid.GridHead(DAY.format(from) + " – " + DAY.format(from.plusDays(6)), "/lifters/" + lifter.id() + "/week?of=" + from, lines));
+      heads.add(new Grid.GridHead(DAY.format(from) + " – " + DAY.format(from.plusDays(6)), "/lifters/" + lifter.id() + "/week?of="
+          + from, lines));
     }
     return Grid.of(heads, placed);
   }
@@ -102,7 +103,8 @@ public class GridService {
   /** The lines of one week of a lifter, in order. */
   @Transactional(readOnly = true)
   List<Grid.PlacedCell> week(Lifter lifter, LocalDate monday) {
-    return placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, monday.plusDays(6)), List.of(lifter), session -> 0, new HashMap<>());
+    return placed(sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), monday, monday.plusDays(6)), List.of(lifter),
+        session -> 0, new HashMap<>());
   }
 
   private static String sums(List<CountedLine> lines) {
@@ -114,12 +116,14 @@ public class GridService {
     int of(TrainingSession session);
   }
 
-  private List<Grid.PlacedCell> placed(List<TrainingSession> all, List<Lifter> lifters, GridColumn column, Map<Integer, List<CountedLine>> counted) {
+  private List<Grid.PlacedCell> placed(List<TrainingSession> all, List<Lifter> lifters, GridColumn column,
+      Map<Integer, List<CountedLine>> counted) {
     Map<Long, LifterContext> known = contexts.of(lifters, Map.of());
     Map<List<Long>, LifterContext> elsewhere = new HashMap<>();
     Map<Long, Lifter> byId = lifters.stream().collect(Collectors.toMap(Lifter::id, lifter -> lifter));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
-    Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
+    Map<Long, List<Slot>> lines = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
     Map<UUID, CardDocument.DocumentLine> issued = issuing.issuedLines(ids);
     List<UUID> refs = lines.values().stream().flatMap(List::stream).map(Slot::ref).toList();
     Set<UUID> begun = refs.isEmpty() ? Set.of() : new HashSet<>(log.begun(refs));
@@ -129,12 +133,15 @@ public class GridService {
       LifterContext context = placeId == null ? known.get(session.lifterId())
           : elsewhere.computeIfAbsent(List.of(session.lifterId(), placeId), key -> contexts.of(byId.get(session.lifterId()), placeId));
       Map<Long, ResolvedLine> resolved = new HashMap<>();
-      LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, Map.of(), resolved).forEach((slot, view) -> {
+      LineView.worked(context, lines.getOrDefault(session.id(), List.of()), session.groups(), issued, Map.of(), resolved)
+          .forEach((slot, view) -> {
         Lift lift = context.lift(slot.lift());
-        placed.add(new Grid.PlacedCell(column.of(session), session.day(), slot, Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.ref()))));
+        placed.add(new Grid.PlacedCell(column.of(session), session.day(), slot,
+            Grid.Cell.of(slot, lift.name(), view, begun.contains(slot.ref()))));
         ResolvedLine line = resolved.get(slot.id());
         if (line != null) {
-          counted.computeIfAbsent(column.of(session), c -> new ArrayList<>()).add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line,
+          counted.computeIfAbsent(column.of(session), c -> new ArrayList<>())
+              .add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line,
               context.numbers(lift).estimated(), EffortChart.HOUSE, context.lifts()));
         }
       });

@@ -26,7 +26,8 @@ import org.yarbel.web.form.DayReader;
 /** A week as a table with tabs between its columns, as spreadsheets copy and paste it. */
 final class Sheet {
   private static final List<String> HEAD = List.of("Day", "Part", "Lift", "Work", "Loads");
-  private static final CSVFormat TABLE = CSVFormat.TDF.builder().setRecordSeparator("\n").setIgnoreSurroundingSpaces(false).setIgnoreEmptyLines(false).get();
+  private static final CSVFormat TABLE = CSVFormat.TDF.builder().setRecordSeparator("\n").setIgnoreSurroundingSpaces(false)
+      .setIgnoreEmptyLines(false).get();
   private static final int NEEDED = 4;
   private static final int MOST_ROWS = 280;
   private static final int MOST_PROBLEMS = 12;
@@ -90,7 +91,8 @@ final class Sheet {
 
   private static void row(long number, List<String> cells, LocalDate monday, Catalogue lifts, List<NewLine> lines, List<String> problems) {
     if (cells.size() < NEEDED) {
-      problems.add("Row " + number + " has " + Count.of(cells.size(), "column") + ", but four are needed, with tabs between: day, part, lift, work.");
+      problems.add("Row " + number + " has " + Count.of(cells.size(), "column")
+          + ", but four are needed, with tabs between: day, part, lift, work.");
       return;
     }
     Optional<LocalDate> day = day(cells.get(0), monday);
@@ -100,7 +102,8 @@ final class Sheet {
       problems.add("Row " + number + ": the day '" + cells.get(0) + "' is neither a weekday of this week, such as Mon, nor a date such as "
           + monday + ".");
     } else if (kind.isEmpty()) {
-      problems.add("Row " + number + ": the part '" + cells.get(1) + "' is none of prepare, main, second, assistance, conditioning, cool-down.");
+      problems.add("Row " + number + ": the part '" + cells.get(1)
+          + "' is none of prepare, main, second, assistance, conditioning, cool-down.");
     } else if (lift.isEmpty()) {
       problems.add("Row " + number + ": " + lifts.unknown(cells.get(2)));
     } else {

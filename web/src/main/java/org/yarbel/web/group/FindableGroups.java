@@ -19,6 +19,7 @@ class FindableGroups implements Findable {
 
   @Override
   public List<Found> called(Sought name, Limit limit) {
-    return groups.called(name.like(), limit).stream().map(found -> new Found("group", found.name(), "/groups/" + found.id() + "/week", "the group's week")).toList();
+    return groups.called(name.like(), limit).stream()
+        .map(found -> new Found("group", found.name(), "/groups/" + found.id() + "/week", "the group's week")).toList();
   }
 }

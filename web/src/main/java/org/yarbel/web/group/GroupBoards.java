@@ -92,7 +92,8 @@ public class GroupBoards {
   @Transactional(readOnly = true)
   public List<Lifter> lifters(long groupId) {
     group(groupId);
-    List<Lifter> all = new ArrayList<>(lifters.findAllById(members.findByGroupId(groupId).stream().map(LifterGroupMember::lifterId).toList()));
+    List<Lifter> all = new ArrayList<>(lifters.findAllById(members.findByGroupId(groupId).stream().map(LifterGroupMember::lifterId)
+        .toList()));
     all.sort(Comparator.comparing(Lifter::name));
     return all;
   }
@@ -185,6 +186,7 @@ public class GroupBoards {
       }
     }
     undo.together(changes, groupId);
-    return new GroupWritten("Changed for " + changes.size() + "." + (begun == 0 ? "" : " " + begun + " have begun theirs: those stay.") + left(left), changes);
+    return new GroupWritten("Changed for " + changes.size() + "." + (begun == 0 ? ""
+        : " " + begun + " have begun theirs: those stay.") + left(left), changes);
   }
 }

@@ -121,7 +121,8 @@ class GroupController {
       String work = WorkLine.parse(all.getOrDefault("work", "")).line().toString();
       if (lift.isPresent()) {
         String was = all.getOrDefault("was", "");
-        GroupBoards.GroupWritten written = was.isEmpty() ? groups.add(id, day, SlotKind.of(all.get("kind")).orElse(SlotKind.MAIN), lift.get(), work, who)
+        GroupBoards.GroupWritten written = was.isEmpty() ? groups.add(id, day, SlotKind.of(all.get("kind")).orElse(SlotKind.MAIN),
+            lift.get(), work, who)
             : groups.change(id, day, lift.get().key(), was, work, lift.get(), who);
         flash.addFlashAttribute("said", written.sentence());
         return "redirect:/groups/" + id + "/week?of=" + monday;

@@ -18,7 +18,8 @@ interface LifterGroupRepository extends JpaRepository<LifterGroup, Long> {
   List<LifterGroup> called(String part, Limit limit);
 
   /** All groups with who is in them, by name; a group without anybody once, with null. */
-  @Query("select g.id as id, g.name as name, m.lifterId as lifterId from LifterGroup g left join LifterGroupMember m on m.groupId = g.id order by g.name, g.id")
+  @Query("select g.id as id, g.name as name, m.lifterId as lifterId from LifterGroup g left join LifterGroupMember m on "
+      + "m.groupId = g.id order by g.name, g.id")
   List<Membership> memberships();
 
   /** A group and one of its lifters. */

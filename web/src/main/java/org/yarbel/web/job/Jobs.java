@@ -84,7 +84,8 @@ public class Jobs {
    * @param noun what each of those it is for is
    * @param seconds since it was begun, up to its end
    */
-  public record Progress(long id, String title, String noun, int all, int done, int failed, boolean ended, long seconds, List<Failure> failures) {
+  public record Progress(long id, String title, String noun, int all, int done, int failed, boolean ended, long seconds,
+      List<Failure> failures) {
     /** How many were left, in words. */
     public String left() {
       return Count.of(failed, noun) + (failed == 1 ? " was" : " were");
@@ -103,12 +104,16 @@ public class Jobs {
     }
     Long id = transaction.execute(status -> {
       long job = jdbc.sql("select nextval('yarbel_id')").query(Long.class).single();
-      jdbc.sql("insert into job (id, club_id, kind, title, document, account_id, begun) values (:id, :club, :kind, :title, :document, :account, now())")
-          .param("id", job).param("club", club.id()).param("kind", kind).param("title", title).param("document", document).param("account", who.accountId()).update();
+      jdbc.sql("insert into job (id, club_id, kind, title, document, account_id, begun) values (:id, :club, :kind, :title, "
+          + ":document, :account, now())")
+          .param("id", job).param("club", club.id()).param("kind", kind).param("title", title).param("document", document)
+          .param("account", who.accountId()).update();
       List<Item> inOrder = items.stream().sorted(Comparator.comparing(Item::name)).toList();
-      jdbc.sql("insert into job_item (id, club_id, job_id, key, name, state) select nextval('yarbel_id'), :club, :job, i.key, i.name, 'PENDING' "
+      jdbc.sql("insert into job_item (id, club_id, job_id, key, name, state) select nextval('yarbel_id'), :club, :job, i.key, "
+          + "i.name, 'PENDING' "
           + "from unnest(:keys, :names) with ordinality i (key, name, place) order by i.place").param("club", club.id()).param("job", job)
-          .param("keys", inOrder.stream().map(Item::key).toArray(String[]::new)).param("names", inOrder.stream().map(Item::name).toArray(String[]::new)).update();
+          .param("keys", inOrder.stream().map(Item::key).toArray(String[]::new))
+          .param("names", inOrder.stream().map(Item::name).toArray(String[]::new)).update();
       return job;
     });
     long job = id == null ? 0 : id;
@@ -133,8 +138,10 @@ public class Jobs {
   @Scheduled(initialDelay = 3, fixedDelay = 8, timeUnit = TimeUnit.SECONDS)
   public void resume() {
     try {
-      jdbc.sql("select club_id, id, kind, document, account_id from job j where ended is null and not exists (select 1 from job_item i where i.club_id = j.club_id "
-          + "and i.job_id = j.id and i.state = 'PENDING' and i.not_before > now()) order by id limit " + MOST_AT_ONCE).query(Open.class).list().forEach(this::run);
+      jdbc.sql("select club_id, id, kind, document, account_id from job j where ended is null and not exists (select 1 from "
+          + "job_item i where i.club_id = j.club_id "
+          + "and i.job_id = j.id and i.state = 'PENDING' and i.not_before > now()) order by id limit " + MOST_AT_ONCE)
+          .query(Open.class).list().forEach(this::run);
     } catch (DataAccessException | CannotCreateTransactionException away) {
       LOG.warn("What is left of long work cannot be asked for; it is tried again: {}", away.getMessage());
     }
@@ -165,7 +172,8 @@ public class Jobs {
     JobWork work = works.get(job.kind());
     Optional<SignedIn> who = accounts.of(job.clubId(), job.accountId());
     if (work == null || who.isEmpty()) {
-      jdbc.sql("update job_item set state = 'FAILED', said = 'Whoever started it has no account any more.' where club_id = :club and job_id = :job "
+      jdbc.sql("update job_item set state = 'FAILED', said = 'Whoever started it has no account any more.' where club_id = "
+          + ":club and job_id = :job "
           + "and state = 'PENDING'").param("club", job.clubId()).param("job", job.id()).update();
     }
     boolean more = work != null && who.isPresent();
@@ -193,7 +201,8 @@ public class Jobs {
     // what is written is flushed where it is read again; to look for changes before every query would take a fifth of the time
     entities.setFlushMode(FlushModeType.COMMIT);
     Optional<Pending> next = jdbc.sql("select id, key from job_item where club_id = :club and job_id = :job and state = 'PENDING' "
-        + "and (not_before is null or not_before <= now()) order by id limit 1 for update skip locked").param("club", job.clubId()).param("job", job.id())
+        + "and (not_before is null or not_before <= now()) order by id limit 1 for update skip locked").param("club", job.clubId())
+        .param("job", job.id())
         .query(Pending.class).optional();
     next.ifPresent(item -> {
       taken[0] = item.id();
@@ -206,8 +215,10 @@ public class Jobs {
 
   /** Not done: tried again a little later, and after a few times left with a word. What is done meanwhile stays done. */
   private void failed(Open job, long item) {
-    jdbc.sql("update job_item set tries = tries + 1, not_before = now() + (tries + 1) * interval '3 seconds', state = case when tries + 1 >= :most then 'FAILED' "
-        + "else 'PENDING' end, said = case when tries + 1 >= :most then :said else said end where club_id = :club and id = :id and state = 'PENDING'")
+    jdbc.sql("update job_item set tries = tries + 1, not_before = now() + (tries + 1) * interval '3 seconds', state = case when "
+        + "tries + 1 >= :most then 'FAILED' "
+        + "else 'PENDING' end, said = case when tries + 1 >= :most then :said else said end where club_id = :club and id = :id "
+        + "and state = 'PENDING'")
         .param("most", MOST_TRIES).param("said", "It failed on our side and is noted in the log: try it there.")
         .param("club", job.clubId()).param("id", item).update();
   }
@@ -225,16 +236,22 @@ public class Jobs {
   /** How far a job of the club is. */
   public Progress progress(long id) {
     record Head(String kind, String title, boolean ended, double seconds) {}
-    Head head = jdbc.sql("select kind, title, ended is not null as ended, extract(epoch from coalesce(ended, now()) - begun) as seconds from job "
-        + "where club_id = :club and id = :id").param("club", club.id()).param("id", id).query(Head.class).optional().orElseThrow(NotFound::new);
-    Map<String, Integer> counts = jdbc.sql("select state, count(*) as rows from job_item where club_id = :club and job_id = :id group by state")
+    Head head = jdbc.sql("select kind, title, ended is not null as ended, extract(epoch from coalesce(ended, now()) - begun) as "
+        + "seconds from job "
+        + "where club_id = :club and id = :id").param("club", club.id()).param("id", id).query(Head.class).optional()
+        .orElseThrow(NotFound::new);
+    Map<String, Integer> counts = jdbc.sql("select state, count(*) as rows from job_item where club_id = :club and job_id = :id "
+        + "group by state")
         .param("club", club.id()).param("id", id).query((row, n) -> Map.entry(row.getString("state"), row.getInt("rows"))).list().stream()
         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     JobWork work = works.get(head.kind());
-    List<Failure> failures = jdbc.sql("select key, name, said from job_item where club_id = :club and job_id = :id and state = 'FAILED' order by name limit "
-        + SHOWN_FAILURES).param("club", club.id()).param("id", id).query((row, n) -> new Failure(row.getString("name"), row.getString("said"),
+    List<Failure> failures = jdbc.sql("select key, name, said from job_item where club_id = :club and job_id = :id and state = "
+        + "'FAILED' order by name limit "
+        + SHOWN_FAILURES).param("club", club.id()).param("id", id)
+        .query((row, n) -> new Failure(row.getString("name"), row.getString("said"),
             work == null ? null : work.screen(row.getString("key")))).list();
-    return new Progress(id, head.title(), work == null ? "row" : work.noun(), counts.values().stream().mapToInt(Integer::intValue).sum(), counts.getOrDefault("DONE", 0),
+    return new Progress(id, head.title(), work == null ? "row" : work.noun(), counts.values().stream().mapToInt(Integer::intValue)
+        .sum(), counts.getOrDefault("DONE", 0),
         counts.getOrDefault("FAILED", 0), head.ended(), Math.max(0, (long) head.seconds()), failures);
   }
 

@@ -30,11 +30,12 @@ record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nulla
    * @param follows the line it does a second time
    * @param origin which method wrote it
    */
-  record LineState(UUID ref, SlotKind kind, String lift, String work, Details details, int position, @Nullable Integer groupNo, @Nullable UUID follows,
+  record LineState(UUID ref, SlotKind kind, String lift, String work, Details details, int position, @Nullable Integer groupNo,
+      @Nullable UUID follows,
       Slot.@Nullable Origin origin, @Nullable String written, boolean forecast, @Nullable Long trainingNg, @Nullable String remark) {
     static LineState of(Slot slot, @Nullable Slot first) {
-      return new LineState(slot.ref(), slot.kind(), slot.lift(), slot.work(), slot.details(), slot.position(), slot.groupNo(), first == null ? null : first.ref(),
-          slot.origin(), slot.written(), slot.forecast(), slot.trainingNg(), slot.remark());
+      return new LineState(slot.ref(), slot.kind(), slot.lift(), slot.work(), slot.details(), slot.position(), slot.groupNo(),
+          first == null ? null : first.ref(), slot.origin(), slot.written(), slot.forecast(), slot.trainingNg(), slot.remark());
     }
 
     /** What a coach sees of it. */
@@ -63,7 +64,8 @@ record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nulla
   record DayState(LocalDate date, @Nullable UUID place, Groups groups, List<LineState> lines) {
     static DayState of(TrainingSession session, @Nullable UUID place, List<Slot> slots) {
       Map<Long, Slot> byId = slots.stream().collect(Collectors.toMap(Slot::id, Function.identity()));
-      return new DayState(session.day(), place, session.groups(), slots.stream().map(slot -> LineState.of(slot, byId.get(slot.linkOf()))).toList());
+      return new DayState(session.day(), place, session.groups(),
+          slots.stream().map(slot -> LineState.of(slot, byId.get(slot.linkOf()))).toList());
     }
 
     static DayState empty(LocalDate date) {
@@ -77,7 +79,8 @@ record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nulla
 
     /** Whether the lines say the same in the same order and groups. */
     boolean standsAs(DayState other) {
-      return groups.equals(other.groups) && lines.stream().map(LineState::said).toList().equals(other.lines.stream().map(LineState::said).toList())
+      return groups.equals(other.groups) && lines.stream().map(LineState::said).toList()
+          .equals(other.lines.stream().map(LineState::said).toList())
           && followed().equals(other.followed());
     }
 
@@ -134,7 +137,8 @@ record PlanState(Scope.Extent extent, List<DayState> days, MethodSettings.@Nulla
   /** Only what another state has otherwise: of single lines these alone, of days only those, and nothing of methods that stays. */
   PlanState without(PlanState other) {
     List<LocalDate> changed = changed(other);
-    List<DayState> kept = days.stream().filter(day -> changed.contains(day.date())).map(day -> extent == Scope.Extent.LINE ? lines(day, other.day(day.date())) : day).toList();
+    List<DayState> kept = days.stream().filter(day -> changed.contains(day.date())).map(day -> extent == Scope.Extent.LINE
+        ? lines(day, other.day(day.date())) : day).toList();
     return new PlanState(extent, kept, Objects.equals(methods, other.methods) ? null : methods);
   }
 

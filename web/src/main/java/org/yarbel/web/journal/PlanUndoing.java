@@ -159,7 +159,8 @@ class PlanUndoing implements Undoing {
     Map<UUID, Slot> there = byRef(step);
     Set<Long> begun = sessions.begun(there.values());
     Set<UUID> refs = there.values().stream().filter(slot -> begun.contains(slot.id())).map(Slot::ref).collect(Collectors.toSet());
-    return now.stream().filter(day -> day.lines().stream().anyMatch(line -> refs.contains(line.ref()) && !kept(line, step.to.day(day.date())))).findFirst()
+    return now.stream().filter(day -> day.lines().stream().anyMatch(line -> refs.contains(line.ref())
+        && !kept(line, step.to.day(day.date())))).findFirst()
         .map(day -> "Sets of " + day.date() + " are logged: only what lies ahead can change.");
   }
 

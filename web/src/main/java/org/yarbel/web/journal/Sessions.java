@@ -68,7 +68,8 @@ public class Sessions {
   }
 
   private Map<Long, List<Slot>> lines(Collection<TrainingSession> all) {
-    return all.isEmpty() ? Map.of() : slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList()).stream()
+    return all.isEmpty() ? Map.of() : slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList())
+        .stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
   }
 
@@ -104,7 +105,8 @@ public class Sessions {
     List<PlanState.DayState> states = new ArrayList<>();
     for (LocalDate day : new TreeSet<>(days)) {
       TrainingSession session = byDay.get(day);
-      states.add(session == null ? PlanState.DayState.empty(day) : PlanState.DayState.of(session, place(session), lines.getOrDefault(session.id(), List.of())));
+      states.add(session == null ? PlanState.DayState.empty(day)
+          : PlanState.DayState.of(session, place(session), lines.getOrDefault(session.id(), List.of())));
     }
     return states;
   }

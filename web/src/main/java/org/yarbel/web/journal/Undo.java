@@ -45,7 +45,8 @@ public class Undo {
    */
   public record Steps(List<String> levels, @Nullable String redoes) {
     static Steps of(List<ChangeRepository.UndoLevel> levels, Optional<Change> redo) {
-      return new Steps(levels.stream().map(Steps::words).toList(), redo.map(change -> change.words() == null ? "" : change.words()).orElse(null));
+      return new Steps(levels.stream().map(Steps::words).toList(), redo.map(change -> change.words() == null ? "" : change.words())
+          .orElse(null));
     }
 
     /** From the newest changes: of those behind all that stand the one undone last is done again. */
@@ -125,7 +126,8 @@ public class Undo {
   @Transactional
   public String redo(long lifterId) {
     turns.ofLifter(lifterId);
-    return next(lifterId, newest(lifterId).map(Change::id).orElse(0L)).map(change -> again(change).sentence()).orElse("There is nothing to do again.");
+    return next(lifterId, newest(lifterId).map(Change::id).orElse(0L)).map(change -> again(change).sentence())
+        .orElse("There is nothing to do again.");
   }
 
   /** Keeps changes as one that was made for a group. */
@@ -139,7 +141,8 @@ public class Undo {
   @Transactional
   public String undoOfGroup(long groupId, int steps) {
     String said = undoOfGroup(groupId);
-    for (int step = 1; step < Math.min(steps, LEVELS) && changes.findFirstByGroupIdAndUndoneFalseOrderByIdDesc(groupId).isPresent(); step++) {
+    for (int step = 1; step < Math.min(steps, LEVELS) && changes.findFirstByGroupIdAndUndoneFalseOrderByIdDesc(groupId)
+        .isPresent(); step++) {
       said = undoOfGroup(groupId);
     }
     return said;

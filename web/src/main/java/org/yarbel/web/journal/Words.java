@@ -45,7 +45,8 @@ class Words {
 
   /** The line somebody wrote, and not one that followed it or was done by turns with it. */
   private static PlanState.@Nullable LineState written(PlanState in, PlanState other) {
-    return in.lines().values().stream().filter(line -> line.follows() == null && !line.saysAs(other.lines().get(line.ref()))).findFirst().orElse(null);
+    return in.lines().values().stream().filter(line -> line.follows() == null && !line.saysAs(other.lines().get(line.ref())))
+        .findFirst().orElse(null);
   }
 
   private String name(PlanState.@Nullable LineState line) {

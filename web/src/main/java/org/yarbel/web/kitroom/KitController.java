@@ -59,7 +59,8 @@ class KitController {
       again.setStatus(saved.meanwhile() ? HttpStatus.CONFLICT : HttpStatus.UNPROCESSABLE_CONTENT);
       if (saved.meanwhile()) {
         again.addObject("refused", true);
-        again.addObject("said", "Not saved: somebody changed this kit meanwhile. What you typed is still here; save again to replace theirs.");
+        again.addObject("said", "Not saved: somebody changed this kit meanwhile. What you typed is still here; save again to "
+            + "replace theirs.");
       }
       return again;
     }

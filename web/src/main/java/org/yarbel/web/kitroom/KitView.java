@@ -91,7 +91,8 @@ record KitView(long id, int version, String name, Map<String, String> fields, Ma
     kit.plates().stream().filter(PlaceKit::fractional).findFirst().ifPresent(plate -> cautions.add(
         "Plates under " + PlaceKit.FRACTIONAL_UNDER.text() + " are not rounded by: they go on where a load is written that needs them."));
     if (kit.bars().stream().anyMatch(bar -> places.loadables(new Kit(bar.mass(), kit.collars(), kit.stock(kit.unit()))).leavesOut())) {
-      cautions.add("These plates mix in very many ways: loads are planned with the mixes of the fewest plates, and some that need more plates are left out. "
+      cautions.add("These plates mix in very many ways: loads are planned with the mixes of the fewest plates, and some that "
+          + "need more plates are left out. "
           + "A load that is written is still put together exactly where it can be.");
     }
     return cautions;

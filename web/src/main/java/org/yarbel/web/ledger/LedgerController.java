@@ -120,7 +120,8 @@ class LedgerController {
 
   private static LedgerSet set(LoggedSetRow row, MassUnit unit) {
     String load = row.load().shownIn(unit).number();
-    String done = row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps() : ", " + row.measured()) + (row.rpe() == null ? "" : " @" + row.rpe());
+    String done = row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps()
+        : ", " + row.measured()) + (row.rpe() == null ? "" : " @" + row.rpe());
     Mass asked = row.asked();
     Integer askedReps = row.askedReps();
     String given = asked == null ? "" : "asked " + asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);

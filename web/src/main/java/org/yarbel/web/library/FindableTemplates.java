@@ -19,6 +19,7 @@ class FindableTemplates implements Findable {
 
   @Override
   public List<Found> called(Sought name, Limit limit) {
-    return templates.called(name.like(), limit).stream().map(found -> new Found("template", found.name(), "/library#template-" + found.id(), "in the library")).toList();
+    return templates.called(name.like(), limit).stream()
+        .map(found -> new Found("template", found.name(), "/library#template-" + found.id(), "in the library")).toList();
   }
 }

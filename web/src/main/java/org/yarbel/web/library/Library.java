@@ -62,7 +62,8 @@ public class Library {
   List<TemplateRow> all() {
     return templates.findAllByOrderByName().stream().map(template -> {
       TemplateDocument document = format.stored(template.document());
-      return new TemplateRow(template.id(), template.name(), template.scope().word(), document.weeks().size(), document.lineCount(), template.gone());
+      return new TemplateRow(template.id(), template.name(), template.scope().word(), document.weeks().size(),
+          document.lineCount(), template.gone());
     }).toList();
   }
 
@@ -93,7 +94,8 @@ public class Library {
           .isBefore(monday.plusWeeks(1)) && lines.containsKey(s.id()))
           .map(s -> day(s, lines.get(s.id()), keys)).toList()));
     }
-    return store(new TemplateDocument(TemplateDocument.FORMAT, TemplateDocument.VERSION, name.strip(), null, scope.word(), names(keys), weeks));
+    return store(new TemplateDocument(TemplateDocument.FORMAT, TemplateDocument.VERSION, name.strip(), null, scope.word(),
+        names(keys), weeks));
   }
 
   private Map<String, String> names(Set<String> keys) {
@@ -117,7 +119,8 @@ public class Library {
 
   /** The part in which a group is done a second time; null where it is not. */
   private static @Nullable SlotKind again(int number, List<Slot> lines) {
-    return lines.stream().filter(slot -> Objects.equals(slot.groupNo(), number)).map(slot -> NewLine.again(slot, lines)).filter(Objects::nonNull).findFirst()
+    return lines.stream().filter(slot -> Objects.equals(slot.groupNo(), number)).map(slot -> NewLine.again(slot, lines))
+        .filter(Objects::nonNull).findFirst()
         .orElse(null);
   }
 

@@ -146,10 +146,12 @@ class LibraryController {
       lines += written.lines();
       written.change().ifPresent(changes::add);
     }
-    flash.addFlashAttribute("said", Count.of(lines, "line") + " written" + (all.size() > 1 ? " for " + all.size() + " lifters" : "") + " from '"
+    flash.addFlashAttribute("said", Count.of(lines, "line") + " written" + (all.size() > 1 ? " for " + all.size() + " lifters"
+        : "") + " from '"
         + template.name() + "'. Undo takes them out.");
     flash.addFlashAttribute("changes", changes);
-    return all.size() == 1 ? "redirect:/lifters/" + all.get(0).id() + "/week?of=" + of : "redirect:/groups/" + whom.substring(6) + "/week?of=" + of;
+    return all.size() == 1 ? "redirect:/lifters/" + all.get(0).id() + "/week?of=" + of : "redirect:/groups/" + whom.substring(6)
+        + "/week?of=" + of;
   }
 
   @PostMapping("/library/{id}/take")
@@ -166,7 +168,8 @@ class LibraryController {
     log.note(Event.EXPORTED, who.clubId(), who.accountId(), "a template");
     String file = template.name().replaceAll("[^A-Za-z0-9]+", "-").replaceAll("^-|-$", "").toLowerCase(Locale.ROOT) + ".json";
     return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
-        .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(file).build().toString()).body(template.document());
+        .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(file).build().toString())
+        .body(template.document());
   }
 
   /** The format, for whoever makes such files. */

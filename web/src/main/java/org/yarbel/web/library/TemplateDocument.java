@@ -36,8 +36,8 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
   record GroupOf(int number, String kind, @Nullable Integer rounds, @Nullable Integer restBetween, @Nullable Integer restRounds,
       @Nullable Integer limit, @Nullable String again) {
     static GroupOf of(int number, Group group, @Nullable SlotKind again) {
-      return new GroupOf(number, group.kind().word().replace(' ', '-'), group.rounds(), group.restBetween(), group.restRounds(), group.limit(),
-          again == null ? null : again.word());
+      return new GroupOf(number, group.kind().word().replace(' ', '-'), group.rounds(), group.restBetween(), group.restRounds(),
+          group.limit(), again == null ? null : again.word());
     }
 
     @Nullable SlotKind secondTime() {
@@ -79,7 +79,8 @@ record TemplateDocument(String format, int version, String name, @Nullable Strin
   TemplateDocument with(Map<String, String> mapped, Map<String, String> names) {
     List<TemplateWeek> all = new ArrayList<>();
     for (TemplateWeek week : weeks) {
-      all.add(new TemplateWeek(week.days().stream().map(day -> new TemplateDay(day.day(), day.groups(), day.lines().stream().map(line -> new TemplateLine(line.part(),
+      all.add(new TemplateWeek(week.days().stream()
+          .map(day -> new TemplateDay(day.day(), day.groups(), day.lines().stream().map(line -> new TemplateLine(line.part(),
           mapped.getOrDefault(line.lift(), line.lift()), work(line.work(), mapped), line.group(), line.optional(), line.reason(),
               line.cues(), line.mind())).toList())).toList()));
     }

@@ -56,7 +56,8 @@ class TemplateFormat {
       if (in == null) {
         throw new IllegalStateException("The schema " + SCHEMA + " is missing");
       }
-      schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+      schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+          .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8));
     } catch (IOException e) {
       throw new IllegalStateException("The schema " + SCHEMA + " cannot be read", e);
     }
@@ -67,7 +68,8 @@ class TemplateFormat {
 
   TemplateRead read(String text) {
     if (text.isBlank() || text.length() > MOST_TEXT) {
-      return new TemplateRead(null, List.of(text.isBlank() ? "Choose a file, or paste its text." : "The file is larger than " + MOST_TEXT + " characters."));
+      return new TemplateRead(null, List.of(text.isBlank() ? "Choose a file, or paste its text." : "The file is larger than "
+          + MOST_TEXT + " characters."));
     }
     try {
       json.readTree(text);
@@ -77,7 +79,8 @@ class TemplateFormat {
           + notJson.getLocation().getColumnNr() + ".")));
     }
     Set<String> problems = new LinkedHashSet<>();
-    schema.validate(text, InputFormat.JSON, context -> context.executionConfig(config -> config.locale(Locale.ENGLISH))).stream().limit(MOST_PROBLEMS)
+    schema.validate(text, InputFormat.JSON, context -> context.executionConfig(config -> config.locale(Locale.ENGLISH))).stream()
+        .limit(MOST_PROBLEMS)
         .map(TemplateFormat::sentence).forEach(problems::add);
     if (!problems.isEmpty()) {
       return new TemplateRead(null, List.copyOf(problems));

@@ -74,7 +74,8 @@ final class EntryReader {
       typed.wrong("reps" + suffix, "Write the reps, too.");
     }
     if (reps != null && rpe != null && (reps > 10 || EffortChart.repsToFailure(reps, rpe.value()) > RepMaxCurve.MAX_REPS_TO_FAILURE)) {
-      typed.wrong("reps" + suffix, "A rated set of more than ten reps says too little about the max; ten or fewer do, or a set to failure.");
+      typed.wrong("reps" + suffix, "A rated set of more than ten reps says too little about the max; ten or fewer do, or a set "
+          + "to failure.");
       return null;
     }
     return load == null || reps == null || day == null || !how.equals("failure") && rpe == null ? null

@@ -20,7 +20,8 @@ class FindableLifters implements Findable {
 
   @Override
   public List<Found> called(Sought name, Limit limit) {
-    return lifters.named(name.like(), limit).stream().flatMap(found -> Stream.of(new Found("lifter", found.name(), "/lifters/" + found.id() + "/week", "week board"),
+    return lifters.named(name.like(), limit).stream()
+        .flatMap(found -> Stream.of(new Found("lifter", found.name(), "/lifters/" + found.id() + "/week", "week board"),
         new Found("lifter", found.name(), "/lifters/" + found.id(), "numbers, body, places"))).toList();
   }
 }

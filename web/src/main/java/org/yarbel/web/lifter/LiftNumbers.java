@@ -188,7 +188,8 @@ public class LiftNumbers extends ClubRow {
   public MaxNumbers numbers(MassUnit unit, LocalDate on) {
     MaxTracker.Estimate now = estimate(unit, on);
     Mass estimate = now == null ? null : now.max();
-    MaxNumbers.Origins origins = new MaxNumbers.Origins(tested() == null ? null : testedOn, estimate == null ? null : estimateOn, goal() == null ? null : goalOn, null);
+    MaxNumbers.Origins origins = new MaxNumbers.Origins(tested() == null ? null : testedOn, estimate == null ? null
+        : estimateOn, goal() == null ? null : goalOn, null);
     return new MaxNumbers(shown(tested(), unit), estimate, training(estimate, unit), shown(goal(), unit), origins);
   }
 

@@ -178,7 +178,8 @@ class LifterController {
       RedirectAttributes flash) {
     Lifter lifter = lifters.one(id);
     accounts.disable(who.clubId(), id, disabled, who);
-    flash.addFlashAttribute("said", lifter.name() + (disabled ? " is signed out everywhere and cannot sign in. What was logged stays." : " can sign in again."));
+    flash.addFlashAttribute("said", lifter.name()
+        + (disabled ? " is signed out everywhere and cannot sign in. What was logged stays." : " can sign in again."));
     return "redirect:/lifters/" + id;
   }
 

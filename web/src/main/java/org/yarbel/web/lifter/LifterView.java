@@ -37,8 +37,8 @@ import org.yarbel.web.skyline.Sparkline;
  * @param undo how to put back what was taken out; null for nothing to undo
  */
 record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
-    Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints, List<RowView> told,
-    List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Message message, @Nullable UndoView undo) {
+    Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints,
+    List<RowView> told, List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Message message, @Nullable UndoView undo) {
   static final int OLD_TEST_WEEKS = 12;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -78,8 +78,8 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
       }
     }
     return new LifterView(lifter.id(), lifter.version(), lifter.name(), fields, Map.of(), Map.of(), lifts,
-        known.weighIns().stream().map(w -> new RowView(w.id(), shown(w.mass(), lifter), DAY.format(w.day()))).toList(), line(known.weighIns(), unit),
-        known.complaints().stream().map(LifterView::complaint).toList(),
+        known.weighIns().stream().map(w -> new RowView(w.id(), shown(w.mass(), lifter), DAY.format(w.day())))
+        .toList(), line(known.weighIns(), unit), known.complaints().stream().map(LifterView::complaint).toList(),
         known.told().stream().map(t -> new RowView(t.id(), told(t, known.lifts()), DAY.format(t.set().date()))).toList(),
         adds(known), signIn, null, null);
   }
@@ -142,7 +142,8 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return new LiftView(lift.key(), lift.name(),
         estimate == null ? byRatio : estimate.max().amountIn(lifter.unit(), 1).toPlainString() + " ± "
             + estimate.sd().amountIn(lifter.unit(), 1).toPlainString() + other(estimate.max(), lifter),
-        byRatio != null ? "by the ratio, until a rated set of its own" : source(numbers, lifter.unit(), today), training == null ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
+        byRatio != null ? "by the ratio, until a rated set of its own" : source(numbers, lifter.unit(), today), training == null
+        ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
         tested == null ? null : ago(tested, today) + (old ? ", old: test again or trust the estimate" : ""), old,
         suggested.map(Level::word).orElse(null), suggested.filter(level -> level != numbers.level()).isPresent(),
         learned(lift, numbers, known.lifts()));
@@ -241,11 +242,13 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
           || field.equals("bothUnits"));
     }
     all.putAll(typed.fields());
-    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds, signIn, said == null ? null : new Message(said, true), undo);
+    return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds,
+        signIn, said == null ? null : new Message(said, true), undo);
   }
 
   LifterView saying(@Nullable String said, @Nullable UndoView again) {
-    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn, said == null ? null : new Message(said, false), again);
+    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn,
+        said == null ? null : new Message(said, false), again);
   }
 
   public String field(String name) {

@@ -63,8 +63,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
    * @param done what is logged of each line, by its ref
    * @param resolved takes the lines that could be worked out, by slot, as they are asked
    */
-  public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups, Map<UUID, CardDocument.DocumentLine> issued,
-      Map<UUID, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
+  public static Map<Slot, LineView> worked(LifterContext context, List<Slot> slots, Groups groups,
+      Map<UUID, CardDocument.DocumentLine> issued, Map<UUID, List<LoggedSet>> done, Map<Long, ResolvedLine> resolved) {
     Map<Long, SessionResolver.Worked> worked = slots.stream().allMatch(slot -> issued.containsKey(slot.ref())) ? Map.of()
         : PlannedLines.session(context, slots, groups);
     Map<Slot, LineView> lines = new LinkedHashMap<>();
@@ -81,7 +81,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   /** The same for those who ask for no figures beside. */
-  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups, Map<UUID, CardDocument.DocumentLine> issued) {
+  public static Map<Slot, LineView> of(LifterContext context, List<Slot> slots, Groups groups,
+      Map<UUID, CardDocument.DocumentLine> issued) {
     return worked(context, slots, groups, issued, Map.of(), new HashMap<>());
   }
 
@@ -110,7 +111,8 @@ public record LineView(List<String> loads, String words, @Nullable Skyline skyli
   }
 
   private static LineView of(ResolvedLine line, @Nullable Mass basisMax, List<LoggedSet> done) {
-    return new LineView(LineLoads.of(line), Reading.text(WorkLine.parse(line.notation()).line()), Skyline.of(line.with(done), basisMax, WIDTH, HEIGHT),
+    return new LineView(LineLoads.of(line), Reading.text(WorkLine.parse(line.notation()).line()),
+        Skyline.of(line.with(done), basisMax, WIDTH, HEIGHT),
         line.cautions().stream().map(Minded::of).toList(), List.of(), List.of(), List.of());
   }
 

@@ -51,7 +51,8 @@ public class Previews {
   public LineView line(PreviewPlace place, Lift lift, String work, @Nullable Details details) {
     LocalDate day = place.day();
     TrainingSession session = day == null ? null : sessions.findByLifterIdAndDay(place.lifterId(), day).orElse(null);
-    LifterContext context = contexts.of(lifters.findById(place.lifterId()).orElseThrow(NotFound::new), session == null ? null : session.placeId());
+    LifterContext context = contexts.of(lifters.findById(place.lifterId()).orElseThrow(NotFound::new), session == null ? null
+        : session.placeId());
     if (session == null) {
       return LineView.of(context, lift, work);
     }
@@ -59,7 +60,9 @@ public class Previews {
     Slot replaced = all.stream().filter(slot -> place.slotId() != null && slot.id() == place.slotId()).findFirst().orElse(null);
     List<Slot> before = replaced == null ? all : all.subList(0, all.indexOf(replaced));
     List<PlannedLine> lines = before.stream().map(slot -> PlannedLines.of(context, slot, session.groups())).toList();
-    PlannedLine typed = replaced == null ? PlannedLine.of(lift, work) : PlannedLines.of(context, replaced, session.groups()).saying(lift, work);
-    return LineView.of(context, lift, work, new SessionResolver(context).after(lines, details == null ? typed : typed.with(details.beside())));
+    PlannedLine typed = replaced == null ? PlannedLine.of(lift, work) : PlannedLines.of(context, replaced, session.groups())
+        .saying(lift, work);
+    return LineView.of(context, lift, work, new SessionResolver(context).after(lines, details == null ? typed
+        : typed.with(details.beside())));
   }
 }

@@ -8,7 +8,8 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
 /** The figures of a logged set alone, for pages that look back on many. */
-public record Lifted(long sessionId, UUID line, int part, int setNumber, long loadNg, MassUnit unit, int reps, @Nullable Integer rpeHalves) {
+public record Lifted(long sessionId, UUID line, int part, int setNumber, long loadNg, MassUnit unit, int reps,
+    @Nullable Integer rpeHalves) {
   /** The set as the resolver sees it. */
   public LoggedSet set() {
     return new LoggedSet(part, setNumber, Mass.ofNanograms(loadNg, unit), reps, rpeHalves == null ? null : new Rpe(rpeHalves));

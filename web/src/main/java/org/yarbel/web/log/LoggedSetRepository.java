@@ -42,7 +42,8 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   List<UUID> begun(Collection<UUID> lines);
 
   /** All sets of a lifter from a day to another. */
-  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.day between :from and :to order by l.day, l.id")
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.day between :from and :to order "
+      + "by l.day, l.id")
   List<LoggedSetRow> between(long lifterId, Collection<String> lifts, LocalDate from, LocalDate to);
 
   /** How many sets are logged of each of these sessions. */
@@ -58,7 +59,8 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   List<LoggedSetRow> ofLiftSince(long lifterId, String lift, LocalDate from);
 
   /** Whether a set of one lift from a day on went to failure. */
-  @Query("select count(l) > 0 from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day >= :from and l.toFailure = true")
+  @Query("select count(l) > 0 from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day >= :from and "
+      + "l.toFailure = true")
   boolean hasFailures(long lifterId, String lift, LocalDate from);
 
   /** Sets that were told, not lifted from a card; the newest first. */

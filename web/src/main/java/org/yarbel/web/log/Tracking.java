@@ -44,7 +44,8 @@ public class Tracking implements LifterService.LiftTracker {
   private final CoreJson json;
   private final ClubClock clock;
 
-  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts, CoreJson json, ClubClock clock) {
+  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts, CoreJson json,
+      ClubClock clock) {
     this.sets = sets;
     this.numbers = numbers;
     this.points = points;
@@ -77,7 +78,8 @@ public class Tracking implements LifterService.LiftTracker {
   }
 
   private static Optional<Mass> heaviest(List<Observation> log) {
-    return log.stream().filter(set -> set.reps() > 0).map(Observation::load).filter(load -> load.nanograms() > 0).max(Comparator.naturalOrder());
+    return log.stream().filter(set -> set.reps() > 0).map(Observation::load).filter(load -> load.nanograms() > 0)
+        .max(Comparator.naturalOrder());
   }
 
   private void take(LiftNumbers own, MaxTracker.Track track) {
@@ -169,7 +171,8 @@ public class Tracking implements LifterService.LiftTracker {
       learn(lifter, own, lift.get(), mine, points.findByLifterIdAndLiftOrderByDay(lifter.id(), parent.get().key()));
     }
     for (LiftNumbers theirs : variations) {
-      learn(lifter, theirs, catalogue.ofKey(theirs.lift()).orElseThrow(), points.findByLifterIdAndLiftOrderByDay(lifter.id(), theirs.lift()), mine);
+      learn(lifter, theirs, catalogue.ofKey(theirs.lift()).orElseThrow(), points.findByLifterIdAndLiftOrderByDay(lifter.id(),
+          theirs.lift()), mine);
     }
   }
 
@@ -180,7 +183,8 @@ public class Tracking implements LifterService.LiftTracker {
       Mass max = known == null ? null : known.estimate(lifter.unit());
       Mass sd = known == null ? null : known.sd(lifter.unit());
       if (max != null && sd != null && point.spread() != null) {
-        exposures.add(new VariationRatio.Exposure(point.day(), point.raw(lifter.unit()).ratioTo(max), point.spread(), 100 * sd.ratioTo(max)));
+        exposures.add(new VariationRatio.Exposure(point.day(), point.raw(lifter.unit()).ratioTo(max), point.spread(),
+            100 * sd.ratioTo(max)));
       }
     }
     own.learn(VariationRatio.learn(Objects.requireNonNull(lift.ratio()), exposures, null));

@@ -107,7 +107,8 @@ class OnceInterceptor implements HandlerInterceptor {
   }
 
   private Optional<Answered> answered(Sent sent) {
-    return jdbc.sql("select status, location from form_once where club_id = :clubId and account_id = :accountId and form = :form and content = :content")
+    return jdbc.sql("select status, location from form_once where club_id = :clubId and account_id = :accountId and form = "
+        + ":form and content = :content")
         .paramSource(sent).query(Answered.class).optional();
   }
 
@@ -138,6 +139,7 @@ class OnceInterceptor implements HandlerInterceptor {
     jdbc.sql("update form_once set status = :status, location = :location where club_id = :club and account_id = :account and form = :form "
         + "and content = :content").param("status", response.getStatus())
         .param("location", location == null || location.length() > MOST_LOCATION ? null : location)
-        .param("club", sent.clubId()).param("account", sent.accountId()).param("form", sent.form()).param("content", sent.content()).update();
+        .param("club", sent.clubId()).param("account", sent.accountId()).param("form", sent.form()).param("content", sent.content())
+        .update();
   }
 }

@@ -22,7 +22,8 @@ public final class PlannedLines {
 
   /** The lines of a session in their order, worked out, by slot. */
   public static Map<Long, SessionResolver.Worked> session(LifterContext context, List<Slot> slots, Groups groups) {
-    List<SessionResolver.Worked> worked = new SessionResolver(context).session(slots.stream().map(slot -> of(context, slot, groups)).toList());
+    List<SessionResolver.Worked> worked = new SessionResolver(context)
+        .session(slots.stream().map(slot -> of(context, slot, groups)).toList());
     Map<Long, SessionResolver.Worked> byId = new LinkedHashMap<>();
     for (int i = 0; i < slots.size(); i++) {
       byId.put(slots.get(i).id(), worked.get(i));

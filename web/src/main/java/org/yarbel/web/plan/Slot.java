@@ -187,7 +187,8 @@ public class Slot extends ClubRow {
   }
 
   /** Takes what a method says of it; the line itself is written by {@link #write}. */
-  public void originate(@Nullable Origin from, @Nullable String newWritten, boolean ahead, @Nullable Long training, @Nullable String newRemark) {
+  public void originate(@Nullable Origin from, @Nullable String newWritten, boolean ahead, @Nullable Long training,
+      @Nullable String newRemark) {
     this.progression = from == null ? null : from.progression();
     this.exposure = from == null ? null : Integer.valueOf(from.exposure());
     this.lineNo = from == null ? null : Integer.valueOf(from.line());

@@ -82,7 +82,8 @@ class BlockController {
   private void apply(long id, Function<Editing, Refit> what, SignedIn who, RedirectAttributes flash) {
     try {
       Runways.Edited edited = runways.edit(lifter(id), what, who);
-      RunwayController.said(flash, edited.change().isEmpty() ? "Nothing had to change." : "Changed.", edited.refit().changes(), edited.change());
+      RunwayController.said(flash, edited.change().isEmpty() ? "Nothing had to change." : "Changed.", edited.refit().changes(),
+          edited.change());
     } catch (Refused refused) {
       flash.addFlashAttribute("said", "Not changed. " + refused.sentence());
     }

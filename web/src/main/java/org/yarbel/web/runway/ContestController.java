@@ -55,7 +55,8 @@ class ContestController {
   private final Lifts lifts;
   private final ClubClock clock;
 
-  ContestController(Contests contests, Waiting waiting, LongPlans plans, LifterRepository lifters, Jobs jobs, Lifts lifts, ClubClock clock) {
+  ContestController(Contests contests, Waiting waiting, LongPlans plans, LifterRepository lifters, Jobs jobs, Lifts lifts,
+      ClubClock clock) {
     this.contests = contests;
     this.waiting = waiting;
     this.plans = plans;
@@ -66,8 +67,8 @@ class ContestController {
   }
 
   /** A contest in the list. */
-  record ContestRow(long id, String name, String sport, String day, @Nullable String in, String place, String federation, String rules, String classes, String who,
-      long waiting, boolean past) {}
+  record ContestRow(long id, String name, String sport, String day, @Nullable String in, String place, String federation,
+      String rules, String classes, String who, long waiting, boolean past) {}
 
   /** Somebody who goes. */
   record EntryView(long lifterId, String name, String words, @Nullable String caution, String role) {}
@@ -77,11 +78,12 @@ class ContestController {
     LocalDate today = clock.today();
     List<Contest> all = contests.listed();
     Map<Long, List<ContestEntry>> entries = contests.entries(all.stream().map(Contest::id).toList());
-    Map<Long, String> names = lifters.findAllById(entries.values().stream().flatMap(List::stream).map(ContestEntry::lifterId).distinct().toList()).stream()
+    Map<Long, String> names = lifters.findAllById(entries.values().stream().flatMap(List::stream).map(ContestEntry::lifterId)
+        .distinct().toList()).stream()
         .collect(Collectors.toMap(Lifter::id, Lifter::name));
     Map<Long, Long> elsewhere = waiting.count(all);
-    model.addAttribute("rows", all.stream().map(contest -> row(contest, entries.getOrDefault(contest.id(), List.of()), names, elsewhere.getOrDefault(contest.id(),
-        0L), today)).toList());
+    model.addAttribute("rows", all.stream().map(contest -> row(contest, entries.getOrDefault(contest.id(), List.of()), names,
+        elsewhere.getOrDefault(contest.id(), 0L), today)).toList());
     return "contest/list";
   }
 
@@ -91,7 +93,8 @@ class ContestController {
     boolean past = day != null && day.isBefore(today) || contest.state() == Contest.State.CANCELLED;
     long days = day == null ? 0 : ChronoUnit.DAYS.between(today, day);
     return new ContestRow(contest.id(), contest.name(), said.sport().word(), day == null ? contest.state().word() : DAY.format(day)
-        + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : away(days), said.place(), said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
+        + (contest.state() == Contest.State.CANCELLED ? ", cancelled" : ""), past || day == null ? null : away(days), said.place(),
+        said.federation(), said.rules().word(), said.classes(), entries.stream().map(entry -> names
                 .getOrDefault(entry.lifterId(), "")).collect(Collectors.joining(", ")), elsewhere, past);
   }
 
@@ -122,12 +125,15 @@ class ContestController {
     model.addAttribute("version", contest == null ? "" : Integer.toString(contest.version()));
     if (contest != null) {
       List<ContestEntry> going = contests.entries(contest.id());
-      Map<Long, Lifter> byId = lifters.findAllById(going.stream().map(ContestEntry::lifterId).toList()).stream().collect(Collectors.toMap(Lifter::id, l -> l));
+      Map<Long, Lifter> byId = lifters.findAllById(going.stream().map(ContestEntry::lifterId).toList()).stream()
+          .collect(Collectors.toMap(Lifter::id, l -> l));
       Map<Long, List<Contests.Going>> all = contests.of(byId.keySet());
-      model.addAttribute("entries", going.stream().map(entry -> entry(contest, entry, byId.get(entry.lifterId()), all.getOrDefault(entry.lifterId(),
-          List.of()))).toList());
-      model.addAttribute("lifters", lifters.named("", LIFTERS).stream().map(lifter -> Map.entry(Long.toString(lifter.id()), lifter.name())).toList());
-      model.addAttribute("waiting", waiting.of(contest).stream().map(one -> new WaitingView(one.lifter().id(), one.lifter().name(), one.due().changes().stream()
+      model.addAttribute("entries", going.stream()
+          .map(entry -> entry(contest, entry, byId.get(entry.lifterId()), all.getOrDefault(entry.lifterId(), List.of()))).toList());
+      model.addAttribute("lifters", lifters.named("", LIFTERS).stream()
+          .map(lifter -> Map.entry(Long.toString(lifter.id()), lifter.name())).toList());
+      model.addAttribute("waiting", waiting.of(contest).stream()
+          .map(one -> new WaitingView(one.lifter().id(), one.lifter().name(), one.due().changes().stream()
           .map(Changed::what).collect(Collectors.joining("; ")))).toList());
     }
   }
@@ -136,11 +142,14 @@ class ContestController {
   record WaitingView(long lifterId, String name, String words) {}
 
   private EntryView entry(Contest contest, ContestEntry entry, Lifter lifter, List<Contests.Going> going) {
-    String role = Contests.roles(going, clock.today()).stream().filter(one -> one.meet().id() == contest.id()).map(Meets.Role::why).findFirst().orElse("");
-    String words = (entry.weightClass().isEmpty() ? "" : "class " + entry.weightClass()) + (entry.weighIn() == null ? "" : (entry.weightClass().isEmpty() ? ""
+    String role = Contests.roles(going, clock.today()).stream().filter(one -> one.meet().id() == contest.id()).map(Meets.Role::why)
+        .findFirst().orElse("");
+    String words = (entry.weightClass().isEmpty() ? "" : "class " + entry.weightClass()) + (entry.weighIn() == null ? ""
+        : (entry.weightClass().isEmpty() ? ""
         : ", ") + "weigh-in " + DAY.format(entry.weighIn())) + (entry.counts() ? ", the one that counts" : "");
     String bag = contest.said().rules().forbids(lifter.gear()).stream().map(Gear::word).collect(Collectors.joining(", "));
-    return new EntryView(lifter.id(), lifter.name(), words, bag.isEmpty() ? null : "Not allowed there, but usual in training: " + bag + ".", role);
+    return new EntryView(lifter.id(), lifter.name(), words, bag.isEmpty() ? null : "Not allowed there, but usual in training: "
+        + bag + ".", role);
   }
 
   @PostMapping("/contests")
@@ -175,7 +184,8 @@ class ContestController {
   String send(@PathVariable long id, @RequestParam Map<String, String> all, RedirectAttributes flash) {
     Typed typed = new Typed(all);
     Contest contest = contests.contest(id);
-    Lifter lifter = lifters.findById(typed.text("lifter").matches("\\d{1,18}") ? Long.parseLong(typed.text("lifter")) : -1).orElseThrow(NotFound::new);
+    Lifter lifter = lifters.findById(typed.text("lifter").matches("\\d{1,18}") ? Long.parseLong(typed.text("lifter")) : -1)
+        .orElseThrow(NotFound::new);
     LocalDate weighIn = typed.day("weighIn", clock.today().plusWeeks(4));
     LocalDate day = contest.day();
     if (weighIn != null && day != null && (weighIn.isAfter(day) || weighIn.isBefore(day.minusDays(7)))) {
@@ -188,7 +198,8 @@ class ContestController {
       return "redirect:/contests/" + id;
     }
     contests.send(id, lifter.id(), typed.text("weightClass"), weighIn, typed.ticked("counts"));
-    String role = Contests.roles(contests.of(lifter.id()), clock.today()).stream().filter(one -> one.meet().id() == id).map(Meets.Role::why).findFirst().orElse("");
+    String role = Contests.roles(contests.of(lifter.id()), clock.today()).stream().filter(one -> one.meet().id() == id)
+        .map(Meets.Role::why).findFirst().orElse("");
     flash.addFlashAttribute("said", lifter.name() + " goes." + (role.isEmpty() ? "" : " " + role) + (plans.of(lifter.id()).isEmpty()
         ? " There is no long plan yet: the Runway proposes one." : ""));
     return "redirect:/contests/" + id;

@@ -59,8 +59,8 @@ class CopyController {
   }
 
   @PostMapping("/lifters/{id}/runway/copy")
-  String copy(@PathVariable long id, @RequestParam(required = false) @Nullable List<Long> to, @RequestParam(required = false) @Nullable List<Long> group,
-      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
+  String copy(@PathVariable long id, @RequestParam(required = false) @Nullable List<Long> to,
+      @RequestParam(required = false) @Nullable List<Long> group, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Lifter lifter = lifters.findById(id).orElseThrow(NotFound::new);
     plans.of(id).orElseThrow(NotFound::new);
     Set<Long> chosen = new HashSet<>(to == null ? List.of() : to);

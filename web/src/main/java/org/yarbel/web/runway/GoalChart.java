@@ -31,8 +31,8 @@ record GoalChart(double width, double height, String line, String tracked, Strin
 
   static GoalChart of(RunwayService.Goal goal, LocalDate from, LocalDate end, MassUnit unit) {
     GoalCourse course = goal.course();
-    double[] all = Stream.concat(goal.tracked().stream().map(point -> point.estimate(unit)), course == null ? Stream.of(goal.now()) : Stream.of(course.start(),
-        course.goal())).filter(Objects::nonNull).mapToDouble(mass -> value(mass, unit)).toArray();
+    double[] all = Stream.concat(goal.tracked().stream().map(point -> point.estimate(unit)), course == null ? Stream.of(goal.now())
+        : Stream.of(course.start(), course.goal())).filter(Objects::nonNull).mapToDouble(mass -> value(mass, unit)).toArray();
     double low = Math.floor(Arrays.stream(all).min().orElse(0) / 5) * 5;
     double high = Math.max(low + 5, Math.ceil(Arrays.stream(all).max().orElse(5) / 5) * 5);
     GoalScale scale = new GoalScale(from, end, low, high);
@@ -43,7 +43,8 @@ record GoalChart(double width, double height, String line, String tracked, Strin
         tracked.append(scale.at(point.day(), value(estimate, unit))).append(' ');
       }
     }
-    String line = course == null ? "" : scale.at(course.startOn(), value(course.start(), unit)) + " " + scale.at(course.goalOn(), value(course.goal(), unit));
+    String line = course == null ? "" : scale.at(course.startOn(), value(course.start(), unit)) + " "
+        + scale.at(course.goalOn(), value(course.goal(), unit));
     return new GoalChart(WIDTH, HEIGHT, line, tracked.toString().strip(), text(low), text(high), words(goal, unit));
   }
 
@@ -51,7 +52,8 @@ record GoalChart(double width, double height, String line, String tracked, Strin
     GoalCourse course = goal.course();
     String now = shown(goal.now(), unit);
     return course == null ? goal.lift().name() + ": now " + now + ", no goal with a date"
-        : goal.lift().name() + ": from " + shown(course.start(), unit) + " to " + shown(course.goal(), unit) + " on " + DAY.format(course.goalOn())
+        : goal.lift().name() + ": from " + shown(course.start(), unit) + " to " + shown(course.goal(), unit) + " on "
+        + DAY.format(course.goalOn())
             + "; now " + now + behind(goal.behind());
   }
 

@@ -74,7 +74,9 @@ class Goals {
     double weeks = Math.max(1, ChronoUnit.DAYS.between(today, on) / 7.0);
     Mass more = GoalCourse.believable(best, weeks);
     boolean beyond = goal.nanograms() - best.nanograms() > more.nanograms();
-    return beyond ? " Mind: in " + Count.of(Math.round(weeks), "week") + " about " + more.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit()
-        + " on top of today's " + best.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit() + " is believable." : "";
+    return beyond ? " Mind: in " + Count.of(Math.round(weeks), "week") + " about " + more.amountIn(best.unit(), 1)
+        .stripTrailingZeros().toPlainString() + " " + best.unit()
+        + " on top of today's " + best.amountIn(best.unit(), 1).stripTrailingZeros().toPlainString() + " " + best.unit()
+        + " is believable." : "";
   }
 }

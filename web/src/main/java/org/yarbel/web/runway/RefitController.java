@@ -37,7 +37,8 @@ class RefitController {
 
   /** The refit that is due, or what would come of another date. */
   @GetMapping("/lifters/{id}/runway/refit")
-  String refit(@PathVariable long id, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String state, Model model) {
+  String refit(@PathVariable long id, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String state,
+      Model model) {
     Lifter lifter = lifter(id);
     model.addAttribute("lifterId", id);
     model.addAttribute("lifter", lifter.name());
@@ -50,7 +51,8 @@ class RefitController {
       model.addAttribute("contest", now.contest().map(Contest::name).orElse("the contest"));
       model.addAttribute("alone", moved == null ? 0 : others(now, id));
       model.addAttribute("wrong", now.wrong());
-      model.addAttribute("refit", now.due() == null ? null : RefitView.of(now.due(), plan -> service.written(lifter, plan, now.due().from())));
+      model.addAttribute("refit", now.due() == null ? null
+          : RefitView.of(now.due(), plan -> service.written(lifter, plan, now.due().from())));
     } catch (NoDay refused) {
       model.addAttribute("wrong", refused.getMessage());
     }
@@ -67,7 +69,8 @@ class RefitController {
   }
 
   private int others(Runways.Situation now, long id) {
-    return now.contest().map(contest -> (int) contests.entries(contest.id()).stream().filter(entry -> entry.lifterId() != id).count()).orElse(0);
+    return now.contest().map(contest -> (int) contests.entries(contest.id()).stream().filter(entry -> entry.lifterId() != id)
+        .count()).orElse(0);
   }
 
   private static Runways.@Nullable WhatIf whatIf(String day, String state) throws NoDay {
@@ -102,8 +105,10 @@ class RefitController {
       }
       Optional<Long> change = runways.take(lifter, now.due(), now.contestId(), who);
       int others = moved == null ? 0 : others(now, id);
-      RunwayController.said(flash, "Refitted: what is done stays. Undo brings the old plan back; the contest's date stays." + (others == 0 ? "" : " " + others
-          + (others == 1 ? " more lifter goes there: " : " more lifters go there: ") + "refit them on the contest's page."), now.due().changes(), change);
+      RunwayController.said(flash, "Refitted: what is done stays. Undo brings the old plan back; the contest's date stays."
+          + (others == 0 ? "" : " " + others
+          + (others == 1 ? " more lifter goes there: " : " more lifters go there: ") + "refit them on the contest's page."),
+          now.due().changes(), change);
     } catch (NoDay refused) {
       flash.addFlashAttribute("said", "Not refitted. " + refused.getMessage());
     }
@@ -112,8 +117,8 @@ class RefitController {
 
   private void move(Contest contest, Runways.WhatIf moved) {
     Contest.ContestSaid said = contest.said();
-    contests.keep(contest.id(), new Contest.ContestSaid(said.name(), said.sport(), moved.state(), moved.day() == null ? said.day() : moved.day(), said.place(),
-        said.federation(), said.rules(), said.further(), said.classes(), said.events()));
+    contests.keep(contest.id(), new Contest.ContestSaid(said.name(), said.sport(), moved.state(), moved.day() == null ? said.day()
+        : moved.day(), said.place(), said.federation(), said.rules(), said.further(), said.classes(), said.events()));
   }
 
   private Lifter lifter(long id) {

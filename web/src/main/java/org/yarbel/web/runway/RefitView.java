@@ -29,7 +29,8 @@ record RefitView(String from, List<RefitRow> rows, List<Changed> changes) {
   static RefitView of(Refit refit, Function<Macrocycle, List<Written>> write) {
     Map<LocalDate, String> was = work(write.apply(refit.was()));
     Map<LocalDate, String> now = work(write.apply(refit.now()));
-    List<RefitRow> rows = refit.pairs().stream().map(pair -> new RefitRow(DAY.format(pair.monday()), words(pair.was()), was.getOrDefault(pair.monday(), ""),
+    List<RefitRow> rows = refit.pairs().stream()
+        .map(pair -> new RefitRow(DAY.format(pair.monday()), words(pair.was()), was.getOrDefault(pair.monday(), ""),
         words(pair.now()), now.getOrDefault(pair.monday(), ""), pair.changed(),
         refit.now().contest() != null && Macrocycle.monday(refit.now().contest()).equals(pair.monday()))).toList();
     return new RefitView(DAY.format(refit.from()), rows, refit.changes());
@@ -38,7 +39,8 @@ record RefitView(String from, List<RefitRow> rows, List<Changed> changes) {
   /** The first line of each lift in each week. */
   private static Map<LocalDate, String> work(List<Written> lines) {
     Map<LocalDate, Map<String, String>> weeks = new HashMap<>();
-    lines.stream().filter(Written::first).forEach(line -> weeks.computeIfAbsent(Macrocycle.monday(line.day()), week -> new LinkedHashMap<>())
+    lines.stream().filter(Written::first).forEach(line -> weeks.computeIfAbsent(Macrocycle.monday(line.day()),
+        week -> new LinkedHashMap<>())
         .putIfAbsent(line.lift(), line.lift() + " " + line.work()));
     Map<LocalDate, String> words = new HashMap<>();
     weeks.forEach((week, of) -> words.put(week, String.join(" · ", of.values())));
@@ -46,6 +48,7 @@ record RefitView(String from, List<RefitRow> rows, List<Changed> changes) {
   }
 
   private static String words(Macrocycle.@Nullable Week week) {
-    return week == null ? "–" : RunwayForms.title(week.block().purpose()) + " " + (week.week() + 1) + "/" + week.block().weeks() + (week.easy() ? ", easy" : "");
+    return week == null ? "–" : RunwayForms.title(week.block().purpose()) + " " + (week.week() + 1) + "/" + week.block()
+        .weeks() + (week.easy() ? ", easy" : "");
   }
 }

@@ -8,7 +8,8 @@ import java.util.List;
  * @param columns one a week, to point at and to go through with the arrow keys
  * @param blocks one a block, to open it
  */
-record RunwayChart(double width, double height, List<WeekColumn> columns, List<BlockShape> blocks, List<Rect> rects, List<Path> paths, List<Label> labels) {
+record RunwayChart(double width, double height, List<WeekColumn> columns, List<BlockShape> blocks, List<Rect> rects,
+    List<Path> paths, List<Label> labels) {
   /** A week. */
   record WeekColumn(double x, double width, String monday, String words, boolean now) {}
 

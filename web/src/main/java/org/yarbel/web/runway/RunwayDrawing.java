@@ -27,8 +27,10 @@ final class RunwayDrawing {
   /** About the width of a letter, and of what stands around a word. */
   private static final double LETTER = 6.6;
   private static final double AROUND = 10;
-  private static final Map<Purpose, String> FILLS = Map.of(Purpose.PRACTICE, "url(#steps)", Purpose.VOLUME, "url(#dots)", Purpose.STRENGTH, "url(#upright)",
-      Purpose.PEAK, "url(#hatch)", Purpose.TAPER, "url(#back)", Purpose.TEST, "url(#cross)", Purpose.HOLD, "url(#level)", Purpose.OFF, "none");
+  private static final Map<Purpose, String> FILLS = Map.of(Purpose.PRACTICE, "url(#steps)", Purpose.VOLUME, "url(#dots)",
+      Purpose.STRENGTH, "url(#upright)",
+      Purpose.PEAK, "url(#hatch)", Purpose.TAPER, "url(#back)", Purpose.TEST, "url(#cross)", Purpose.HOLD, "url(#level)",
+      Purpose.OFF, "none");
 
   private final RunwayService.ShownRunway shown;
   private final List<RunwayWeek> weeks;
@@ -59,7 +61,8 @@ final class RunwayDrawing {
     List<RunwayChart.WeekColumn> columns = new ArrayList<>();
     for (int i = 0; i < weeks.size(); i++) {
       RunwayWeek week = weeks.get(i);
-      columns.add(new RunwayChart.WeekColumn(RunwayPaper.round(paper.x(i)), RunwayPaper.round(paper.column()), week.monday().toString(), week.words(), week.now()));
+      columns.add(new RunwayChart.WeekColumn(RunwayPaper.round(paper.x(i)), RunwayPaper.round(paper.column()),
+          week.monday().toString(), week.words(), week.now()));
     }
     return columns;
   }
@@ -103,15 +106,18 @@ final class RunwayDrawing {
   private static RunwayChart.BlockShape block(Macrocycle.Placed placed, double x, double width) {
     Purpose purpose = placed.block().purpose();
     String shortened = purpose.word().length() * LETTER + AROUND > width ? purpose.word().substring(0, 1) : purpose.word();
-    String title = "Change the block " + purpose.word() + ", " + Count.of(placed.block().weeks(), "week") + " from " + DAY.format(placed.monday());
-    return new RunwayChart.BlockShape(placed.block().no(), RunwayPaper.round(x), BLOCKS_AT, RunwayPaper.round(width), BLOCKS_HEIGHT, FILLS.get(purpose), shortened, title);
+    String title = "Change the block " + purpose.word() + ", " + Count.of(placed.block().weeks(), "week") + " from "
+        + DAY.format(placed.monday());
+    return new RunwayChart.BlockShape(placed.block().no(), RunwayPaper.round(x), BLOCKS_AT, RunwayPaper.round(width),
+        BLOCKS_HEIGHT, FILLS.get(purpose), shortened, title);
   }
 
   private void marks() {
     paper.row(MARKS_AT, "rw-row", "marks");
     for (int i = 0; i < weeks.size(); i++) {
       Stream<String> deload = weeks.get(i).easy() ? Stream.of("D") : Stream.empty();
-      String letters = Stream.concat(deload, weeks.get(i).marks().stream().map(RunwayWeek.MarkView::letter).distinct()).collect(Collectors.joining(" "));
+      String letters = Stream.concat(deload, weeks.get(i).marks().stream().map(RunwayWeek.MarkView::letter).distinct())
+          .collect(Collectors.joining(" "));
       if (!letters.isEmpty()) {
         paper.text(paper.x(i + 0.5), MARKS_AT, "middle", letters.contains("C") ? "rw-mark contest" : "rw-mark", letters);
       }
@@ -124,7 +130,8 @@ final class RunwayDrawing {
       paper.path("M" + RunwayPaper.round(paper.x(shown.today())) + " " + BLOCKS_AT + "V" + RunwayPaper.round(down), "rw-today");
     }
     if (shown.contest() != null && shown.contest().isBefore(shown.end())) {
-      paper.path("M" + RunwayPaper.round(paper.x(shown.contest().plusDays(1))) + " " + BLOCKS_AT + "V" + RunwayPaper.round(down), "rw-contest");
+      paper.path("M" + RunwayPaper.round(paper.x(shown.contest().plusDays(1))) + " " + BLOCKS_AT + "V" + RunwayPaper.round(down),
+          "rw-contest");
     }
   }
 }

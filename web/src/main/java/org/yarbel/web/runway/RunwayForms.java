@@ -3,6 +3,7 @@ package org.yarbel.web.runway;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -39,33 +40,45 @@ final class RunwayForms {
   record UseForm(int at, String lift, String method, String title, List<BlockDay> days, List<BlockField> fields, @Nullable String error) {}
 
   /** A block. */
-  record BlockForm(int no, String purpose, String title, String meaning, String weeks, String every, String easy, String basis, List<UseForm> uses,
-      Map<String, String> errors) {
+  record BlockForm(int no, String purpose, String title, String meaning, String weeks, String every, String easy, String basis,
+      List<UseForm> uses, Map<String, String> errors) {
     public @Nullable String error(String field) {
       return errors.get(field);
+    }
+
+    /** The days to tick for one more lift. */
+    public List<BlockDay> weekdays() {
+      return boxes(Set.of());
     }
   }
 
   static BlockForm of(Block block, Catalogue lifts) {
     List<UseForm> uses = new ArrayList<>();
     for (Use use : block.uses()) {
-      uses.add(use(uses.size(), lifts.ofKey(use.lift()).map(Lift::name).orElse(use.lift()), use.method(), use.days(), use.settings(), Map.of(), null));
+      uses.add(use(uses.size(), lifts.ofKey(use.lift()).map(Lift::name).orElse(use.lift()), use.method(), use.days(),
+          use.settings(), Map.of(), null));
     }
-    return new BlockForm(block.no(), block.purpose().name(), title(block.purpose()), block.purpose().meaning(), Integer.toString(block.weeks()),
-        block.every() == 0 ? "" : Integer.toString(block.every()), block.easy().name(), block.basis() == null ? "" : block.basis().name(), uses, Map.of());
+    return new BlockForm(block.no(), block.purpose().name(), title(block.purpose()), block.purpose().meaning(),
+        Integer.toString(block.weeks()),
+        block.every() == 0 ? "" : Integer.toString(block.every()), block.easy().name(), block.basis() == null ? "" : block.basis()
+        .name(), uses, Map.of());
   }
 
   static String title(Purpose purpose) {
     return purpose.word().substring(0, 1).toUpperCase(Locale.ROOT) + purpose.word().substring(1);
   }
 
-  private static UseForm use(int at, String lift, Method method, Set<DayOfWeek> days, Map<String, String> settings, Map<String, String> errors, @Nullable String error) {
-    List<BlockDay> boxes = new ArrayList<>();
-    for (DayOfWeek day : DayOfWeek.values()) {
-      boxes.add(new BlockDay(day.name(), day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), days.contains(day)));
-    }
-    return new UseForm(at, lift, method.name(), method.title(), boxes, method.rule().parameters().stream().filter(parameter -> !Block.derives(method, parameter.key())).map(parameter -> new BlockField(parameter.key(),
-        parameter.words(), settings.getOrDefault(parameter.key(), parameter.fallback()), errors.get(parameter.key()))).toList(), error);
+  private static UseForm use(int at, String lift, Method method, Set<DayOfWeek> days, Map<String, String> settings,
+      Map<String, String> errors, @Nullable String error) {
+    List<BlockField> fields = method.rule().parameters().stream().filter(parameter -> !Block.derives(method, parameter.key()))
+        .map(parameter -> new BlockField(parameter.key(), parameter.words(),
+            settings.getOrDefault(parameter.key(), parameter.fallback()), errors.get(parameter.key()))).toList();
+    return new UseForm(at, lift, method.name(), method.title(), boxes(days), fields, error);
+  }
+
+  private static List<BlockDay> boxes(Set<DayOfWeek> ticked) {
+    return Arrays.stream(DayOfWeek.values())
+        .map(day -> new BlockDay(day.name(), day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), ticked.contains(day))).toList();
   }
 
   /** What was read of a form: the block, or the form again with what is wrong. */
@@ -114,8 +127,8 @@ final class RunwayForms {
         uses.add(new Use(lift.orElseThrow().key(), method, set(method, checked.settings().texts(), same ? fields : Map.of()), on));
       }
     }
-    BlockForm form = new BlockForm(stored.no(), purpose.name(), title(purpose), purpose.meaning(), typed.text("weeks"), typed.text("every"), easy.name(),
-        basis == null ? "" : basis.name(), forms, typed.errors());
+    BlockForm form = new BlockForm(stored.no(), purpose.name(), title(purpose), purpose.meaning(), typed.text("weeks"),
+        typed.text("every"), easy.name(), basis == null ? "" : basis.name(), forms, typed.errors());
     return new BlockRead(!fine || !typed.fine() || weeks == null ? Optional.empty()
         : Optional.of(new Block(stored.no(), purpose, weeks, every == null ? 0 : every, easy, basis, uses)), form);
   }

@@ -61,7 +61,8 @@ class RunwayPage {
     static final RunwayAsked NOTHING = new RunwayAsked(TaperShape.ONE_WEEK, "");
 
     static RunwayAsked of(String taper, String propose) {
-      return new RunwayAsked(Arrays.stream(TaperShape.values()).filter(shape -> shape.name().equals(taper)).findFirst().orElse(TaperShape.ONE_WEEK), propose);
+      return new RunwayAsked(Arrays.stream(TaperShape.values()).filter(shape -> shape.name().equals(taper)).findFirst()
+          .orElse(TaperShape.ONE_WEEK), propose);
     }
   }
 
@@ -115,16 +116,19 @@ class RunwayPage {
   }
 
   private void propose(Model model, Lifter lifter, List<Contest> coming, String propose) {
-    Contest to = coming.stream().filter(contest -> propose.isEmpty() || propose.equals(Long.toString(contest.id()))).findFirst().orElse(null);
+    Contest to = coming.stream().filter(contest -> propose.isEmpty() || propose.equals(Long.toString(contest.id()))).findFirst()
+        .orElse(null);
     try {
       Proposal proposal = runways.propose(lifter, to);
       model.addAttribute("proposal", RunwayViews.ProposalView.of(proposal, to == null ? "" : Long.toString(to.id())));
       if (!model.containsAttribute("chart")) {
         List<RunwayService.Contested> marked = to == null ? List.of() : List.of(new RunwayService.Contested(to.name(), day(to), true));
-        RunwayService.ShownRunway shown = service.show(lifter, new LongPlans.KeptPlan(proposal.plan(), null, 0), marked, TaperShape.ONE_WEEK);
+        RunwayService.ShownRunway shown = service.show(lifter, new LongPlans.KeptPlan(proposal.plan(), null, 0), marked,
+            TaperShape.ONE_WEEK);
         model.addAttribute("proposed", RunwayChart.of(shown));
       }
-      model.addAttribute("inTheWay", runways.inTheWay(lifter, proposal.plan()).stream().map(line -> RunwayViews.line(line, lifts.catalogue())).toList());
+      model.addAttribute("inTheWay", runways.inTheWay(lifter, proposal.plan()).stream()
+          .map(line -> RunwayViews.line(line, lifts.catalogue())).toList());
       model.addAttribute("ways", InTheWay.Way.values());
     } catch (Refused refused) {
       model.addAttribute("noProposal", refused.sentence());
@@ -150,7 +154,8 @@ class RunwayPage {
     if (days == 0) {
       return name + " is today";
     }
-    return days < A_FORTNIGHT ? Count.of(days, "day") + " to " + name : Count.of(days / 7, "week") + " to " + name + ", " + DAY.format(contest);
+    return days < A_FORTNIGHT ? Count.of(days, "day") + " to " + name : Count.of(days / 7, "week") + " to " + name + ", "
+        + DAY.format(contest);
   }
 
   private static LocalDate day(Contest contest) {

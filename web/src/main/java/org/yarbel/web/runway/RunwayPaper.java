@@ -51,7 +51,8 @@ final class RunwayPaper {
   }
 
   void rect(RunwayChart.Rect rect) {
-    rects.add(new RunwayChart.Rect(round(rect.x()), round(rect.y()), round(Math.max(rect.width(), 0)), round(Math.max(rect.height(), 0)), rect.kind(), rect.fill()));
+    rects.add(new RunwayChart.Rect(round(rect.x()), round(rect.y()), round(Math.max(rect.width(), 0)),
+        round(Math.max(rect.height(), 0)), rect.kind(), rect.fill()));
   }
 
   void path(String d, String kind) {

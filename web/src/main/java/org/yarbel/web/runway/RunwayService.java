@@ -50,7 +50,10 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.program.LongPlans;
 
-/** Reads what the Runway shows, in a fixed number of queries: weeks written and lifted as they stand, the rest as the plan would write it. */
+/**
+ * Reads what the Runway shows, in a fixed number of queries: weeks written and lifted as they stand, the rest as the
+ * plan would write it.
+ */
 @Service
 class RunwayService {
   /** The most weeks that are shown. */
@@ -86,8 +89,8 @@ class RunwayService {
    * @param readiness day by day
    * @param other the same with the taper it is compared with; empty without a contest
    */
-  record ShownRunway(LocalDate today, @Nullable LocalDate contest, List<Macrocycle.Placed> blocks, List<RunwayWeek> weeks, List<FitnessFatigue.Point> readiness,
-      List<FitnessFatigue.Point> other, List<Goal> goals) {
+  record ShownRunway(LocalDate today, @Nullable LocalDate contest, List<Macrocycle.Placed> blocks, List<RunwayWeek> weeks,
+      List<FitnessFatigue.Point> readiness, List<FitnessFatigue.Point> other, List<Goal> goals) {
     LocalDate from() {
       return weeks.get(0).monday();
     }
@@ -131,7 +134,8 @@ class RunwayService {
     List<CountedLine> done = new ArrayList<>();
     Set<LocalDate> weeksWritten = read(lifter, context, from, end, planned, done);
     written.stream().filter(line -> !line.day().isBefore(monday) && !weeksWritten.contains(Macrocycle.monday(line.day())))
-        .forEach(line -> new SessionResolver(context).withoutRamp(line.planned(context.lifts())).ifPresent(resolved -> planned.add(counted(context, line.day(), line.kind(), line.lift(), resolved))));
+        .forEach(line -> new SessionResolver(context).withoutRamp(line.planned(context.lifts()))
+            .ifPresent(resolved -> planned.add(counted(context, line.day(), line.kind(), line.lift(), resolved))));
     List<RunwayWeek.Family> families = families(plan, context);
     Map<LocalDate, List<RunwayWeek.MarkView>> marks = marks(written, contests, context);
     Map<LocalDate, List<CountedLine>> plannedBy = byWeek(planned);
@@ -139,8 +143,8 @@ class RunwayService {
     Map<LocalDate, Macrocycle.Week> ofPlan = plan.allWeeks().stream().collect(Collectors.toMap(Macrocycle.Week::monday, week -> week));
     List<RunwayWeek> weeks = new ArrayList<>();
     for (LocalDate week = from; week.isBefore(end); week = week.plusWeeks(1)) {
-      weeks.add(RunwayWeek.of(week, plan.contest(), held(plan, ofPlan, week), families, plannedBy.getOrDefault(week, List.of()), doneBy.getOrDefault(week,
-          List.of()), marks.getOrDefault(week, List.of()), today));
+      weeks.add(RunwayWeek.of(week, plan.contest(), held(plan, ofPlan, week), families, plannedBy.getOrDefault(week, List.of()),
+          doneBy.getOrDefault(week, List.of()), marks.getOrDefault(week, List.of()), today));
     }
     Map<LocalDate, Double> loads = loads(lifter, context, planned, today);
     LocalDate until = plan.contest() == null ? end.minusDays(1) : plan.contest();
@@ -150,7 +154,8 @@ class RunwayService {
     List<FitnessFatigue.Point> other = drawn && plan.contest() != null
         ? FitnessFatigue.curve(compared.applied(loads, plan.contest(), today), today, curveFrom, until) : List.of();
     List<Macrocycle.Placed> blocks = plan.placed();
-    return new ShownRunway(today, plan.contest(), blocks, weeks, readiness, other, goals(lifter, known, plan, families.stream().map(RunwayWeek.Family::head).toList(), from));
+    return new ShownRunway(today, plan.contest(), blocks, weeks, readiness, other,
+        goals(lifter, known, plan, families.stream().map(RunwayWeek.Family::head).toList(), from));
   }
 
   /** A contest on the way, with what it is to the plan. */
@@ -171,12 +176,14 @@ class RunwayService {
   }
 
   /** Reads the days that stand, planned and done, and tells for which weeks methods have written. */
-  private Set<LocalDate> read(Lifter lifter, LifterContext context, LocalDate from, LocalDate end, List<CountedLine> planned, List<CountedLine> done) {
+  private Set<LocalDate> read(Lifter lifter, LifterContext context, LocalDate from, LocalDate end, List<CountedLine> planned,
+      List<CountedLine> done) {
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, end.minusDays(1));
     List<Long> ids = all.stream().map(TrainingSession::id).toList();
-    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream().collect(Collectors.groupingBy(Slot::sessionId));
-    Map<UUID, List<LoggedSet>> logged = log.ofSessions(ids).stream().collect(Collectors.groupingBy(Lifted::line, Collectors.mapping(Lifted::set,
-        Collectors.toList())));
+    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
+    Map<UUID, List<LoggedSet>> logged = log.ofSessions(ids).stream()
+        .collect(Collectors.groupingBy(Lifted::line, Collectors.mapping(Lifted::set, Collectors.toList())));
     Set<LocalDate> weeks = new HashSet<>();
     SessionResolver resolver = new SessionResolver(context);
     for (TrainingSession session : all) {
@@ -199,7 +206,8 @@ class RunwayService {
   private static CountedLine counted(LifterContext context, LocalDate day, SlotKind kind, String key, ResolvedLine line) {
     Lift lift = context.lift(key);
     LifterContext.Known known = context.known().get(key);
-    return CountedLine.of(0, day, kind, lift, line, context.numbers(lift).best(), known == null ? EffortChart.HOUSE : known.chart(), context.lifts());
+    return CountedLine.of(0, day, kind, lift, line, context.numbers(lift).best(), known == null ? EffortChart.HOUSE
+        : known.chart(), context.lifts());
   }
 
   private static Map<LocalDate, List<CountedLine>> byWeek(List<CountedLine> lines) {
@@ -214,12 +222,14 @@ class RunwayService {
       all.computeIfAbsent(context.lifts().family(lift), head -> new HashSet<>()).add(lift);
     }));
     return all.entrySet().stream().sorted(Comparator.comparingInt(of -> of.getKey().powerlift() ? 0 : 1)).limit(MOST_LIFTS)
-        .map(of -> new RunwayWeek.Family(of.getKey(), of.getValue().size() == 1 ? of.getValue().iterator().next().name() : of.getKey().name())).toList();
+        .map(of -> new RunwayWeek.Family(of.getKey(), of.getValue().size() == 1 ? of.getValue().iterator().next().name()
+            : of.getKey().name())).toList();
   }
 
   private static Map<LocalDate, List<RunwayWeek.MarkView>> marks(List<Written> written, List<Contested> contests, LifterContext context) {
     Map<LocalDate, List<RunwayWeek.MarkView>> marks = new TreeMap<>();
-    written.stream().filter(line -> line.mark() != null && line.block() > 0).forEach(line -> marks.computeIfAbsent(Macrocycle.monday(line.day()),
+    written.stream().filter(line -> line.mark() != null && line.block() > 0)
+        .forEach(line -> marks.computeIfAbsent(Macrocycle.monday(line.day()),
         week -> new ArrayList<>()).add(RunwayWeek.mark(Objects.requireNonNull(line.mark()), context.lift(line.lift()), line.day())));
     contests.forEach(contest -> marks.computeIfAbsent(Macrocycle.monday(contest.day()), week -> new ArrayList<>())
         .add(new RunwayWeek.MarkView("C", contest.name() + (contest.peak() ? "" : ", as a training day"))));
@@ -230,14 +240,16 @@ class RunwayService {
   private Map<LocalDate, Double> loads(Lifter lifter, LifterContext context, List<CountedLine> planned, LocalDate today) {
     Map<LocalDate, Double> loads = new HashMap<>();
     Map<String, Mass> maxes = new LinkedHashMap<>();
-    context.lifts().all().forEach(lift -> Optional.ofNullable(context.numbers(lift).best()).filter(max -> !max.isZero()).ifPresent(max -> maxes.put(lift.key(), max)));
+    context.lifts().all().forEach(lift -> Optional.ofNullable(context.numbers(lift).best()).filter(max -> !max.isZero())
+        .ifPresent(max -> maxes.put(lift.key(), max)));
     if (!maxes.isEmpty()) {
       log.dayLoads(lifter.id(), maxes.keySet(), today.minusDays(LOADS_BACK_DAYS), today.plusDays(1)).forEach(row -> {
         double share = row.getLoadNg() / (double) maxes.get(row.getLift()).nanograms();
         loads.merge(row.getDay(), row.getReps() * share * share, Double::sum);
       });
     }
-    planned.stream().filter(line -> line.day().isAfter(today) || line.day().equals(today) && !loads.containsKey(today)).collect(Collectors.groupingBy(
+    planned.stream().filter(line -> line.day().isAfter(today) || line.day().equals(today) && !loads.containsKey(today))
+        .collect(Collectors.groupingBy(
         CountedLine::day, Collectors.summingDouble(CountedLine::sessionLoad))).forEach(loads::put);
     return loads;
   }
@@ -263,11 +275,13 @@ class RunwayService {
     Mass goal = known.numbers(lifter.unit(), today).goal();
     LocalDate on = known.goalOn() != null ? known.goalOn() : plan.contest();
     TrackedPoint first = tracked.stream().filter(point -> !point.day().isBefore(plan.startsOn())).findFirst().orElse(null);
-    TrackedPoint before = tracked.stream().filter(point -> point.day().isBefore(plan.startsOn())).reduce((one, later) -> later).orElse(null);
+    TrackedPoint before = tracked.stream().filter(point -> point.day().isBefore(plan.startsOn())).reduce((one, later) -> later)
+        .orElse(null);
     Mass start = Stream.of(Optional.ofNullable(before), Optional.ofNullable(first)).flatMap(Optional::stream).findFirst()
         .map(point -> point.estimate(lifter.unit())).orElse(now);
     LocalDate startOn = plan.startsOn();
-    GoalCourse course = goal == null || on == null || start == null || !on.isAfter(startOn) ? null : new GoalCourse(start, startOn, goal, on);
+    GoalCourse course = goal == null || on == null || start == null || !on.isAfter(startOn) ? null
+        : new GoalCourse(start, startOn, goal, on);
     Double behind = course == null || now == null || today.isBefore(startOn) ? null : Double.valueOf(course.behind(today, now));
     return new Goal(lift, course, tracked, behind, now);
   }

@@ -43,8 +43,10 @@ final class RunwayViews {
       Contest.ContestSaid said = contest.said();
       LocalDate day = contest.day();
       String role = now.roles().stream().filter(one -> one.meet().id() == contest.id()).map(one -> one.why()).findFirst().orElse("");
-      return new GoingView(contest.id(), contest.name(), day == null ? contest.state().word() : DAY.format(day) + (contest.state() == Contest.State.CANCELLED
-          ? ", cancelled" : ""), said.rules().word() + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry().weightClass()), role,
+      return new GoingView(contest.id(), contest.name(), day == null ? contest.state().word()
+          : DAY.format(day) + (contest.state() == Contest.State.CANCELLED
+          ? ", cancelled" : ""), said.rules().word() + (going.entry().weightClass().isEmpty() ? "" : ", class " + going.entry()
+          .weightClass()), role,
           now.contest().filter(own -> own.id() == contest.id()).isPresent(), said.rules().forbids(lifter.gear()).stream().map(Gear::word)
               .collect(Collectors.joining(", ")));
     }
@@ -57,7 +59,8 @@ final class RunwayViews {
       Mass lower = goal.course() == null ? null : goal.course().lower().shownIn(lifter.unit());
       return new GoalView(goal.lift().key(), goal.lift().name(), GoalChart.of(goal, shown.from(), shown.end(), lifter.unit()),
           goal.course() == null ? "" : goal.course().goal().amountIn(lifter.unit(), 1).stripTrailingZeros().toPlainString(),
-          goal.course() == null ? "" : goal.course().goalOn().toString(), off && lower != null ? lower.amountIn(lifter.unit(), 1).stripTrailingZeros()
+          goal.course() == null ? "" : goal.course().goalOn().toString(), off && lower != null ? lower.amountIn(lifter.unit(), 1)
+          .stripTrailingZeros()
               .toPlainString() : null, off ? Math.round(10 * Objects.requireNonNull(goal.behind())) / 10.0 + " %" : null);
     }
   }
@@ -70,7 +73,8 @@ final class RunwayViews {
       }
       double own = shown.readiness().get(shown.readiness().size() - 1).value();
       double other = shown.other().get(shown.other().size() - 1).value();
-      return new Ready("On the day of the contest the plan stands at " + one(own) + ", with " + shape.words() + " at " + one(other) + ", today being 100.");
+      return new Ready("On the day of the contest the plan stands at " + one(own) + ", with " + shape.words() + " at " + one(other)
+          + ", today being 100.");
     }
 
     private static String one(double value) {

@@ -76,8 +76,8 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
   /** What stands out in the week: its letter, and in words with its day. */
   record MarkView(String letter, String words) {}
 
-  static RunwayWeek of(LocalDate monday, @Nullable LocalDate contest, Macrocycle.@Nullable Week of, List<Family> families, List<CountedLine> planned,
-      List<CountedLine> done, List<MarkView> marks, LocalDate today) {
+  static RunwayWeek of(LocalDate monday, @Nullable LocalDate contest, Macrocycle.@Nullable Week of, List<Family> families,
+      List<CountedLine> planned, List<CountedLine> done, List<MarkView> marks, LocalDate today) {
     List<OfLift> lifts = new ArrayList<>();
     for (Family family : families) {
       Lift head = family.head();
@@ -131,7 +131,8 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
 
   /** The planned reps of each zone, the lightest first: {@code 0 · 24 · 12 · 1}. */
   public String reps() {
-    return Arrays.stream(Zone.values()).map(zone -> Long.toString(Math.round(zones.getOrDefault(zone, 0.0)))).collect(Collectors.joining(" · "));
+    return Arrays.stream(Zone.values()).map(zone -> Long.toString(Math.round(zones.getOrDefault(zone, 0.0))))
+        .collect(Collectors.joining(" · "));
   }
 
   /** What stands out, in words. */
@@ -151,9 +152,11 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
     String when = "Week of " + day() + toContest();
     String loads = lifts.stream().filter(lift -> lift.sets() + lift.setsDone() > 0).map(lift -> lift.name() + " "
         + lift.sets() + (lift.sets() == 1 ? " hard set" : " hard sets") + (lift.top() > 0 ? " to " + Math.round(lift.top()) + " %" : "")
-        + (past || now ? ", done " + lift.setsDone() + (lift.topDone() > 0 ? " to " + Math.round(lift.topDone()) + " %" : "") : "")).collect(Collectors.joining("; "));
+        + (past || now ? ", done " + lift.setsDone() + (lift.topDone() > 0 ? " to " + Math.round(lift.topDone()) + " %" : "") : ""))
+        .collect(Collectors.joining("; "));
     String said = said();
-    return when + ": " + block() + "." + (loads.isEmpty() ? " No hard sets." : " " + loads + ".") + (said.isEmpty() ? "" : " " + said + ".");
+    return when + ": " + block() + "." + (loads.isEmpty() ? " No hard sets." : " " + loads + ".") + (said.isEmpty() ? ""
+        : " " + said + ".");
   }
 
   static MarkView mark(Exposure.Mark mark, Lift lift, LocalDate day) {

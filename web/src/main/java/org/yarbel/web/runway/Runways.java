@@ -49,7 +49,8 @@ public class Runways {
   private final ClubClock clock;
   private final Turns turns;
 
-  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Sessions sessions, Lifts lifts, ClubClock clock, Turns turns) {
+  Runways(LongPlans plans, Contests contests, LiftNumbersRepository numbers, LoggedSetRepository log, Sessions sessions,
+      Lifts lifts, ClubClock clock, Turns turns) {
     this.turns = turns;
     this.plans = plans;
     this.contests = contests;
@@ -85,7 +86,8 @@ public class Runways {
   /** A contest a lifter goes to. */
   @Transactional(readOnly = true)
   Contest contest(long lifterId, String id) {
-    return contests.of(lifterId).stream().map(Contests.Going::contest).filter(own -> Long.toString(own.id()).equals(id)).findFirst().orElseThrow(NotFound::new);
+    return contests.of(lifterId).stream().map(Contests.Going::contest).filter(own -> Long.toString(own.id()).equals(id)).findFirst()
+        .orElseThrow(NotFound::new);
   }
 
   /** How things stand. */
@@ -107,9 +109,11 @@ public class Runways {
     Leading leading = new Leading(kept.plan(), kept.contestId(), roles, today, day -> from(lifter, day));
     try {
       Optional<Leading.Due> due = moved != null ? Optional.of(leading.moved(led(moved.state(), moved.day())))
-          : leading.due(going.stream().map(Contests.Going::contest).filter(contest -> kept.contestId() != null && contest.id() == kept.contestId() && !contest.gone())
+          : leading.due(going.stream().map(Contests.Going::contest).filter(contest -> kept.contestId() != null
+              && contest.id() == kept.contestId() && !contest.gone())
               .findFirst().map(contest -> led(contest.state(), contest.day())).orElse(null));
-      return new Situation(kept, going, roles, due.map(Leading.Due::refit).orElse(null), due.map(Leading.Due::contestId).orElse(due.isPresent() ? null : kept.contestId()), null);
+      return new Situation(kept, going, roles, due.map(Leading.Due::refit).orElse(null), due.map(Leading.Due::contestId)
+          .orElse(due.isPresent() ? null : kept.contestId()), null);
     } catch (Refused refused) {
       return new Situation(kept, going, roles, null, null, refused.sentence());
     }
@@ -161,7 +165,8 @@ public class Runways {
     List<Lift> trained = main.stream().filter(lift -> events.stream().noneMatch(event -> event.lift().equals(lift))).toList();
     Proposal proposal = Proposal.of(new Proposal.Request(level, trained, events, lifter.daysFree(), day, from, lifter.strained(),
         lifter.deloadKind(), lifter.unit(), aims(lifter, known, trained, today)));
-    List<LocalDate> training = day == null ? List.of() : Contests.roles(contests.of(lifter.id()), today).stream().filter(role -> !role.peak())
+    List<LocalDate> training = day == null ? List.of() : Contests.roles(contests.of(lifter.id()), today).stream()
+        .filter(role -> !role.peak())
         .map(role -> role.meet().day()).filter(other -> other.isBefore(day)).toList();
     return new Proposal(proposal.plan().through(training), proposal.reasons());
   }
@@ -169,7 +174,8 @@ public class Runways {
   private static List<Proposal.Aim> aims(Lifter lifter, List<LiftNumbers> known, List<Lift> trained, LocalDate today) {
     List<Proposal.Aim> aims = new ArrayList<>();
     for (Lift lift : trained) {
-      known.stream().filter(own -> own.lift().equals(lift.key())).map(own -> own.numbers(lifter.unit(), today)).filter(of -> of.best() != null && of.goal() != null)
+      known.stream().filter(own -> own.lift().equals(lift.key())).map(own -> own.numbers(lifter.unit(), today))
+          .filter(of -> of.best() != null && of.goal() != null)
           .forEach(of -> aims.add(new Proposal.Aim(lift, Objects.requireNonNull(of.best()), Objects.requireNonNull(of.goal()))));
     }
     return aims;
@@ -191,7 +197,8 @@ public class Runways {
   List<InTheWay.LineInTheWay> inTheWay(Lifter lifter, Macrocycle plan) {
     Catalogue catalogue = lifts.catalogue();
     Set<Lift> families = new HashSet<>();
-    plan.blocks().forEach(block -> block.uses().forEach(use -> catalogue.ofKey(use.lift()).map(catalogue::family).ifPresent(families::add)));
+    plan.blocks().forEach(block -> block.uses().forEach(use -> catalogue.ofKey(use.lift()).map(catalogue::family)
+        .ifPresent(families::add)));
     LocalDate from = plan.startsOn().isAfter(clock.today()) ? plan.startsOn() : clock.today();
     List<InTheWay.LineInTheWay> lines = new ArrayList<>();
     sessions.days(lifter.id(), from, plan.end().minusDays(1)).forEach((day, all) -> {
@@ -243,7 +250,8 @@ public class Runways {
     if (free.isEmpty()) {
       return "Left as it was: no day of the week is free.";
     }
-    Meets.Meet peak = Contests.roles(contests.of(lifter.id()), today).stream().filter(Meets.Role::peak).map(Meets.Role::meet).findFirst().orElse(null);
+    Meets.Meet peak = Contests.roles(contests.of(lifter.id()), today).stream().filter(Meets.Role::peak).map(Meets.Role::meet)
+        .findFirst().orElse(null);
     LocalDate monday = Macrocycle.monday(today);
     Macrocycle theirs = plan.copied(monday, null, free);
     if (peak != null) {

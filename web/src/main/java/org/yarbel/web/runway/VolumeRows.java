@@ -12,8 +12,8 @@ final class VolumeRows {
   private static final double LIFT_GAP = 10;
   /** Between the highest column and the row above. */
   private static final double HEAD = 8;
-  private static final Map<Zone, String> FILLS = Map.of(Zone.UNDER_70, "none", Zone.FROM_70, "url(#dots)", Zone.FROM_80, "url(#hatch)", Zone.FROM_90,
-      "currentColor");
+  private static final Map<Zone, String> FILLS = Map.of(Zone.UNDER_70, "none", Zone.FROM_70, "url(#dots)", Zone.FROM_80,
+      "url(#hatch)", Zone.FROM_90, "currentColor");
 
   private final RunwayPaper paper;
   private final List<RunwayWeek> weeks;

@@ -140,7 +140,8 @@ public class Waiting {
     // what decides are contests to come, and those are all listed
     List<Contest> listed = contests.listed();
     List<Contest> near = listed.stream().filter(contest -> contest.takesPlace() && !Objects.requireNonNull(contest.day()).isBefore(today)
-        && contest.day().isBefore(today.plusWeeks(weeks))).sorted(Comparator.comparing(contest -> Objects.requireNonNull(contest.day()))).toList();
+        && contest.day().isBefore(today.plusWeeks(weeks)))
+        .sorted(Comparator.comparing(contest -> Objects.requireNonNull(contest.day()))).toList();
     Map<Long, List<ContestEntryRepository.Named>> going = contests.named(near.stream().map(Contest::id).toList());
     Map<Long, List<Long>> ids = new HashMap<>();
     going.forEach((contest, of) -> ids.put(contest, of.stream().map(ContestEntryRepository.Named::getLifterId).toList()));

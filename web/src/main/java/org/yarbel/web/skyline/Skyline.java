@@ -135,14 +135,14 @@ public record Skyline(double width, double height, List<Rule> rules, List<Bar> b
     Map<String, StringBuilder> paths = new LinkedHashMap<>();
     List<Shape> ticks = new ArrayList<>();
     for (Rule rule : rules) {
-      path(paths, rule.full() ? "rule full" : "rule").append('M').append(0).append(' ').append(text(rule.y())).append('H').append(text(width));
+      path(paths, rule.full() ? "rule full" : "rule").append("M0 " + text(rule.y()) + "H" + text(width));
     }
     if (lane != null) {
-      path(paths, "lane").append("M0 ").append(text(lane - 1)).append('H').append(text(width));
+      path(paths, "lane").append("M0 " + text(lane - 1) + "H" + text(width));
     }
     for (Bar bar : bars) {
-      path(paths, "bar " + bar.role()).append('M').append(text(bar.x())).append(' ').append(text(bar.y())).append('h').append(text(bar.width()))
-          .append('v').append(text(bar.height())).append('h').append(text(-bar.width())).append('z');
+      path(paths, "bar " + bar.role()).append("M" + text(bar.x()) + " " + text(bar.y()) + "h" + text(bar.width()))
+          .append("v" + text(bar.height()) + "h" + text(-bar.width()) + "z");
       bar.cap(paths);
       bar.tick().ifPresent(ticks::addAll);
     }

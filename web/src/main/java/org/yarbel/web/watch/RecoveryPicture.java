@@ -61,7 +61,8 @@ public record RecoveryPicture(List<RecoveryPanel> panels) {
     return new RecoveryPicture(panels);
   }
 
-  private static Optional<RecoveryPanel> panel(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift, List<CountedLine> lines) {
+  private static Optional<RecoveryPanel> panel(Lifter lifter, @Nullable Mass bodyMass, WatchedWeek week, Lift lift,
+      List<CountedLine> lines) {
     Map<LocalDate, Double> loads = lines.stream().collect(Collectors.groupingBy(CountedLine::day, TreeMap::new,
         Collectors.summingDouble(CountedLine::sessionLoad)));
     loads.values().removeIf(load -> load == 0);
@@ -79,7 +80,8 @@ public record RecoveryPicture(List<RecoveryPanel> panels) {
       Recovery.Session session = new Recovery.Session(at, load / median);
       sessions.add(session);
       if (at >= 0 && at < 7) {
-        marks.add(new RecoveryMark(number(x(at)), day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH), number(session.depth())));
+        marks.add(new RecoveryMark(number(x(at)), day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH),
+            number(session.depth())));
       }
     });
     Set<Modifier> modifiers = Modifier.of(bodyMass, lifter.heightMm(), week.athlete().age(), week.athlete().level(), week.athlete()
@@ -109,13 +111,15 @@ public record RecoveryPicture(List<RecoveryPanel> panels) {
     for (int step = 0; step <= 7 * STEPS_A_DAY; step++) {
       times.add((double) step / STEPS_A_DAY);
     }
-    sessions.stream().map(Recovery.Session::day).filter(day -> day > 0 && day < 7).forEach(day -> times.addAll(List.of(day - JUST_BEFORE, day)));
+    sessions.stream().map(Recovery.Session::day).filter(day -> day > 0 && day < 7)
+        .forEach(day -> times.addAll(List.of(day - JUST_BEFORE, day)));
     return times;
   }
 
   /** How the lift is mostly done: by its variation where that is what is trained. */
   private static String mostly(Lift lift, List<CountedLine> lines) {
-    return lines.stream().filter(line -> line.kind().mainWork()).collect(Collectors.groupingBy(line -> line.lift().key(), Collectors.counting()))
+    return lines.stream().filter(line -> line.kind().mainWork())
+        .collect(Collectors.groupingBy(line -> line.lift().key(), Collectors.counting()))
         .entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(lift.key());
   }
 

@@ -26,7 +26,8 @@ public class Silences {
   /** Silences a check or caution about a lift of a lifter; the reason stays on record. */
   @Transactional
   public void silence(long lifterId, String check, String lift, String reason, SignedIn who) {
-    boolean already = silences.findByLifterIdAndEndedIsNull(lifterId).stream().anyMatch(s -> s.checkKey().equals(check) && s.lift().equals(lift));
+    boolean already = silences.findByLifterIdAndEndedIsNull(lifterId).stream().anyMatch(s -> s.checkKey().equals(check)
+        && s.lift().equals(lift));
     if (!already) {
       silences.save(new Silence(lifterId, check, lift, reason, who.accountId(), clock.now()));
     }

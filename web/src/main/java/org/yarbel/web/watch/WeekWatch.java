@@ -86,8 +86,8 @@ public class WeekWatch {
    * @param asked the same as they were asked, as far as they were done where the day is behind: by them volume is compared
    * @param trained whether anything of it is logged
    */
-  public record WatchedDay(LocalDate date, List<Slot> slots, Groups groups, LifterContext context, Map<Long, ResolvedLine> lines, Map<Long, ResolvedLine> asked,
-      boolean trained) {}
+  public record WatchedDay(LocalDate date, List<Slot> slots, Groups groups, LifterContext context, Map<Long, ResolvedLine> lines,
+      Map<Long, ResolvedLine> asked, boolean trained) {}
 
   /**
    * What is seen in a week.
@@ -97,8 +97,8 @@ public class WeekWatch {
    * @param minutes of each day
    * @param past the lines of the weeks before, for the recovery picture
    */
-  public record SeenWeek(WatchedWeek week, WeekTotals totals, List<Finding> findings, List<Finding> silenced, Map<LocalDate, Integer> minutes,
-      List<CountedLine> past, List<Progression> methods, @Nullable DeloadWeek deload) {}
+  public record SeenWeek(WatchedWeek week, WeekTotals totals, List<Finding> findings, List<Finding> silenced,
+      Map<LocalDate, Integer> minutes, List<CountedLine> past, List<Progression> methods, @Nullable DeloadWeek deload) {}
 
   /**
    * Looks at a week.
@@ -110,19 +110,21 @@ public class WeekWatch {
    * @param days of the week itself
    */
   @Transactional(readOnly = true)
-  public SeenWeek look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, List<Complaint> hurts, Set<String> quiet, List<WatchedDay> before,
-      List<WatchedDay> days) {
+  public SeenWeek look(Lifter lifter, LocalDate monday, List<LiftNumbers> numbers, List<Complaint> hurts, Set<String> quiet,
+      List<WatchedDay> before, List<WatchedDay> days) {
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
     List<Progression> running = methods.stream().filter(p -> p.runsOn(monday) && p.startsOn().isBefore(monday.plusWeeks(1))).toList();
-    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.minusWeeks(WatchedWeek.LOOKED_BACK), monday.plusWeeks(1)).stream()
+    Map<LocalDate, DeloadWeek> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(),
+        monday.minusWeeks(WatchedWeek.LOOKED_BACK), monday.plusWeeks(1)).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, week -> week));
     List<WatchedDay> trained = before.stream().filter(day -> day.trained() || !day.date().isBefore(clock.today())).toList();
     List<CountedLine> past = trained.stream().flatMap(day -> counted(day, day.lines()).values().stream()).toList();
     List<CountedLine> asked = trained.stream().flatMap(day -> counted(day, day.asked()).values().stream()).toList();
     boolean deloadFollows = easy.containsKey(monday.plusWeeks(1)) || EasyWeeks.own(running, monday.plusWeeks(1));
-    Around around = new Around(clock.today(), past.stream().filter(line -> !line.day().isBefore(monday.minusWeeks(1))).toList(), deloadFollows, clusters(past));
-    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, hurts, running, days, before), watched(days, methods), pastWeeks(asked,
-        monday, easy.keySet()),
+    Around around = new Around(clock.today(), past.stream().filter(line -> !line.day().isBefore(monday.minusWeeks(1))).toList(),
+        deloadFollows, clusters(past));
+    WatchedWeek week = new WatchedWeek(monday, athlete(lifter, numbers, hurts, running, days, before), watched(days, methods),
+        pastWeeks(asked, monday, easy.keySet()),
         lastTrained(numbers, days, before), weeksSince(lifter, methods, monday, easy.keySet()), Optional.ofNullable(easy.get(monday))
             .map(DeloadWeek::kind).orElse(null),
         running.stream().anyMatch(p -> peaking(p, monday)), thresholds.values(), around);
@@ -145,10 +147,12 @@ public class WeekWatch {
   private static Map<String, Around.ShortCluster> clusters(List<CountedLine> past) {
     Map<String, Around.ShortCluster> clusters = new HashMap<>();
     past.stream().sorted(Comparator.comparing(CountedLine::day)).forEach(line -> {
-      List<ResolvedSet> rounds = line.sets().stream().map(CountedSet::set).filter(set -> set.logged() && set.role() == Role.CLUSTER && set.load() != null).toList();
+      List<ResolvedSet> rounds = line.sets().stream().map(CountedSet::set).filter(set -> set.logged() && set.role() == Role.CLUSTER
+          && set.load() != null).toList();
       if (!rounds.isEmpty()) {
         clusters.remove(line.lift().key());
-        rounds.stream().filter(set -> set.reps() != null && set.reps() < Singles.FEW_IN_A_ROUND).min(Comparator.comparing(ResolvedSet::reps))
+        rounds.stream().filter(set -> set.reps() != null && set.reps() < Singles.FEW_IN_A_ROUND)
+            .min(Comparator.comparing(ResolvedSet::reps))
             .ifPresent(few -> clusters.put(line.lift().key(), new Around.ShortCluster(line.day(), few.load(), few.reps())));
       }
     });
@@ -185,8 +189,10 @@ public class WeekWatch {
         CountedLine line = counted.get(slot.id());
         if (line != null) {
           Slot.Origin origin = slot.origin();
-          lines.add(new WatchedLine(line, asked.getOrDefault(slot.id(), line), WorkLine.parse(slot.work()).line(), day.context().basisMax(line.lift()), day.context().level(line.lift()),
-              origin == null ? null : byRef.get(origin.progression()), slot.edited(), slot.forecast(), day.context().kit().bar(line.lift(), slot.details()
+          lines.add(new WatchedLine(line, asked.getOrDefault(slot.id(), line), WorkLine.parse(slot.work()).line(),
+              day.context().basisMax(line.lift()), day.context().level(line.lift()),
+              origin == null ? null : byRef.get(origin.progression()), slot.edited(), slot.forecast(), day.context().kit()
+              .bar(line.lift(), slot.details()
                   .bar()).orElse(null), place));
         }
       }
@@ -207,7 +213,8 @@ public class WeekWatch {
   }
 
   private static Map<String, LocalDate> lastTrained(List<LiftNumbers> numbers, List<WatchedDay> days, List<WatchedDay> before) {
-    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(WatchedDay::context).orElse(null);
+    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(WatchedDay::context)
+        .orElse(null);
     Map<String, LocalDate> last = new HashMap<>();
     if (context != null) {
       numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing(MassUnit.KG).map(s -> s.lastTrained())
@@ -225,7 +232,8 @@ public class WeekWatch {
   /** Weeks with training running up to a Monday, back to an easy one or one without any. */
   private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, Set<LocalDate> easy) {
     LocalDate from = monday.minusWeeks(WatchedWeek.LOOKED_BACK);
-    Set<LocalDate> trained = sessions.trainedDays(lifter.id(), from, monday.minusDays(1), clock.today()).stream().map(Programs::monday).collect(Collectors.toSet());
+    Set<LocalDate> trained = sessions.trainedDays(lifter.id(), from, monday.minusDays(1), clock.today()).stream()
+        .map(Programs::monday).collect(Collectors.toSet());
     int weeks = 0;
     for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week)
         && !EasyWeeks.own(methods, week); week = week.minusWeeks(1)) {
@@ -234,8 +242,10 @@ public class WeekWatch {
     return weeks;
   }
 
-  private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Complaint> hurts, List<Progression> running, List<WatchedDay> days, List<WatchedDay> before) {
-    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(WatchedDay::context).orElse(null);
+  private Athlete athlete(Lifter lifter, List<LiftNumbers> numbers, List<Complaint> hurts, List<Progression> running,
+      List<WatchedDay> days, List<WatchedDay> before) {
+    LifterContext context = Optional.ofNullable(first(days)).or(() -> Optional.ofNullable(first(before))).map(WatchedDay::context)
+        .orElse(null);
     List<Athlete.OfLift> lifts = numbers.stream().map(own -> ofLift(own, lifter.unit(), running, context == null ? Optional.empty()
         : context.lifts().ofKey(own.lift()))).toList();
     Set<String> main = lifts.stream().filter(Athlete.OfLift::powerlift).map(Athlete.OfLift::lift).collect(Collectors.toSet());
@@ -245,14 +255,17 @@ public class WeekWatch {
     Map<String, List<Method>> methods = running.stream().collect(Collectors.groupingBy(Progression::lift,
         Collectors.mapping(Progression::method, Collectors.toList())));
     Integer age = lifter.birthYear() == null ? null : Integer.valueOf(clock.today().getYear() - lifter.birthYear());
-    List<Athlete.Pain> pains = hurts.stream().filter(pain -> pain.score() != null).map(pain -> new Athlete.Pain(pain.place(), pain.score())).toList();
-    return Athlete.of(new Athlete.Person(lifter.sex(), age, lifter.dieting(), lifter.strained(), pains, lifter.daysFree()), lifts, heaviest, methods);
+    List<Athlete.Pain> pains = hurts.stream().filter(pain -> pain.score() != null)
+        .map(pain -> new Athlete.Pain(pain.place(), pain.score())).toList();
+    return Athlete.of(new Athlete.Person(lifter.sex(), age, lifter.dieting(), lifter.strained(), pains, lifter.daysFree()), lifts,
+        heaviest, methods);
   }
 
   private Athlete.OfLift ofLift(LiftNumbers own, MassUnit unit, List<Progression> running, Optional<Lift> lift) {
-    LocalDate contest = running.stream().filter(p -> p.lift().equals(own.lift()) && p.contestOn() != null).map(Progression::contestOn).findFirst().orElse(null);
-    return new Athlete.OfLift(own.lift(), lift.filter(Lift::powerlift).isPresent(), own.numbers(unit, clock.today()), own.level(), own.tested(), own.goalOn(),
-        contest, startMax(running, own.lift(), unit), startOn(running, own.lift()));
+    LocalDate contest = running.stream().filter(p -> p.lift().equals(own.lift()) && p.contestOn() != null)
+        .map(Progression::contestOn).findFirst().orElse(null);
+    return new Athlete.OfLift(own.lift(), lift.filter(Lift::powerlift).isPresent(), own.numbers(unit, clock.today()), own.level(),
+        own.tested(), own.goalOn(), contest, startMax(running, own.lift(), unit), startOn(running, own.lift()));
   }
 
   private static Optional<Progression> towards(List<Progression> running, String lift) {
@@ -260,11 +273,13 @@ public class WeekWatch {
   }
 
   private static @Nullable Mass startMax(List<Progression> running, String lift, MassUnit unit) {
-    return towards(running, lift).map(p -> p.settings().get(Progression.START_MAX)).filter(Objects::nonNull).map(text -> Mass.of(text, unit)).orElse(null);
+    return towards(running, lift).map(p -> p.settings().get(Progression.START_MAX)).filter(Objects::nonNull)
+        .map(text -> Mass.of(text, unit)).orElse(null);
   }
 
   private static @Nullable LocalDate startOn(List<Progression> running, String lift) {
-    return towards(running, lift).map(p -> p.settings().containsKey(Progression.START_ON) ? LocalDate.parse(p.settings().get(Progression.START_ON)) : p.startsOn())
+    return towards(running, lift).map(p -> p.settings().containsKey(Progression.START_ON)
+        ? LocalDate.parse(p.settings().get(Progression.START_ON)) : p.startsOn())
         .orElse(null);
   }
 

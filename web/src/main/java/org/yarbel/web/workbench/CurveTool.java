@@ -32,8 +32,8 @@ final class CurveTool {
    * @param first the bar to begin with in reverse bands; null for others, or without a free load
    * @param askew why the band makes no pair where it is; null when it does
    */
-  public record CurveResult(String bottom, String top, String difference, @Nullable String first, @Nullable String askew, String line, double barY,
-      List<CurveLevel> levels, double width, double height) {}
+  public record CurveResult(String bottom, String top, String difference, @Nullable String first, @Nullable String askew,
+      String line, double barY, List<CurveLevel> levels, double width, double height) {}
 
   static @Nullable CurveResult of(Typed typed, KitChoice choice) {
     MassUnit unit = typed.unit("unit");
@@ -68,7 +68,8 @@ final class CurveTool {
     return bar == null || chain.isEmpty() ? null : result(LoadCurve.chains(bar, chain.get()), bar, unit, null, null);
   }
 
-  private static @Nullable CurveResult bands(Typed typed, KitChoice choice, MassUnit unit, @Nullable Mass bar, @Nullable Mass free, boolean reverse) {
+  private static @Nullable CurveResult bands(Typed typed, KitChoice choice, MassUnit unit, @Nullable Mass bar, @Nullable Mass free,
+      boolean reverse) {
     Optional<Band> band = choice.band(typed.text("band"));
     if (band.isEmpty() && !typed.empty("pulls")) {
       band = Optional.ofNullable(typedBand(typed, unit));
@@ -116,8 +117,8 @@ final class CurveTool {
       levels.add(new CurveLevel(y(value, from, to), Long.toString(Math.round(value))));
     }
     Mass difference = curve.top().compareTo(curve.bottom()) >= 0 ? curve.top().minus(curve.bottom()) : curve.bottom().minus(curve.top());
-    return new CurveResult(curve.bottom().shownIn(unit).text(), curve.top().shownIn(unit).text(), difference.shownIn(unit).text(), first, askew,
-        line.toString().strip(), y(barValue, from, to), levels, WIDTH, HEIGHT);
+    return new CurveResult(curve.bottom().shownIn(unit).text(), curve.top().shownIn(unit).text(), difference.shownIn(unit).text(),
+        first, askew, line.toString().strip(), y(barValue, from, to), levels, WIDTH, HEIGHT);
   }
 
   private static double y(double value, double from, double to) {

@@ -33,8 +33,8 @@ final class EstimateTool {
    *
    * @param toFailure reps to failure, in words
    */
-  public record EstimateResult(String toFailure, boolean reliable, String spread, List<EstimateRow> rows, List<EstimateTick> ticks, double width,
-      double height) {}
+  public record EstimateResult(String toFailure, boolean reliable, String spread, List<EstimateRow> rows, List<EstimateTick> ticks,
+      double width, double height) {}
 
   static @Nullable EstimateResult of(Typed typed) {
     MassUnit unit = typed.unit("unit");

@@ -20,7 +20,8 @@ import org.yarbel.web.skyline.PlatePicture;
 /** Plates for a load or a series of loads, and the warm-up to one. */
 final class PlatesTool {
   private static final int MOST_LOADS = 30;
-  private static final String LEAVES_OUT = "These plates mix in very many ways: some loads that take many plates are left out of what is rounded to.";
+  private static final String LEAVES_OUT =
+      "These plates mix in very many ways: some loads that take many plates are left out of what is rounded to.";
 
   private PlatesTool() {}
 
@@ -107,7 +108,8 @@ final class PlatesTool {
       return null;
     }
     if (loadables.below(top).isEmpty()) {
-      typed.wrong("top", "The bar is heavier than that: " + loadables.lightest().total().shownIn(unit).text() + " is the lightest that loads.");
+      typed.wrong("top", "The bar is heavier than that: " + loadables.lightest().total().shownIn(unit).text()
+          + " is the lightest that loads.");
       return null;
     }
     Loading last = loadables.written(top);

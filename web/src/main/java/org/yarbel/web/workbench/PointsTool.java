@@ -41,10 +41,12 @@ final class PointsTool {
       String name = switch (formula) {
         case WILKS -> "Wilks, 1994";
         case DOTS -> "DOTS, 2019";
-        case IPFGL -> "IPF GL, 2020, " + gear.name().toLowerCase(Locale.ROOT) + ", " + (event == PointsFormula.Event.FULL ? "three lifts" : "bench press alone");
+        case IPFGL -> "IPF GL, 2020, " + gear.name().toLowerCase(Locale.ROOT) + ", " + (event == PointsFormula.Event.FULL
+            ? "three lifts" : "bench press alone");
       };
       try {
-        rows.add(new PointsRow(name, BigDecimal.valueOf(formula.points(sex, body, total, gear, event)).setScale(2, RoundingMode.HALF_EVEN).toPlainString(), null));
+        rows.add(new PointsRow(name, BigDecimal.valueOf(formula.points(sex, body, total, gear, event))
+            .setScale(2, RoundingMode.HALF_EVEN).toPlainString(), null));
       } catch (Refused refused) {
         rows.add(new PointsRow(name, "–", refused.sentence()));
       }

@@ -23,8 +23,8 @@ class WorkbenchController {
   /** What stands on a page that is opened with nothing typed. */
   private static final Map<String, Map<String, String>> EXAMPLES = Map.of("estimate", Map.of("load", "140", "reps", "5", "rpe", "8"),
       "chart", Map.of("max", "200"), "plates", Map.of("loads", "60 100 140 182.5"), "ramp", Map.of("top", "182.5", "lift", "squat"),
-      "bands", Map.of("bar", "140", "pulls", "60:12 100:26", "bottom", "60", "top", "100"), "points", Map.of("sex", "m", "bodyMass", "93", "total", "800"),
-      "units", Map.of("amount", "142.5"));
+      "bands", Map.of("bar", "140", "pulls", "60:12 100:26", "bottom", "60", "top", "100"), "points",
+      Map.of("sex", "m", "bodyMass", "93", "total", "800"), "units", Map.of("amount", "142.5"));
 
   private final KitChoice choice;
 

@@ -37,7 +37,8 @@ final class LineRows {
 
   /** Where a load stands; empty where no line does. */
   Optional<Placed> of(WorkbookRecord.LoadNote load) {
-    return Optional.ofNullable(rows.get(key(load))).map(placed -> new Placed(placed.line(), placed.part(), rowsOfPart.get(placed.line()).get(placed.part()) == 1));
+    return Optional.ofNullable(rows.get(key(load)))
+        .map(placed -> new Placed(placed.line(), placed.part(), rowsOfPart.get(placed.line()).get(placed.part()) == 1));
   }
 
   private static String key(WorkbookRecord.Note note) {

@@ -80,7 +80,8 @@ final class LoadFormula {
     LoadRow above = rows.isEmpty() || rows.get(rows.size() - 1).part() != set.part() ? null : rows.get(rows.size() - 1);
     if (above != null && Objects.equals(above.before(), row.before()) && Objects.equals(above.literal(), row.literal())
         && above.set().role() == row.set().role()) {
-      rows.set(rows.size() - 1, new LoadRow(above.part(), above.sets() + 1, above.before(), above.literal(), above.rounding(), above.set()));
+      rows.set(rows.size() - 1, new LoadRow(above.part(), above.sets() + 1, above.before(), above.literal(), above.rounding(),
+          above.set()));
     } else {
       rows.add(row);
     }
@@ -103,7 +104,8 @@ final class LoadFormula {
     }
     if (source instanceof LoadSource.Drop drop) {
       String from = set(part, drop.from());
-      return drop.percent() != null ? from + "*(1-" + plain(drop.percent()) + "/100)" : "MAX(0," + from + "-" + figure(Objects.requireNonNull(drop.mass())) + ")";
+      return drop.percent() != null ? from + "*(1-" + plain(drop.percent()) + "/100)"
+          : "MAX(0," + from + "-" + figure(Objects.requireNonNull(drop.mass())) + ")";
     }
     if (source instanceof LoadSource.ShareOfSet share) {
       return set(part, share.of()) + "*" + share(share.from(), share.to());
@@ -120,7 +122,8 @@ final class LoadFormula {
 
   private String byChart(LoadSource.ByChart effort) {
     ChartColumns columns = sheets.chart(chart);
-    return number(effort.of()) + "*INDEX(" + columns.shares() + ",MATCH(" + plain(BigDecimal.valueOf(effort.toFailure())) + "," + columns.reps() + ",0))"
+    return number(effort.of()) + "*INDEX(" + columns.shares() + ",MATCH(" + plain(BigDecimal.valueOf(effort.toFailure())) + ","
+        + columns.reps() + ",0))"
         + (effort.share() == 1 ? "" : "*" + plain(BigDecimal.valueOf(effort.share())));
   }
 

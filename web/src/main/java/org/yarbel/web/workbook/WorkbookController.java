@@ -68,7 +68,8 @@ class WorkbookController {
     model.addAttribute("lifter", lifter.name());
     List<WorkbookOffer> offers = new ArrayList<>();
     LocalDate monday = Macrocycle.monday(clock.today());
-    plans.of(lifter.id()).ifPresent(kept -> kept.plan().placed().stream().filter(placed -> placed.end().isAfter(monday)).forEach(placed -> offers.add(new WorkbookOffer(
+    plans.of(lifter.id()).ifPresent(kept -> kept.plan().placed().stream().filter(placed -> placed.end().isAfter(monday))
+        .forEach(placed -> offers.add(new WorkbookOffer(
         placed.block().purpose().word() + ", " + Count.of(placed.block().weeks(), "week") + " from " + DAY.format(placed.monday()),
         placed.monday().toString(), placed.block().weeks()))));
     offers.add(new WorkbookOffer("four weeks from this one", monday.toString(), 4));
@@ -84,15 +85,16 @@ class WorkbookController {
     byte[] file = workbooks.write(lifter, monday, Math.min(Math.max(weeks, 1), Workbooks.MOST_WEEKS));
     HttpHeaders headers = new HttpHeaders();
     headers.setContentType(XLSX);
-    headers.setContentDisposition(ContentDisposition.attachment().filename(lifter.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + "-" + monday
+    headers.setContentDisposition(ContentDisposition.attachment().filename(lifter.name().toLowerCase(Locale.ROOT)
+        .replaceAll("[^a-z0-9]+", "-") + "-" + monday
         + ".xlsx").build());
     return new ResponseEntity<>(file, headers, HttpStatus.OK);
   }
 
   /** Takes a workbook back in. */
   @PostMapping("/lifters/{id}/runway/workbook")
-  ModelAndView take(@PathVariable long id, @RequestParam(required = false) @Nullable MultipartFile file, @AuthenticationPrincipal SignedIn who,
-      RedirectAttributes flash) throws IOException {
+  ModelAndView take(@PathVariable long id, @RequestParam(required = false) @Nullable MultipartFile file,
+      @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) throws IOException {
     Lifter lifter = lifter(id);
     if (file == null || file.isEmpty()) {
       return refused(lifter, List.of("Choose a workbook first."));

@@ -88,8 +88,10 @@ final class WorkbookReader {
     }
     try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
       return WorkbookRecord.read(book.getSheet(WorkbookRecord.NAME)).map(record -> new WorkbookReader(book).read(record))
-          .orElse(WorkbookRead.not("The file is no workbook of Yarbel's, or its hidden sheet is gone: export the weeks anew and change that file."));
-    } catch (IOException | POIXMLException | IllegalArgumentException | IllegalStateException | DateTimeException | IndexOutOfBoundsException notOne) {
+          .orElse(WorkbookRead.not("The file is no workbook of Yarbel's, or its hidden sheet is gone: export the weeks anew and "
+              + "change that file."));
+    } catch (IOException | POIXMLException | IllegalArgumentException | IllegalStateException | DateTimeException
+        | IndexOutOfBoundsException notOne) {
       return WorkbookRead.not("The file is no XLSX workbook that can be read: save it as .xlsx and send it again.");
     } finally {
       ONE_AT_A_TIME.unlock();
@@ -120,7 +122,8 @@ final class WorkbookReader {
     }
     // a line whose work was written anew says its loads itself
     Set<UUID> anew = edits.stream().filter(WorkEdit.class::isInstance).map(edit -> ((WorkEdit) edit).line()).collect(Collectors.toSet());
-    return new WorkbookRead(record.lifter(), edits.stream().filter(edit -> !(edit instanceof LoadEdit load && anew.contains(load.line()))).toList(), problems);
+    return new WorkbookRead(record.lifter(),
+        edits.stream().filter(edit -> !(edit instanceof LoadEdit load && anew.contains(load.line()))).toList(), problems);
   }
 
   private void look(Sheet sheet, WorkbookRecord.Note note, LineRows lines) {
@@ -147,7 +150,8 @@ final class WorkbookReader {
     Row row = sheet.getRow(line.row());
     String name = WorkbookCells.read(row, WorkbookWriter.LIFT);
     if (!name.strip().equals(line.name())) {
-      problem(WorkbookCells.place(sheet, line.row(), WorkbookWriter.LIFT) + ": here stood '" + line.name() + " " + line.work() + "', now '" + name
+      problem(WorkbookCells.place(sheet, line.row(), WorkbookWriter.LIFT) + ": here stood '" + line.name() + " " + line.work()
+          + "', now '" + name
           + "'. Rows cannot be taken out, added or moved in the workbook: do that on the week board, and export anew.");
       return;
     }
@@ -166,14 +170,16 @@ final class WorkbookReader {
   }
 
   private static String fixed(String place, WorkbookRecord.LineNote line) {
-    return place + ": this line can not be changed here: " + (line.ref() == null ? "its week is not written yet." : "its day is behind, or sets of it are logged.");
+    return place + ": this line can not be changed here: " + (line.ref() == null ? "its week is not written yet."
+        : "its day is behind, or sets of it are logged.");
   }
 
   private void more(Sheet sheet, int row) {
     String name = WorkbookCells.read(sheet.getRow(row), WorkbookWriter.LIFT);
     String work = WorkbookCells.read(sheet.getRow(row), WorkbookWriter.WORK);
     if (!name.isEmpty() || !work.isEmpty()) {
-      problem(WorkbookCells.place(sheet, row, WorkbookWriter.LIFT) + ": here were further sets of the line above, now stands '" + (name + " " + work).strip()
+      problem(WorkbookCells.place(sheet, row, WorkbookWriter.LIFT) + ": here were further sets of the line above, now stands '"
+          + (name + " " + work).strip()
           + "'. Rows cannot be taken out, added or moved in the workbook.");
     }
   }
@@ -212,7 +218,8 @@ final class WorkbookReader {
     if (line.fixed() || line.ref() == null) {
       problem(fixed(place, line));
     } else if (!(now > 0 && now <= MOST_LOAD)) {
-      problem(place + ": a load must be over 0 and at most 1000 kg, but was " + BigDecimal.valueOf(now).stripTrailingZeros().toPlainString() + ".");
+      problem(place + ": a load must be over 0 and at most 1000 kg, but was " + BigDecimal.valueOf(now).stripTrailingZeros()
+          .toPlainString() + ".");
     } else if (!placed.alone()) {
       problem(place + ": the sets of this part weigh differently; write them in the column Work, such as '3x5 100kg'.");
     } else {
@@ -236,14 +243,16 @@ final class WorkbookReader {
   private void number(Sheet sheet, WorkbookRecord.NumberNote note) {
     Row there = sheet.getRow(note.row());
     if (!WorkbookCells.read(there, 0).equals(note.lift()) || !WorkbookCells.read(there, 1).equals(note.kind())) {
-      problem(WorkbookCells.place(sheet, note.row(), 0) + ": here stood the " + note.kind() + (note.lift().isEmpty() ? "" : " max of " + note.lift())
+      problem(WorkbookCells.place(sheet, note.row(), 0) + ": here stood the " + note.kind() + (note.lift().isEmpty() ? ""
+          : " max of " + note.lift())
           + ". Rows cannot be taken out, added or moved in the workbook.");
       return;
     }
     Cell cell = there.getCell(WorkbookTables.NUMBER_COLUMN);
     String place = WorkbookCells.place(sheet, note.row(), WorkbookTables.NUMBER_COLUMN);
     if (cell == null || cell.getCellType() != CellType.NUMERIC) {
-      problem(place + ": '" + WorkbookCells.read(there, WorkbookTables.NUMBER_COLUMN) + "' is no number. Write the " + note.kind() + " max as one.");
+      problem(place + ": '" + WorkbookCells.read(there, WorkbookTables.NUMBER_COLUMN) + "' is no number. Write the " + note.kind()
+          + " max as one.");
       return;
     }
     double now = cell.getNumericCellValue();
@@ -254,7 +263,8 @@ final class WorkbookReader {
       edits.add(new NumberEdit(place, note.lift(), note.kind(), hundredths(now)));
     } else {
       String was = Decimal.parse(note.value()).setScale(4, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
-      problem(place + ": the " + note.kind() + " comes from the log or the Lifter page and can only be tried out here. Put " + was + " back, or export anew.");
+      problem(place + ": the " + note.kind() + " comes from the log or the Lifter page and can only be tried out here. Put " + was
+          + " back, or export anew.");
     }
   }
 
@@ -264,7 +274,8 @@ final class WorkbookReader {
       for (int column = 0; column < WorkbookWriter.HEADINGS.size(); column++) {
         String text = WorkbookCells.read(sheet.getRow(row), column);
         if (!text.isBlank()) {
-          problem(WorkbookCells.place(sheet, row, column) + ": lines cannot be added in the workbook ('" + text + "'): write them on the week board.");
+          problem(WorkbookCells.place(sheet, row, column) + ": lines cannot be added in the workbook ('" + text
+              + "'): write them on the week board.");
           return;
         }
       }

@@ -46,10 +46,12 @@ final class WorkbookRecord {
    * @param ref of the line; null for one that is not written into a day yet
    * @param part of the line its loads are of; 0 where there are none
    */
-  record LineNote(String sheet, int row, @Nullable UUID ref, int part, boolean fixed, String name, String work, LocalDate day) implements Note {
+  record LineNote(String sheet, int row, @Nullable UUID ref, int part, boolean fixed, String name, String work, LocalDate day)
+      implements Note {
     @Override
     public List<String> cells() {
-      return List.of("line", sheet, whole(row), ref == null ? "" : ref.toString(), whole(part), fixed ? FIXED : OPEN, name, work, day.toString());
+      return List.of("line", sheet, whole(row), ref == null ? "" : ref.toString(), whole(part), fixed ? FIXED
+          : OPEN, name, work, day.toString());
     }
   }
 

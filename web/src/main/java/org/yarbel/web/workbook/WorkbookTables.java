@@ -52,7 +52,8 @@ final class WorkbookTables implements LoadFormula.Sheets {
     chart = book.createSheet(CHART);
     loads = book.createSheet(LOADS);
     WorkbookCells.texts(numbers, 0, cells.head(), List.of("Lift", "Number", unit.symbol()));
-    WorkbookCells.text(numbers, 1, 0, "Change a training or goal max to see other loads; it comes back in as an edit. The rest comes from the log and the Lifter page.",
+    WorkbookCells.text(numbers, 1, 0, "Change a training or goal max to see other loads; it comes back in as an edit. The rest "
+        + "comes from the log and the Lifter page.",
         cells.plain());
     numbers.setColumnWidth(0, 28 * 256);
     numbers.setColumnWidth(1, 16 * 256);

@@ -69,7 +69,8 @@ final class WorkbookWriter {
   }
 
   private void about(Sheet sheet, Cover cover) {
-    List<String> lines = List.of(cover.name() + ", " + cover.weeks(), "", "A sheet a week. Loads are formulas: a number from the sheet Numbers, times a share, rounded to what can be",
+    List<String> lines = List.of(cover.name() + ", " + cover.weeks(), "",
+        "A sheet a week. Loads are formulas: a number from the sheet Numbers, times a share, rounded to what can be",
         "loaded where " + cover.name() + " trains. Change a number, and every load follows.", "",
         "What can be changed and comes back in: the work of a line (column Work, in the notation of the week board), a load (column Load:",
         "write a number in place of the formula), a training or goal max on the sheet Numbers. Days behind, and lines begun, stay.",
@@ -138,7 +139,8 @@ final class WorkbookWriter {
 
   private void noteLine(Sheet sheet, int at, SheetLine line, int part) {
     SheetLine.Known known = line.known();
-    note(new WorkbookRecord.LineNote(sheet.getSheetName(), at, known.ref(), part, known.fixed(), line.lift().name(), line.work(), line.day()).cells());
+    note(new WorkbookRecord.LineNote(sheet.getSheetName(), at, known.ref(), part, known.fixed(), line.lift().name(), line.work(),
+        line.day()).cells());
   }
 
   private void sets(Sheet sheet, int at, LoadFormula.LoadRow of) {
@@ -175,7 +177,8 @@ final class WorkbookWriter {
       Cell before = row.createCell(BEFORE);
       before.setCellFormula(of.before());
       before.setCellStyle(cells.exact());
-      noted = of.rounding() == LoadSource.Rounding.NONE || loadables == null ? "H" + (row.getRowNum() + 1) : rounded(row, of.rounding(), tables.ladder(loadables));
+      noted = of.rounding() == LoadSource.Rounding.NONE || loadables == null ? "H" + (row.getRowNum() + 1)
+          : rounded(row, of.rounding(), tables.ladder(loadables));
       cell.setCellFormula(noted);
     }
     note(new WorkbookRecord.LoadNote(row.getSheet().getSheetName(), row.getRowNum(), noted).cells());
@@ -185,13 +188,15 @@ final class WorkbookWriter {
   private String rounded(Row row, LoadSource.Rounding rounding, String ladder) {
     int at = row.getRowNum() + 1;
     String gram = plain(GRAM * MassUnit.KG.nanograms() / unit.nanograms());
-    row.createCell(STEP).setCellFormula("IF(H" + at + "+" + gram + "*0.999999<INDEX(" + ladder + ",1),0,MATCH(H" + at + "+" + gram + "*0.999999," + ladder + ",1))");
+    row.createCell(STEP).setCellFormula("IF(H" + at + "+" + gram + "*0.999999<INDEX(" + ladder + ",1),0,MATCH(H" + at + "+" + gram
+        + "*0.999999," + ladder + ",1))");
     String below = "INDEX(" + ladder + ",MAX(I" + at + ",1))";
     if (rounding == LoadSource.Rounding.DOWN) {
       return below;
     }
     String above = "INDEX(" + ladder + ",I" + at + "+1)";
-    return "IF(OR(I" + at + "=0,I" + at + "=ROWS(" + ladder + "))," + below + ",IF(H" + at + "-" + below + "<" + above + "-H" + at + "+" + gram + "," + below + "," + above + "))";
+    return "IF(OR(I" + at + "=0,I" + at + "=ROWS(" + ladder + "))," + below + ",IF(H" + at + "-" + below + "<" + above + "-H" + at
+        + "+" + gram + "," + below + "," + above + "))";
   }
 
   private static String plain(double value) {

@@ -72,8 +72,8 @@ public class Workbooks {
   private final Turns turns;
   private final TransactionTemplate transaction;
 
-  Workbooks(TrainingSessionRepository sessions, SlotRepository slots, LiftNumbersRepository numbers, LifterContexts contexts, LongPlans plans, Sessions days, PlanWriter writer,
-      ClubClock clock, Turns turns, TransactionTemplate transaction) {
+  Workbooks(TrainingSessionRepository sessions, SlotRepository slots, LiftNumbersRepository numbers, LifterContexts contexts,
+      LongPlans plans, Sessions days, PlanWriter writer, ClubClock clock, Turns turns, TransactionTemplate transaction) {
     this.turns = turns;
     this.transaction = transaction;
     this.sessions = sessions;
@@ -100,14 +100,16 @@ public class Workbooks {
     LocalDate until = from.plusWeeks(count);
     LocalDate today = clock.today();
     List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), from, until.minusDays(1));
-    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList()).stream()
+    Map<Long, List<Slot>> bySession = slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList())
+        .stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
     Set<Long> begun = days.begun(bySession.values().stream().flatMap(List::stream).toList());
     Map<Long, LifterContext> elsewhere = new HashMap<>();
     Map<LocalDate, List<SheetLine>> byWeek = new TreeMap<>();
     Set<LocalDate> written = new LinkedHashSet<>();
     for (TrainingSession session : all) {
-      LifterContext context = session.placeId() == null ? usual : elsewhere.computeIfAbsent(session.placeId(), id -> contexts.of(lifter, id));
+      LifterContext context = session.placeId() == null ? usual
+          : elsewhere.computeIfAbsent(session.placeId(), id -> contexts.of(lifter, id));
       for (Slot slot : bySession.getOrDefault(session.id(), List.of())) {
         boolean fixed = session.day().isBefore(today) || begun.contains(slot.id()) || slot.linkOf() != null;
         LocalDate monday = Macrocycle.monday(session.day());
@@ -128,7 +130,8 @@ public class Workbooks {
   }
 
   private static SheetLine line(LifterContext context, TrainingSession session, Slot slot, boolean fixed) {
-    SheetLine unread = new SheetLine(session.day(), new SheetLine.Known(slot.ref(), fixed), context.lift(slot.lift()), slot.work(), null, null);
+    SheetLine unread = new SheetLine(session.day(), new SheetLine.Known(slot.ref(), fixed), context.lift(slot.lift()), slot.work(),
+        null, null);
     return resolved(unread, context, () -> PlannedLines.of(context, slot, session.groups()));
   }
 
@@ -193,7 +196,8 @@ public class Workbooks {
       numbers.save(own);
     });
     Set<LocalDate> concerned = lines.values().stream().map(ChangedLine::day).collect(Collectors.toSet());
-    Optional<Long> change = lines.isEmpty() ? Optional.empty() : writer.change(lifter, Scope.days(concerned), who, () -> lines.forEach((slot, changed) -> {
+    Optional<Long> change = lines.isEmpty() ? Optional.empty()
+        : writer.change(lifter, Scope.days(concerned), who, () -> lines.forEach((slot, changed) -> {
       slot.write(slot.kind(), slot.lift(), changed.work(), slot.details());
       slots.save(slot);
     }));
@@ -204,9 +208,11 @@ public class Workbooks {
   private record ChangedLine(String work, LocalDate day) {}
 
   /** Takes an edit of a line in; a sentence tells why it cannot be. */
-  private Optional<String> line(Lifter lifter, LifterContext context, WorkbookReader.LineEdit edit, Map<Slot, ChangedLine> lines, List<String> said) {
+  private Optional<String> line(Lifter lifter, LifterContext context, WorkbookReader.LineEdit edit, Map<Slot, ChangedLine> lines,
+      List<String> said) {
     Slot slot = slots.findByRef(edit.line()).orElse(null);
-    TrainingSession session = slot == null ? null : sessions.findById(slot.sessionId()).filter(own -> own.lifterId() == lifter.id()).orElse(null);
+    TrainingSession session = slot == null ? null : sessions.findById(slot.sessionId()).filter(own -> own.lifterId() == lifter.id())
+        .orElse(null);
     if (slot == null || session == null) {
       return Optional.of("the line is not there any more. Export the weeks anew.");
     }
@@ -217,7 +223,8 @@ public class Workbooks {
       return Optional.of("its day is behind, or sets of it are logged: only what lies ahead can change.");
     }
     String before = lines.containsKey(slot) ? lines.get(slot).work() : slot.work();
-    String text = edit instanceof WorkbookReader.LoadEdit load ? withLoad(before, load, lifter.unit()) : ((WorkbookReader.WorkEdit) edit).now();
+    String text = edit instanceof WorkbookReader.LoadEdit load ? withLoad(before, load, lifter.unit())
+        : ((WorkbookReader.WorkEdit) edit).now();
     Lift lift = context.lift(slot.lift());
     SessionResolver.Worked worked = new SessionResolver(context).alone(PlannedLines.of(context, slot, session.groups()).saying(text));
     if (worked.wrong() != null) {
@@ -238,7 +245,8 @@ public class Workbooks {
     return new WorkLine(parts).toString();
   }
 
-  private Optional<String> number(Lifter lifter, WorkbookReader.NumberEdit edit, Map<LiftNumbers, WorkbookReader.NumberEdit> sums, List<String> said) {
+  private Optional<String> number(Lifter lifter, WorkbookReader.NumberEdit edit, Map<LiftNumbers, WorkbookReader.NumberEdit> sums,
+      List<String> said) {
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), edit.lift()).orElse(null);
     Mass best = own == null ? null : own.numbers(lifter.unit(), clock.today()).best();
     if (own == null || best == null) {
@@ -249,12 +257,14 @@ public class Workbooks {
     }
     Mass value = Mass.of(edit.value(), lifter.unit());
     if (edit.kind().equals("goal")) {
-      Optional<String> wrong = GoalCourse.wrong(value, own.tested() != null ? Objects.requireNonNull(own.tested()).shownIn(lifter.unit()) : best);
+      Optional<String> wrong = GoalCourse.wrong(value, own.tested() != null
+          ? Objects.requireNonNull(own.tested()).shownIn(lifter.unit()) : best);
       if (wrong.isPresent()) {
         return wrong;
       }
     } else if (value.ratioTo(best) > MaxNumbers.MOST_TRAINING_SHARE) {
-      return Optional.of("a training max is at most 95 % of the estimated one, " + best.scaled(MaxNumbers.MOST_TRAINING_SHARE).amountIn(lifter.unit(), 1) + " "
+      return Optional.of("a training max is at most 95 % of the estimated one, " + best.scaled(MaxNumbers.MOST_TRAINING_SHARE)
+          .amountIn(lifter.unit(), 1) + " "
           + lifter.unit() + ".");
     }
     sums.put(own, edit);

@@ -54,10 +54,11 @@ class DoorTest {
     String token = form.header("Set-Cookie").replaceFirst(";.*", "");
     Matcher field = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"").matcher(form.body());
     assertThat(field.find()).as("the form has its token").isTrue();
-    byte[] body = ("_csrf=" + encode(field.group(1)) + "&email=" + encode(email) + "&password=" + encode(password)).getBytes(StandardCharsets.UTF_8);
+    byte[] body = ("_csrf=" + encode(field.group(1)) + "&email=" + encode(email) + "&password=" + encode(password))
+        .getBytes(StandardCharsets.UTF_8);
     String all = Stream.concat(Stream.of(token), Arrays.stream(cookies)).collect(Collectors.joining("; "));
-    return Raw.from(app, from).send("POST", "/login", out -> out.write(body), "Content-Type: application/x-www-form-urlencoded", "Cookie: " + all,
-        "Content-Length: " + body.length);
+    return Raw.from(app, from).send("POST", "/login", out -> out.write(body), "Content-Type: application/x-www-form-urlencoded",
+        "Cookie: " + all, "Content-Length: " + body.length);
   }
 
   private static String encode(String text) {
@@ -72,7 +73,8 @@ class DoorTest {
   }
 
   private static int tries(TestApp app, String email) {
-    return app.jdbc().sql("select count(*) from sign_in_try where email_key = :key").param("key", Accounts.key(email)).query(Integer.class).single();
+    return app.jdbc().sql("select count(*) from sign_in_try where email_key = :key").param("key", Accounts.key(email))
+        .query(Integer.class).single();
   }
 
   @Test
@@ -114,7 +116,8 @@ class DoorTest {
     for (int i = 0; i < 11; i++) {
       signIn(app, stranger, "owner@tarnbrook.example", "wrong");
     }
-    assertThat(signIn(app, stranger, "owner@tarnbrook.example", "tarnbrook-demo").status()).as("the stranger, even with the right one").isEqualTo(429);
+    assertThat(signIn(app, stranger, "owner@tarnbrook.example", "tarnbrook-demo").status())
+        .as("the stranger, even with the right one").isEqualTo(429);
     assertThat(signIn(app, address(), "owner@tarnbrook.example", "tarnbrook-demo").status()).as("the owner elsewhere").isEqualTo(302);
   }
 
@@ -125,7 +128,8 @@ class DoorTest {
     String device = before.head().lines().filter(line -> line.startsWith("Set-Cookie: device=")).findFirst().orElseThrow()
         .replaceFirst("Set-Cookie: ", "").replaceFirst(";.*", "");
     for (int i = 0; i < SignInLimits.TRIES_OF_ACCOUNT; i++) {
-      app.jdbc().sql("insert into sign_in_try (email_key, address, known, at) values ('besieged@tarnbrook.example', :address, false, now())")
+      app.jdbc().sql("insert into sign_in_try (email_key, address, known, at) values ('besieged@tarnbrook.example', :address, "
+          + "false, now())")
           .param("address", "198.51.100." + i).update();
     }
     assertThat(signIn(app, address(), "besieged@tarnbrook.example", "tarnbrook-demo").status()).as("a new device").isEqualTo(429);
@@ -145,7 +149,8 @@ class DoorTest {
     List<Integer> statuses = atOnce(80, i -> signIn(app, addresses.get(i), "burst" + i + "@tarnbrook.example", "wrong").status());
     looking.join();
     assertThat(statuses).allMatch(status -> status == 401 || status == 429).contains(401);
-    assertThat(app.jdbc().sql("select count(*) from sign_in_try where email_key like 'burst%@tarnbrook.example'").query(Long.class).single())
+    assertThat(app.jdbc().sql("select count(*) from sign_in_try where email_key like 'burst%@tarnbrook.example'").query(Long.class)
+        .single())
         .as("tries whose password there was no time for are none").isEqualTo(statuses.stream().filter(status -> status == 401).count());
     assertThat(Duration.ofNanos(System.nanoTime() - began)).as("minutes, before").isLessThan(Duration.ofSeconds(60));
     Client.of(app, "coach").get("/");
@@ -199,7 +204,8 @@ class DoorTest {
       }
     });
     assertThat(made.stream().mapToInt(Integer::intValue).sum()).isEqualTo(1);
-    assertThat(app.jdbc().sql("select count(*) from account where email like 'first%@tarnbrook.example'").query(Integer.class).single()).isEqualTo(1);
+    assertThat(app.jdbc().sql("select count(*) from account where email like 'first%@tarnbrook.example'").query(Integer.class)
+        .single()).isEqualTo(1);
     for (String table : List.of("account", "place")) {
       app.jdbc().sql("delete from " + table + " where club_id in (:clubs)").param("clubs", clubs).update();
     }
@@ -210,7 +216,8 @@ class DoorTest {
   @Test
   void strangersMakeNoSessions(TestApp app) {
     int before = app.jdbc().sql("select count(*) from spring_session").query(Integer.class).single();
-    for (String path : List.of("/", "/login", "/login?out", "/me", "/lifters/1/week", "/nowhere", "/setup", "/account", "/css/yarbel.css", "/api/v1/chart?curve=house")) {
+    for (String path : List.of("/", "/login", "/login?out", "/me", "/lifters/1/week", "/nowhere", "/setup", "/account",
+        "/css/yarbel.css", "/api/v1/chart?curve=house")) {
       Raw.of(app).get(path);
     }
     signIn(app, address(), "nobody@tarnbrook.example", "wrong");
@@ -223,7 +230,8 @@ class DoorTest {
     assertThat(sent.header("Location")).isEqualTo("/login");
     String wanted = sent.header("Set-Cookie").replaceFirst(";.*", "");
     assertThat(signIn(app, address(), "coach@tarnbrook.example", "tarnbrook-demo", wanted).header("Location")).isEqualTo("/kit?of=1");
-    String elsewhere = "wanted=" + Base64.getUrlEncoder().withoutPadding().encodeToString("//elsewhere.example".getBytes(StandardCharsets.UTF_8));
+    String elsewhere = "wanted=" + Base64.getUrlEncoder().withoutPadding()
+        .encodeToString("//elsewhere.example".getBytes(StandardCharsets.UTF_8));
     assertThat(signIn(app, address(), "coach@tarnbrook.example", "tarnbrook-demo", elsewhere).header("Location")).isEqualTo("/");
     assertThat(signIn(app, address(), "coach@tarnbrook.example", "tarnbrook-demo", "wanted=%00;%ff").header("Location")).isEqualTo("/");
   }
@@ -241,8 +249,8 @@ class DoorTest {
   void aSessionEndsWithTheRightsItBeganWith(TestApp app) {
     long lifter = Someone.called(app, "Was A Coach", Map.of()).id();
     for (String change : List.of("update account set role = 'LIFTER', lifter_id = " + lifter + " where id = :id",
-        "update account set disabled = true where id = :id", "delete from account where id = :id", "delete from sign_in where account_id = :id",
-        "update sign_in set begun = now() - interval '91 days' where account_id = :id")) {
+        "update account set disabled = true where id = :id", "delete from account where id = :id",
+        "delete from sign_in where account_id = :id", "update sign_in set begun = now() - interval '91 days' where account_id = :id")) {
       long id = account(app, "standing@tarnbrook.example");
       Client coach = Client.of(app, "standing");
       assertThat(coach.get("/lifts").statusCode()).isEqualTo(200);
@@ -286,7 +294,8 @@ class DoorTest {
     assertThat(right.body()).contains("This sign-in is switched off. Ask your coach");
     assertThat(signIn(app, from, "switched@tarnbrook.example", "granite lantern canoe").body()).as("only who has the password is told")
         .contains("do not belong together").doesNotContain("switched off");
-    assertThat(app.jdbc().sql("select count(*) from sign_in s join account a on a.id = s.account_id where a.email = 'switched@tarnbrook.example'")
+    assertThat(app.jdbc().sql("select count(*) from sign_in s join account a on a.id = s.account_id where a.email = "
+        + "'switched@tarnbrook.example'")
         .query(Integer.class).single()).isZero();
     someone.coach().post(someone.at("/account/disabled"), Map.of("disabled", "false"));
     assertThat(signIn(app, from, "switched@tarnbrook.example", "granite lantern kayak").status()).isEqualTo(302);
@@ -295,10 +304,11 @@ class DoorTest {
   @Test
   void nobodyIsToldThatAnotherClubKnowsAnAddress(TestApp app) {
     Someone someone = Someone.called(app, "Two Clubs", Map.of());
-    app.bean(Owner.class).create(app.bean(Owner.class).newClubId(), new Owner.Beginning("Further Off", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)),
-        "Two Clubs", "two@clubs.example", "velvet-harbour-nine"));
+    app.bean(Owner.class).create(app.bean(Owner.class).newClubId(), new Owner.Beginning("Further Off", ZoneOffset.UTC,
+        PlaceKit.of(Kit.standard(MassUnit.KG)), "Two Clubs", "two@clubs.example", "velvet-harbour-nine"));
     someone.coach().get(someone.at(""));
-    assertThat(someone.coach().post(someone.at("/account"), Map.of("email", "two@clubs.example", "password", "granite lantern kayak")).statusCode()).isEqualTo(302);
+    assertThat(someone.coach().post(someone.at("/account"), Map.of("email", "two@clubs.example", "password",
+        "granite lantern kayak")).statusCode()).isEqualTo(302);
     // each password opens its own club
     assertThat(signIn(app, address(), "two@clubs.example", "velvet-harbour-nine").status()).isEqualTo(302);
     assertThat(signIn(app, address(), "two@clubs.example", "granite lantern kayak").status()).isEqualTo(302);

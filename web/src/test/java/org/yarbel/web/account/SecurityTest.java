@@ -39,13 +39,14 @@ class SecurityTest {
     if (other == null) {
       Owner owner = app.bean(Owner.class);
       long clubId = owner.newClubId();
-      owner.create(clubId, new Owner.Beginning("Elsewhere", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Somebody", "owner@elsewhere.example",
-          "tarnbrook-demo"));
+      owner.create(clubId, new Owner.Beginning("Elsewhere", ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Somebody",
+          "owner@elsewhere.example", "tarnbrook-demo"));
       other = app.bean(CurrentClub.class).within(clubId, () -> {
         Lifter lifter = app.bean(LifterRepository.class)
             .save(new Lifter("Nobody Here", MassUnit.KG, app.bean(Places.class).all().get(0).id()));
         SignedIn who = app.bean(Accounts.class).of("owner@elsewhere.example").get(0);
-        app.bean(PlanService.class).add(lifter, TestApp.TODAY, PlanService.TypedWork.of(SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg"), who);
+        app.bean(PlanService.class).add(lifter, TestApp.TODAY,
+            PlanService.TypedWork.of(SlotKind.MAIN, Catalogue.standard().ofKey("squat").orElseThrow(), "5x5 100kg"), who);
         long session = app.bean(TrainingSessionRepository.class).findByLifterIdAndDay(lifter.id(), TestApp.TODAY).orElseThrow().id();
         return new Other(clubId, lifter.id(), session);
       });
@@ -73,17 +74,20 @@ class SecurityTest {
     Other elsewhere = otherClub(app);
     Client coach = Client.of(app, "coach");
     String lifter = "/lifters/" + elsewhere.lifterId();
-    for (String path : List.of("/weeks", "/sheet", "/progressions", "/progressions?lift=Squat&method=ladder", "/week/panel?of=2026-03-02")) {
+    for (String path : List.of("/weeks", "/sheet", "/progressions", "/progressions?lift=Squat&method=ladder",
+        "/week/panel?of=2026-03-02")) {
       assertThat(coach.get(lifter + path).statusCode()).as(path).isEqualTo(404);
     }
-    for (String path : List.of("/week/undo", "/week/redo", "/days/2026-03-02/copy?to=2026-03-03", "/days/2026-03-02/clear", "/days/2026-03-02/keep",
-        "/deloads?monday=2026-03-02", "/deloads/rule", "/silences?check=milestone&reason=x", "/sheet?of=2026-03-02&rows=x", "/progressions?method=ladder")) {
+    for (String path : List.of("/week/undo", "/week/redo", "/days/2026-03-02/copy?to=2026-03-03", "/days/2026-03-02/clear",
+        "/days/2026-03-02/keep",
+        "/deloads?monday=2026-03-02", "/deloads/rule", "/silences?check=milestone&reason=x", "/sheet?of=2026-03-02&rows=x",
+        "/progressions?method=ladder")) {
       assertThat(coach.post(lifter + path, Map.of()).statusCode()).as(path).isEqualTo(404);
     }
     for (String path : List.of("/slots/999999999/mend?work=3x5", "/slots/999999999/as-written", "/slots/999999999/to?to=2026-03-02",
         "/slots/999999999/down", "/slots/999999999/cell",
-        "/slots/999999999/across?of=2026-03-02", "/progressions/999999999/end", "/silences/999999999/end", "/library/999999999/take?out=true",
-        "/groups/999999999/lines?of=2026-03-02&lift=squat&work=3x5")) {
+        "/slots/999999999/across?of=2026-03-02", "/progressions/999999999/end", "/silences/999999999/end",
+        "/library/999999999/take?out=true", "/groups/999999999/lines?of=2026-03-02&lift=squat&work=3x5")) {
       assertThat(coach.post(path, Map.of()).statusCode()).as(path).isEqualTo(404);
     }
     assertThat(coach.get("/groups/999999999/week").statusCode()).isEqualTo(404);

@@ -122,7 +122,8 @@ class ApiTest {
 
   @Test
   void loadsWhatTheStockAllowsInPounds() {
-    JsonNode json = body(resolve("{'unit':'lb','work':'3x5 75%','maxes':{'estimated':405},'bar':45,'plates':[{'mass':45,'pairs':2},{'mass':25,'pairs':1}],'ramp':false}"));
+    JsonNode json = body(resolve("{'unit':'lb','work':'3x5 "
+        + "75%','maxes':{'estimated':405},'bar':45,'plates':[{'mass':45,'pairs':2},{'mass':25,'pairs':1}],'ramp':false}"));
     assertThat(json.get("sets").get(0).get("load").intValue()).as("303.75; 275 is all there is").isEqualTo(275);
     assertThat(json.get("cautions").get(0).get("code").stringValue()).isEqualTo("beyond-stock");
     assertThat(json.get("ramp").size()).isZero();
@@ -147,7 +148,8 @@ class ApiTest {
     assertThat(set("emom 2x2 70%", 0).get("everySeconds").intValue()).isEqualTo(60);
     assertThat(set("5x5 70% until @9", 4).get("stop").stringValue()).isEqualTo("@9");
     assertThat(set("5x5 75%", 0).propertyNames()).as("what does not apply is left out")
-        .doesNotContain("bottom", "top", "seconds", "metres", "turns", "gapSeconds", "limitSeconds", "everySeconds", "stop", "repsTo", "exactFrom");
+        .doesNotContain("bottom", "top", "seconds", "metres", "turns", "gapSeconds", "limitSeconds", "everySeconds", "stop",
+            "repsTo", "exactFrom");
   }
 
   private JsonNode set(String work, int index) {
@@ -156,19 +158,23 @@ class ApiTest {
 
   @Test
   void aRatingUnderSixIsAnsweredAndTellsNothingOfTheDay() {
-    JsonNode json = body(resolve("{'unit':'kg','work':'1x1 @8; 1x4 -15%','maxes':{'estimated':195},'logged':[{'load':170,'reps':1,'rpe':5.5}]}"));
+    JsonNode json = body(resolve("{'unit':'kg','work':'1x1 @8; 1x4 "
+        + "-15%','maxes':{'estimated':195},'logged':[{'load':170,'reps':1,'rpe':5.5}]}"));
     assertThat(json.get("sets").get(0).get("rpe").doubleValue()).isEqualTo(5.5);
     assertThat(json.get("today").isNull()).isTrue();
     assertThat(json.get("sets").get(1).get("load").intValue()).as("85 % of 170").isEqualTo(145);
-    assertThat(resolve("{'unit':'kg','work':'1x1 @8','maxes':{'estimated':195},'logged':[{'load':170,'reps':1,'rpe':5.3}]}").statusCode()).isEqualTo(422);
+    assertThat(resolve("{'unit':'kg','work':'1x1 @8','maxes':{'estimated':195},'logged':[{'load':170,'reps':1,'rpe':5.3}]}")
+        .statusCode()).isEqualTo(422);
   }
 
   @Test
   void cautionsCarryTheirReasonAndTheLevelCounts() {
     JsonNode json = body(resolve("{'unit':'kg','work':'negative 1x6 120%','maxes':{'estimated':195},'level':'beginner'}"));
-    assertThat(json.get("cautions").valueStream().map(c -> c.get("code").stringValue())).containsExactly("negative", "level", "spotters-carry");
+    assertThat(json.get("cautions").valueStream().map(c -> c.get("code").stringValue()))
+        .containsExactly("negative", "level", "spotters-carry");
     assertThat(json.get("cautions").valueStream()).allMatch(c -> !c.get("reason").stringValue().isBlank());
-    assertThat(body(resolve("{'unit':'kg','work':'3x3 125%','maxes':{'estimated':195},'partial':true}")).get("sets").get(0).get("load").doubleValue())
+    assertThat(body(resolve("{'unit':'kg','work':'3x3 125%','maxes':{'estimated':195},'partial':true}")).get("sets").get(0)
+        .get("load").doubleValue())
         .as("243.75, the lower of two equally near").isEqualTo(242.5);
   }
 }

@@ -32,14 +32,18 @@ class CalculatorTest {
   // plain sums by hand; 25 first would leave 15, which nothing makes
   @ParameterizedTest
   @CsvSource(delimiter = '|', value = {
-    "{'unit':'kg','target':182.5} | {'exact':true,'below':{'total':182.5,'perSide':[25,25,25,5,1.25]},'above':{'total':182.5,'perSide':[25,25,25,5,1.25]}}",
+    "{'unit':'kg','target':182.5} | "
+        + "{'exact':true,'below':{'total':182.5,'perSide':[25,25,25,5,1.25]},'above':{'total':182.5,'perSide':[25,25,25,5,1.25]}}",
     "{'unit':'lb','target':315} | {'exact':true,'below':{'total':315,'perSide':[45,45,45]},'above':{'total':315,'perSide':[45,45,45]}}",
     "{'unit':'kg','target':101} | {'exact':false,'below':{'total':100,'perSide':[25,15]},'above':{'total':102.5,'perSide':[25,15,1.25]}}",
-    "{'unit':'kg','target':100,'plates':[{'mass':20,'pairs':2},{'mass':25,'pairs':1}]} | {'exact':true,'below':{'total':100,'perSide':[20,20]},'above':{'total':100,'perSide':[20,20]}}",
+    "{'unit':'kg','target':100,'plates':[{'mass':20,'pairs':2},{'mass':25,'pairs':1}]} | "
+        + "{'exact':true,'below':{'total':100,'perSide':[20,20]},'above':{'total':100,'perSide':[20,20]}}",
     "{'unit':'kg','target':15} | {'exact':false,'below':null,'above':{'total':20,'perSide':[]}}",
     "{'unit':'kg','target':20} | {'exact':true,'below':{'total':20,'perSide':[]},'above':{'total':20,'perSide':[]}}",
-    "{'unit':'kg','target':70,'bar':20,'collars':5,'plates':[{'mass':20,'pairs':1}]} | {'exact':false,'below':{'total':65,'perSide':[20]},'above':null}",
-    "{'unit':'kg','target':60.02,'bar':20,'plates':[{'mass':20.01,'pairs':1}]} | {'exact':true,'below':{'total':60.02,'perSide':[20.01]},'above':{'total':60.02,'perSide':[20.01]}}",
+    "{'unit':'kg','target':70,'bar':20,'collars':5,'plates':[{'mass':20,'pairs':1}]} | "
+        + "{'exact':false,'below':{'total':65,'perSide':[20]},'above':null}",
+    "{'unit':'kg','target':60.02,'bar':20,'plates':[{'mass':20.01,'pairs':1}]} | "
+        + "{'exact':true,'below':{'total':60.02,'perSide':[20.01]},'above':{'total':60.02,'perSide':[20.01]}}",
   })
   void loadsATargetOrSaysWhatIsNear(String request, String expected) {
     assertThat(answer("plates", request)).isEqualTo(JSON.readTree(expected.replace('\'', '"')));
@@ -51,10 +55,13 @@ class CalculatorTest {
     "plates | {'unit':'kg','target':100,'colour':'red'} | 400", "plates | {'unit':'kg','target':0} | 422",
     "plates | {'unit':'kg','target':-100} | 422", "plates | {'unit':'kg','target':1000.5} | 422",
     "plates | {'unit':'kg','target':100,'plates':[{'mass':25,'pairs':1},{'mass':25,'pairs':2}]} | 422",
-    "plates | {'unit':'kg','target':100,'plates':[{'mass':25,'pairs':21}]} | 422", "plates | {'unit':'kg','target':100,'plates':[{'mass':25}]} | 400",
-    "plates | {'unit':'kg','target':100,'plates':[{'mass':1.255,'pairs':1}]} | 422", "plates | {'unit':'kg','target':100,'bar':20.005} | 422",
+    "plates | {'unit':'kg','target':100,'plates':[{'mass':25,'pairs':21}]} | 422",
+    "plates | {'unit':'kg','target':100,'plates':[{'mass':25}]} | 400",
+    "plates | {'unit':'kg','target':100,'plates':[{'mass':1.255,'pairs':1}]} | 422",
+    "plates | {'unit':'kg','target':100,'bar':20.005} | 422",
     "plates | {'unit':'kg','target':100,'bar':-20} | 422", "plates | {'unit':'kg','target':100,'plates':[{'mass':0,'pairs':1}]} | 422",
-    "ramp | {'unit':'kg'} | 400", "ramp | {'unit':'kg','top':240,'lift':'curl'} | 400", "ramp | {'unit':'kg','top':240,'style':'even'} | 400",
+    "ramp | {'unit':'kg'} | 400", "ramp | {'unit':'kg','top':240,'lift':'curl'} | 400",
+    "ramp | {'unit':'kg','top':240,'style':'even'} | 400",
     "ramp | {'unit':'kg','top':240,'style':'fixed','jump':0} | 422", "ramp | {'unit':'kg','top':240,'style':'fixed','jump':1} | 422",
     "track | {'unit':'kg'} | 400", "track | {'unit':'kg','observations':[{'date':'2026-02-30','load':100,'reps':5}]} | 400",
     "track | {'unit':'kg','observations':[{'date':'2026-03-01','load':100}]} | 400",
@@ -77,7 +84,8 @@ class CalculatorTest {
     assertThat(ramp.get("steps").toString()).contains("{\"load\":20,\"reps\":10,\"perSide\":[]}")
         .contains("\"load\":182.5,\"reps\":3", "\"load\":212.5,\"reps\":2", "\"load\":227.5,\"reps\":1").doesNotContain("\"load\":240");
     JsonNode fixed = answer("ramp", "{'unit':'lb','top':405,'lift':'deadlift','style':'fixed'}");
-    assertThat(fixed.get("steps").toString()).as("135 and jumps of 90").contains("\"load\":135", "\"load\":225", "\"load\":315").doesNotContain("405");
+    assertThat(fixed.get("steps").toString()).as("135 and jumps of 90").contains("\"load\":135", "\"load\":225", "\"load\":315")
+        .doesNotContain("405");
     assertThat(answer("ramp", "{'unit':'kg','top':15}").get("steps").isEmpty()).isTrue();
   }
 
@@ -98,7 +106,8 @@ class CalculatorTest {
   @Test
   void tracksALog() {
     JsonNode track = answer("track", "{'unit':'kg','tested':{'load':200,'date':'2026-03-02'},'observations':["
-        + "{'date':'2026-03-09','load':180,'reps':1,'rpe':8},{'date':'2026-03-09','load':100,'reps':5,'rpe':5.5},{'date':'2026-02-27','load':150,'reps':5,'rpe':8},"
+        + "{'date':'2026-03-09','load':180,'reps':1,'rpe':8},{'date':'2026-03-09','load':100,'reps':5,'rpe':5.5},"
+        + "{'date':'2026-02-27','load':150,'reps':5,'rpe':8},"
         + "{'date':'2026-03-09','load':250,'reps':0}]}");
     assertThat(track.get("estimate").doubleValue()).isEqualTo(196.89);
     assertThat(track.get("sd").doubleValue()).isEqualTo(3);
@@ -112,7 +121,8 @@ class CalculatorTest {
   void tracksNothingAsNothing() {
     assertThat(answer("track", "{'unit':'kg','observations':[]}").toString())
         .isEqualTo("{\"points\":[],\"estimate\":null,\"sd\":null,\"skipped\":[]}");
-    JsonNode later = answer("track", "{'unit':'lb','observations':[{'date':'2026-01-01','load':300,'reps':1,'contest':true}],'at':'2026-03-02'}");
+    JsonNode later = answer("track", "{'unit':'lb','observations':[{'date':'2026-01-01','load':300,'reps':1,'contest':true}],"
+        + "'at':'2026-03-02'}");
     assertThat(later.get("estimate").doubleValue()).as("46 days beyond a fortnight: 300 · e^(−0.1012)").isEqualTo(271.13);
   }
 
@@ -140,9 +150,10 @@ class CalculatorTest {
   @ParameterizedTest
   @CsvSource({
     "sex=m&bodyMass=93&total=800, 400", "formula=best&sex=m&bodyMass=93&total=800, 400", "formula=dots&sex=x&bodyMass=93&total=800, 400",
-    "formula=dots&sex=m&total=800, 400", "formula=dots&sex=m&bodyMass=93&total=800&x=1, 400", "formula=wilks&sex=m&bodyMass=39&total=800, 422",
-    "formula=dots&sex=m&bodyMass=0&total=800, 422", "formula=dots&sex=m&bodyMass=93&total=-1, 422", "formula=dots&sex=m&bodyMass=93&total=3001, 422",
-    "formula=ipfgl&sex=m&bodyMass=93&total=800&equipment=raw, 400"})
+    "formula=dots&sex=m&total=800, 400", "formula=dots&sex=m&bodyMass=93&total=800&x=1, 400",
+    "formula=wilks&sex=m&bodyMass=39&total=800, 422",
+    "formula=dots&sex=m&bodyMass=0&total=800, 422", "formula=dots&sex=m&bodyMass=93&total=-1, 422",
+    "formula=dots&sex=m&bodyMass=93&total=3001, 422", "formula=ipfgl&sex=m&bodyMass=93&total=800&equipment=raw, 400"})
   void refusesPointsThatCannotBe(String query, int status) {
     assertThat(new Client(TestApp.running()).get("/api/v1/points?" + query).statusCode()).isEqualTo(status);
   }

@@ -64,8 +64,8 @@ class CallLimitTest {
   @ParameterizedTest
   @ValueSource(strings = {"/api/v1/plates", "/%61pi/v1/plates", "/api/v1/track"})
   void aBodyThatGushesIsCutAtItsLimit(String path) {
-    Raw.Answer answer = Raw.from(TestApp.running(), "127.0.0.33").send("POST", path, CallLimitTest::gushing, "Content-Type: application/json",
-        "Transfer-Encoding: chunked");
+    Raw.Answer answer = Raw.from(TestApp.running(), "127.0.0.33")
+        .send("POST", path, CallLimitTest::gushing, "Content-Type: application/json", "Transfer-Encoding: chunked");
     // where the rest was still under way the connection is cut, and the answer may be lost with it
     assertThat(answer.status()).isIn(413, 0);
   }
@@ -78,7 +78,8 @@ class CallLimitTest {
 
   @Test
   void aBodyWithoutItsLengthIsTakenUpToTheLimit(TestApp app) {
-    Raw.Answer answer = Raw.from(app, "127.0.0.34").send("POST", "/api/v1/plates", out -> out.write("1a\r\n{\"unit\":\"kg\",\"target\":100}\r\n0\r\n\r\n"
+    Raw.Answer answer = Raw.from(app, "127.0.0.34")
+        .send("POST", "/api/v1/plates", out -> out.write("1a\r\n{\"unit\":\"kg\",\"target\":100}\r\n0\r\n\r\n"
         .getBytes(StandardCharsets.US_ASCII)), "Content-Type: application/json", "Transfer-Encoding: chunked");
     assertThat(answer.status()).as(answer.body()).isEqualTo(200);
   }

@@ -63,9 +63,10 @@ class SecurityEventsTest {
     maren.get("/kit");
     maren.get("/me");
     maren.post("/logout", Map.of());
-    for (String event : List.of("ACCOUNT_MADE", "ACCOUNT_DISABLED", "ACCOUNT_ENABLED", "FEED_MADE", "FEED_REVOKED", "EXPORTED", "SIGN_IN_REFUSED", "SIGNED_IN",
-        "ACCESS_DENIED", "SIGNED_OUT")) {
-      assertThat(written()).as(event).anySatisfy(line -> assertThat(line).startsWith(event + " club=").contains(" account=").contains(" address=127.0.0.1"));
+    for (String event : List.of("ACCOUNT_MADE", "ACCOUNT_DISABLED", "ACCOUNT_ENABLED", "FEED_MADE", "FEED_REVOKED", "EXPORTED",
+        "SIGN_IN_REFUSED", "SIGNED_IN", "ACCESS_DENIED", "SIGNED_OUT")) {
+      assertThat(written()).as(event).anySatisfy(line -> assertThat(line).startsWith(event + " club=").contains(" account=")
+          .contains(" address=127.0.0.1"));
     }
     assertThat(token).hasSize(43);
     assertThat(written()).allSatisfy(line -> assertThat(line).doesNotContain("granite", "a wrong secret", "tarnbrook-demo", token, "\n"));

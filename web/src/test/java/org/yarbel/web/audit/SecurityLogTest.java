@@ -11,7 +11,8 @@ import org.junit.jupiter.api.Test;
 class SecurityLogTest {
   @Test
   void whatSomebodyTypesStaysOnItsLine() {
-    assertThat(SecurityLog.plain("sign-in as a\r\nSIGNED_IN club=1\u2028x\u202e\u001b[2J")).isEqualTo("sign-in as a??SIGNED_IN club=1?x??[2J");
+    assertThat(SecurityLog.plain("sign-in as a\r\nSIGNED_IN club=1\u2028x\u202e\u001b[2J"))
+        .isEqualTo("sign-in as a??SIGNED_IN club=1?x??[2J");
     assertThat(SecurityLog.plain("x".repeat(1000))).hasSize(200);
   }
 

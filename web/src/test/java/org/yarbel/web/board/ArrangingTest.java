@@ -38,7 +38,8 @@ class ArrangingTest {
 
     /** The lines in their order: lift, group, and whether it is a second time. */
     List<String> order() {
-      return app.jdbc().sql("select lift || coalesce(' ' || group_no, '') || case when link_of is null then '' else ' again' end from slot where session_id = :id order by position, id")
+      return app.jdbc().sql("select lift || coalesce(' ' || group_no, '') || case when link_of is null then '' else ' again' "
+          + "end from slot where session_id = :id order by position, id")
           .param("id", session()).query(String.class).list();
     }
 
@@ -87,7 +88,8 @@ class ArrangingTest {
     assertThat(day.order()).containsExactly("row 1", "plank 1", "leg-curl 1", "face-pull");
     assertThat(three.body()).as("three lines are a giant set").contains("selected=\"selected\">giant set</option>");
     day.post("/slots/" + day.slot("face-pull") + "/move", Map.of("by", "-1"));
-    assertThat(day.order()).as("between two lines of a group it joins them").containsExactly("row 1", "plank 1", "face-pull 1", "leg-curl 1");
+    assertThat(day.order()).as("between two lines of a group it joins them")
+        .containsExactly("row 1", "plank 1", "face-pull 1", "leg-curl 1");
     day.post("/slots/" + day.slot("plank") + "/leave", Map.of());
     assertThat(day.order()).as("out of the middle it goes behind").containsExactly("row 1", "face-pull 1", "leg-curl 1", "plank");
     day.post("/slots/" + day.slot("face-pull") + "/leave", Map.of());
@@ -106,7 +108,8 @@ class ArrangingTest {
     assertThat(day.order()).as("a group of one is none").containsExactly("row");
     day.undo(out);
     assertThat(day.order()).containsExactly("row 1", "plank 1");
-    assertThat(day.coach().get("/lifters/" + app.lifter("Ansel") + "/week?of=" + day.date()).body()).contains("selected=\"selected\">circuit</option>");
+    assertThat(day.coach().get("/lifters/" + app.lifter("Ansel") + "/week?of=" + day.date()).body())
+        .contains("selected=\"selected\">circuit</option>");
   }
 
   @Test
@@ -149,15 +152,20 @@ class ArrangingTest {
     assertThat(again.body()).contains("Done again at the end, as cool-down.").contains("The superset above once more");
     assertThat(day.order()).containsExactly("row 1", "plank 1", "squat", "row 2 again", "plank 2 again");
     assertThat(day.post("/sessions/" + day.session() + "/groups/1/again", Map.of()).body()).contains("It is done a second time already.");
-    long second = app.jdbc().sql("select min(id) from slot where session_id = :id and link_of is not null").param("id", day.session()).query(Long.class).single();
+    long second = app.jdbc().sql("select min(id) from slot where session_id = :id and link_of is not null")
+        .param("id", day.session()).query(Long.class).single();
     assertThat(day.post("/slots/" + second + "/move", Map.of("by", "-1")).body()).contains("It follows the line it does again");
     assertThat(day.post("/slots/" + second + "/leave", Map.of()).body()).contains("It follows the line it does again");
-    assertThat(day.post("/sessions/" + day.session() + "/groups/2", Map.of("kind", "CIRCUIT", "rounds", "5")).body()).contains("It follows the line it does again");
-    day.post("/slots/" + day.slot("row"), Map.of("kind", "PREPARE", "lift", "row", "work", "2x12 40kg", "version", version(app, day.slot("row"))));
-    assertThat(app.jdbc().sql("select work from slot where session_id = :id and link_of is not null order by position").param("id", day.session())
+    assertThat(day.post("/sessions/" + day.session() + "/groups/2", Map.of("kind", "CIRCUIT", "rounds", "5")).body())
+        .contains("It follows the line it does again");
+    day.post("/slots/" + day.slot("row"), Map.of("kind", "PREPARE", "lift", "row", "work", "2x12 40kg", "version",
+        version(app, day.slot("row"))));
+    assertThat(app.jdbc().sql("select work from slot where session_id = :id and link_of is not null order by position")
+        .param("id", day.session())
         .query(String.class).list()).as("what is written above").containsExactly("2x12 40kg", "hold 2x30s");
     day.post("/slots/" + day.slot("squat") + "/move", Map.of("before", "" + day.slot("plank")));
-    assertThat(day.order()).as("a line that joins is done twice too").containsExactly("row 1", "squat 1", "plank 1", "row 2 again", "plank 2 again", "squat 2 again");
+    assertThat(day.order()).as("a line that joins is done twice too").containsExactly("row 1", "squat 1", "plank 1", "row 2 again",
+        "plank 2 again", "squat 2 again");
     day.post("/sessions/" + day.session() + "/groups/2/dissolve", Map.of());
     assertThat(day.order()).containsExactly("row 1", "squat 1", "plank 1");
     day.undo(again);
@@ -179,7 +187,8 @@ class ArrangingTest {
           gen_random_uuid(), now(), 0 from slot where id = :slot""")
         .param("lifter", app.lifter("Ansel")).param("day", day.date()).param("slot", day.slot("row")).update();
     assertThat(day.post("/slots/" + day.slot("row") + "/leave", Map.of()).body()).contains("It stays: sets of this line are logged.");
-    assertThat(day.post("/sessions/" + day.session() + "/groups/1", Map.of("kind", "CIRCUIT", "rounds", "3")).body()).contains("It stays: sets of this group are logged.");
+    assertThat(day.post("/sessions/" + day.session() + "/groups/1", Map.of("kind", "CIRCUIT", "rounds", "3")).body())
+        .contains("It stays: sets of this group are logged.");
     assertThat(day.post("/sessions/" + day.session() + "/groups/1/dissolve", Map.of()).body()).contains("It stays");
     assertThat(day.order()).containsExactly("row 1", "plank 1");
   }
@@ -188,11 +197,13 @@ class ArrangingTest {
   void anotherClubsLinesAndSessionsAreNotThere(TestApp app) {
     Day day = Day.on(app, 5, "row 2x10 50kg", "plank hold 2x30s");
     for (String path : List.of("/slots/999999999/move", "/slots/999999999/join", "/slots/999999999/leave", "/sessions/999999999/groups/1",
-        "/sessions/999999999/groups/1/again", "/sessions/999999999/groups/1/dissolve", "/sessions/" + day.session() + "/groups/7", "/sessions/" + day.session() + "/groups/7/again")) {
+        "/sessions/999999999/groups/1/again", "/sessions/999999999/groups/1/dissolve", "/sessions/" + day.session() + "/groups/7",
+        "/sessions/" + day.session() + "/groups/7/again")) {
       assertThat(day.post(path, Map.of()).statusCode()).as(path).isEqualTo(404);
     }
     Client lifter = Client.of(app, "ansel");
-    assertThat(lifter.post("/slots/" + day.slot("row") + "/move", Map.of("by", "1"), HTMX).statusCode()).as("a lifter plans nothing").isEqualTo(403);
+    assertThat(lifter.post("/slots/" + day.slot("row") + "/move", Map.of("by", "1"), HTMX).statusCode())
+        .as("a lifter plans nothing").isEqualTo(403);
   }
 
   @Test
@@ -205,7 +216,8 @@ class ArrangingTest {
     typed.put("cues", "chest up");
     HttpResponse<String> refused = day.post("/slots/" + slot, typed);
     assertThat(refused.statusCode()).isEqualTo(422);
-    assertThat(refused.body()).contains("Write the load as a number over 0").contains("value=\"abc\"").contains("but &#39;banana&#39; is not.")
+    assertThat(refused.body()).contains("Write the load as a number over 0").contains("value=\"abc\"")
+        .contains("but &#39;banana&#39; is not.")
         .contains("value=\"20x10 banana\"").contains("value=\"chest up\"").contains("Not saved yet: see below.");
     typed.put("gearFrom", "80");
     typed.put("ramp", "20x10 60x5 80x2");
@@ -213,14 +225,16 @@ class ArrangingTest {
     HttpResponse<String> saved = day.post("/slots/" + slot, typed);
     assertThat(saved.body()).contains("Saved.").contains("left to the lifter · belt from 80 kg · why: slow out of the hole");
     String card = day.coach().card(day.session()).body();
-    assertThat(card).contains("Left to you.").contains("Gear: belt from 80 kg").contains("Cues: chest up").contains("Mind: stop if the knee hurts")
+    assertThat(card).contains("Left to you.").contains("Gear: belt from 80 kg").contains("Cues: chest up")
+        .contains("Mind: stop if the knee hurts")
         .contains("20×10  60×5  80×2");
     typed.put("version", version(app, slot));
     typed.put("work", "3x5 65kg");
     assertThat(day.post("/slots/" + slot, typed).statusCode()).isEqualTo(200);
     assertThat(day.coach().card(day.session()).body()).as("a lower top: the hand-written steps below it stay")
         .contains("20×10  60×5<").doesNotContain("80×2");
-    assertThat(day.post("/slots/" + slot, Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 75kg", "version", version(app, slot))).body())
+    assertThat(day.post("/slots/" + slot, Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 75kg", "version",
+        version(app, slot))).body())
         .as("a form without these fields leaves them").contains("why: slow out of the hole");
   }
 
@@ -231,8 +245,10 @@ class ArrangingTest {
     String typing = coach.post(path, Map.of("lift", "squat", "work", "5x5 75% re", "caret", "10"), HTMX).body();
     assertThat(typing).contains("data-whole=\"5x5 75% rest 2:00\"").contains("The word &#39;re&#39; is not known here.");
     String whole = coach.post(path, Map.of("lift", "squat", "work", "1x1 @8; 4x4 -15%"), HTMX).body();
-    assertThat(whole).contains("A single at RPE 8. 4 sets of 4 at 15 % under the single.").as("nobody is typing").doesNotContain("class=\"next\"");
+    assertThat(whole).contains("A single at RPE 8. 4 sets of 4 at 15 % under the single.").as("nobody is typing")
+        .doesNotContain("class=\"next\"");
     String caution = coach.post(path, Map.of("lift", "deadlift", "work", "1xAMRAP 80%"), HTMX).body();
-    assertThat(caution).contains("When the lower back rounds under the load").contains("A lower back that rounds under load is how backs are hurt.");
+    assertThat(caution).contains("When the lower back rounds under the load")
+        .contains("A lower back that rounds under load is how backs are hurt.");
   }
 }

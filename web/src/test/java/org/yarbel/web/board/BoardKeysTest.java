@@ -79,13 +79,15 @@ class BoardKeysTest {
     Someone lifter = Someone.called(app, "Imelda Frost", Map.of("squat", "200"));
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
     browser.desk().signIn("coach").open(lifter.at("/week?of=" + MONDAY));
-    browser.drag(browser.find("#day-" + MONDAY + " .slot[data-slot] .handle"), browser.find("#day-" + MONDAY.plusDays(2) + " .day-label"), 8);
+    browser.drag(browser.find("#day-" + MONDAY + " .slot[data-slot] .handle"),
+        browser.find("#day-" + MONDAY.plusDays(2) + " .day-label"), 8);
     browser.awaitText("#board > .said", "Moved to Wed 4 Mar.");
     assertThat(lifter.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 70%");
     assertThat(browser.find("#day-" + MONDAY.plusDays(2) + " .slot[data-slot] .lift").getAttribute("value")).isEqualTo("Squat");
     browser.press("form[action$='/undo'] button");
     browser.awaitText(".week-bar .said", "The days stand as before.");
-    browser.drag(browser.find("#day-" + MONDAY + " .slot[data-slot] .handle"), browser.find("#day-" + MONDAY.plusDays(3) + " .day-label"), 8);
+    browser.drag(browser.find("#day-" + MONDAY + " .slot[data-slot] .handle"),
+        browser.find("#day-" + MONDAY.plusDays(3) + " .day-label"), 8);
     browser.awaitText("#board > .said", "Moved to Thu 5 Mar.");
     assertThat(browser.all(".week-bar .said")).as("the word of what was before").isEmpty();
     assertThat(browser.complaints()).isEmpty();

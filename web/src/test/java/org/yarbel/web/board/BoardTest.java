@@ -39,7 +39,8 @@ class BoardTest {
     }
 
     List<String> stored() {
-      return app.jdbc().sql("select s.work from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d")
+      return app.jdbc().sql("select s.work from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l "
+          + "and t.day = :d")
           .param("l", lifter).param("d", day).query(String.class).list();
     }
   }
@@ -75,7 +76,8 @@ class BoardTest {
     String days = "/lifters/" + written.lifter() + "/days/" + written.day() + "/slots";
     HttpResponse<String> refused = written.coach().post(days, Map.of("kind", "MAIN", "lift", "Front squad", "work", "3x5 135lb"), HTMX);
     assertThat(refused.statusCode()).isEqualTo(422);
-    assertThat(refused.body()).contains("There is no lift &#39;Front squad&#39;. Maybe front-squat?", "value=\"Front squad\"", "value=\"3x5 135lb\"");
+    assertThat(refused.body()).contains("There is no lift &#39;Front squad&#39;. Maybe front-squat?", "value=\"Front squad\"",
+        "value=\"3x5 135lb\"");
     assertThat(written.coach().post(days, Map.of("kind", "MAIN", "lift", " front Squat ", "work", "3x5 135lb"), HTMX).body())
         .contains("value=\"Front squat\"");
     HttpResponse<String> changed = written.coach().post("/slots/" + written.slot(),
@@ -92,7 +94,8 @@ class BoardTest {
     assertThat(written.stored()).containsExactly("5x5 225lb rest 2:00");
     long slot = written.slot();
     assertThat(written.save(slot, 0, "5x5 230lb").statusCode()).isEqualTo(200);
-    assertThat(written.save(slot, 0, "5x5  230 lb").statusCode()).as("the same again, as Enter and leaving the field send it").isEqualTo(200);
+    assertThat(written.save(slot, 0, "5x5  230 lb").statusCode()).as("the same again, as Enter and leaving the field send it")
+        .isEqualTo(200);
     HttpResponse<String> second = written.save(slot, 0, "5x5 235lb");
     assertThat(second.statusCode()).isEqualTo(409);
     assertThat(second.body()).contains("meanwhile this line was changed to 5x5 230lb").contains("value=\"5x5 235lb\"");
@@ -134,7 +137,8 @@ class BoardTest {
   @Test
   void changesOnlyWhatLiesAhead(TestApp app) {
     Written written = Written.on(app, 4);
-    long past = app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day < :d and s.kind = 'MAIN' limit 1")
+    long past = app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l "
+        + "and t.day < :d and s.kind = 'MAIN' limit 1")
         .param("l", written.lifter()).param("d", TestApp.TODAY).query(Long.class).single();
     int version = app.jdbc().sql("select version from slot where id = :id").param("id", past).query(Integer.class).single();
     HttpResponse<String> refused = written.save(past, version, "1x1 500lb");

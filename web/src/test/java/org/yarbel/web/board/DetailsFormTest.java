@@ -22,7 +22,8 @@ class DetailsFormTest {
 
   @Test
   void whatItWritesIsWhatItReadsBack() {
-    Details details = form("these", List.of("STRAPS", "BELT", "CAPE"), "142,5", "grip gives out", "60x5 100x3").check(MassUnit.KG).details().orElseThrow();
+    Details details = form("these", List.of("STRAPS", "BELT", "CAPE"), "142,5", "grip gives out", "60x5 100x3").check(MassUnit.KG)
+        .details().orElseThrow();
     assertThat(details.gearWords()).as("known gear only, in its own order").isEqualTo("belt, straps from 142.5 kg");
     assertThat(details.ramp()).isEqualTo("60x5 100x3 kg");
     assertThat(DetailsForm.of(details).check(MassUnit.KG).details()).contains(details);
@@ -48,6 +49,7 @@ class DetailsFormTest {
 
   @Test
   void collectsAllProblemsAtOnce() {
-    assertThat(form("these", null, "x", "y".repeat(201), "z").check(MassUnit.LB).errors()).containsOnlyKeys("gearFrom", "ramp", "reason", "pieces");
+    assertThat(form("these", null, "x", "y".repeat(201), "z").check(MassUnit.LB).errors())
+        .containsOnlyKeys("gearFrom", "ramp", "reason", "pieces");
   }
 }

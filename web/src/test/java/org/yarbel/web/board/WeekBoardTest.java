@@ -94,7 +94,8 @@ class WeekBoardTest {
     Someone lifter = Someone.called(app, "Fenella Cross", NUMBERS);
     lifter.add(MONDAY, "MAIN", "squat", "3x5 75% @8");
     String week = lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body();
-    assertThat(week).contains("75 % for 5 is about RPE 5, but RPE 8 is written.").contains("<b>1 doubt</b>".replace("<b>", "<b class=\"doubt\">"))
+    assertThat(week).contains("75 % for 5 is about RPE 5, but RPE 8 is written.")
+        .contains("<b>1 doubt</b>".replace("<b>", "<b class=\"doubt\">"))
         .contains("Our own default. The chart after Helms et al. 2016.").contains("<span class=\"was\">150 ×3</span> → <b>165 ×3</b>");
     assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "squat") + "/mend", Map.of("work", "3x5 83% @8")).body())
         .contains("Mended: Squat 3x5 83% @8").contains("Undo");
@@ -121,7 +122,8 @@ class WeekBoardTest {
     String quiet = lifter.post(lifter.at("/silences"), Map.of("check", "percent-against-rpe", "lift", "squat", "reason",
         "pauses make it harder", "of", "" + MONDAY)).body();
     assertThat(quiet).doesNotContain("but RPE 8 is written").contains("pauses make it harder");
-    lifter.post(lifter.at("/silences"), Map.of("check", "open-set", "lift", "bench", "reason", "safeties are always set", "of", "" + MONDAY));
+    lifter.post(lifter.at("/silences"), Map.of("check", "open-set", "lift", "bench", "reason", "safeties are always set", "of",
+        "" + MONDAY));
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).doesNotContain("An open set near failure");
     long silence = app.jdbc().sql("select min(id) from silence where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
     assertThat(lifter.post("/silences/" + silence + "/end", Map.of("of", "" + MONDAY)).body()).contains("but RPE 8 is written")
@@ -160,8 +162,10 @@ class WeekBoardTest {
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
     LocalDate far = TestApp.TODAY.plusYears(2);
     String line = "/slots/" + lifter.slot(MONDAY, "squat") + "/to";
-    assertThat(lifter.post(line, Map.of("to", "" + far)).body()).contains("Nothing moved: choose a day within two years of today, not " + far);
-    assertThat(lifter.post(lifter.at("/days/" + MONDAY + "/copy"), Map.of("to", "" + far)).body()).contains("Nothing copied: choose a day within two years of today");
+    assertThat(lifter.post(line, Map.of("to", "" + far)).body())
+        .contains("Nothing moved: choose a day within two years of today, not " + far);
+    assertThat(lifter.post(lifter.at("/days/" + MONDAY + "/copy"), Map.of("to", "" + far)).body())
+        .contains("Nothing copied: choose a day within two years of today");
     assertThat(lifter.post(line, Map.of("to", "" + far.minusDays(1), "copy", "1")).body()).contains("Copied to ");
   }
 
@@ -174,11 +178,13 @@ class WeekBoardTest {
     Matcher form = Pattern.compile("name=\"to\" value=\"([\\d-]+)\"><input type=\"hidden\" name=\"lines\" value=\"(\\d+)\"").matcher(board);
     assertThat(form.find()).as("the move stands beside the fault").isTrue();
     LocalDate to = LocalDate.parse(form.group(1));
-    assertThat(lifter.post(lifter.at("/week/move"), Map.of("lines", form.group(2), "to", "" + to, "of", "" + MONDAY)).body()).contains("Moved to ").doesNotContain(
+    assertThat(lifter.post(lifter.at("/week/move"), Map.of("lines", form.group(2), "to", "" + to, "of", "" + MONDAY)).body())
+        .contains("Moved to ").doesNotContain(
         "hard on Monday and again on Tuesday");
     assertThat(lifter.on(to)).containsExactly("squat 5x5 80%");
     Someone other = Someone.called(app, "Seraphina Doll", NUMBERS);
-    assertThat(other.coach().post(other.at("/week/move"), Map.of("lines", form.group(2), "to", "" + MONDAY)).statusCode()).as("a line of somebody else").isEqualTo(404);
+    assertThat(other.coach().post(other.at("/week/move"), Map.of("lines", form.group(2), "to", "" + MONDAY)).statusCode())
+        .as("a line of somebody else").isEqualTo(404);
     lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
     assertThat(lifter.on(to)).isEmpty();
   }
@@ -186,7 +192,8 @@ class WeekBoardTest {
   /** Our own plans pass our own checks: at most one doubt a week in median over the twelve of the demo and the weeks written for them. */
   @Test
   void theDemosOwnWeeksAreHardlyDoubted(TestApp app) {
-    List<Long> twelve = app.jdbc().sql("select l.id from lifter l join demo_week d on d.club_id = l.club_id order by l.id limit 12").query(Long.class).list();
+    List<Long> twelve = app.jdbc().sql("select l.id from lifter l join demo_week d on d.club_id = l.club_id order by l.id limit 12")
+        .query(Long.class).list();
     Someone anyone = Someone.called(app, "Odalys Finch", NUMBERS);
     List<Long> doubts = new ArrayList<>();
     for (long id : twelve) {
@@ -207,14 +214,16 @@ class WeekBoardTest {
     for (int week = 0; week <= 7; week++) {
       lifter.add(MONDAY.minusWeeks(week), "MAIN", "squat", "3x5 70%");
     }
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).as("weeks in which nothing was lifted are no training").doesNotContain(
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).as("weeks in which nothing was lifted are no training")
+        .doesNotContain(
         "without a deload");
     for (int week = 1; week <= 7; week++) {
       lifter.lift(MONDAY.minusWeeks(week), "squat", 5, 5, 5);
     }
     // an intermediate is due after six
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("This is week 8 without a deload");
-    app.jdbc().sql("insert into deload_week (id, club_id, lifter_id, monday, kind) select nextval('yarbel_id'), club_id, id, :m, 'HALF_LOAD' from lifter where id = :l")
+    app.jdbc().sql("insert into deload_week (id, club_id, lifter_id, monday, kind) select nextval('yarbel_id'), club_id, id, "
+        + ":m, 'HALF_LOAD' from lifter where id = :l")
         .param("m", MONDAY.minusWeeks(4)).param("l", lifter.id()).update();
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).doesNotContain("without a deload;");
   }
@@ -229,7 +238,8 @@ class WeekBoardTest {
     assertThat(grid).contains("160 ×3").contains("165 ×3").contains("3 hard sets, 2.4 t").contains("nothing written");
     long slot = lifter.slot(MONDAY, "squat");
     assertThat(lifter.post("/slots/" + slot + "/cell", Map.of("work", "3x5 @11", "version", "0")).statusCode()).isEqualTo(422);
-    assertThat(lifter.post("/slots/" + slot + "/cell", Map.of("work", "3x5 70%", "version", "0")).body()).contains("Saved.").contains("140 ×3");
+    assertThat(lifter.post("/slots/" + slot + "/cell", Map.of("work", "3x5 70%", "version", "0")).body()).contains("Saved.")
+        .contains("140 ×3");
     var meanwhile = lifter.post("/slots/" + slot + "/cell", Map.of("work", "3x5 71%", "version", "0"));
     assertThat(meanwhile.statusCode()).isEqualTo(409);
     assertThat(meanwhile.body()).contains("Meanwhile it was changed to 3x5 70%").contains("value=\"3x5 71%\"");
@@ -252,19 +262,23 @@ class WeekBoardTest {
     String board = one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "kind", "MAIN", "lift", "squat",
         "work", "3x5 80%")).body();
     assertThat(board).contains("Written for 2 of 2, each with their own loads.").contains("160 ×3").contains("80 ×3");
-    String ids = Pattern.compile("name=\"change\" value=\"(\\d+)\"").matcher(board).results().map(found -> found.group(1)).collect(Collectors.joining(","));
-    other.post("/slots/" + other.slot(MONDAY.plusDays(2), "squat"), Map.of("version", "0", "kind", "MAIN", "lift", "squat", "work", "3x5 77.5%"));
+    String ids = Pattern.compile("name=\"change\" value=\"(\\d+)\"").matcher(board).results().map(found -> found.group(1))
+        .collect(Collectors.joining(","));
+    other.post("/slots/" + other.slot(MONDAY.plusDays(2), "squat"), Map.of("version", "0", "kind", "MAIN", "lift", "squat", "work",
+        "3x5 77.5%"));
     assertThat(one.post("/groups/" + group + "/undo", Map.of("of", "" + MONDAY, "change", ids)).body())
         .contains("Taken back for 1. 1 changed or begun since: those stay.");
     assertThat(one.on(MONDAY.plusDays(2))).isEmpty();
-    other.post("/slots/" + other.slot(MONDAY.plusDays(2), "squat"), Map.of("version", "" + other.version(other.slot(MONDAY.plusDays(2), "squat")),
-        "kind", "MAIN", "lift", "squat", "work", "3x5 80%"));
+    other.post("/slots/" + other.slot(MONDAY.plusDays(2), "squat"),
+        Map.of("version", "" + other.version(other.slot(MONDAY.plusDays(2), "squat")), "kind", "MAIN", "lift", "squat", "work", "3x5 80%"));
     one.add(MONDAY.plusDays(2), "MAIN", "squat", "3x5 80%");
-    one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 80%", "work", "3x5 75%"));
+    one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 80%", "work",
+        "3x5 75%"));
     assertThat(one.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");
     assertThat(other.on(MONDAY.plusDays(2))).containsExactly("squat 3x5 75%");
     // several levels, for all of the group at once
-    one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 75%", "work", "3x5 70%"));
+    one.post("/groups/" + group + "/lines", Map.of("of", "" + MONDAY, "weekday", "3", "lift", "squat", "was", "3x5 75%", "work",
+        "3x5 70%"));
     for (String before : List.of("squat 3x5 75%", "squat 3x5 80%")) {
       one.post("/groups/" + group + "/undo", Map.of("of", "" + MONDAY));
       assertThat(one.on(MONDAY.plusDays(2))).containsExactly(before);
@@ -320,13 +334,15 @@ class WeekBoardTest {
     lifter.add(MONDAY, "MAIN", "squat", "6x3 80%");
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).as("nothing was lifted").doesNotContain("hard sets after");
     lifter.lift(MONDAY.minusWeeks(1), "squat", 3, 3, 3, 2);
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Squat: 6 hard sets after 4 on average").doesNotContain("class=\"tick\"");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Squat: 6 hard sets after 4 on average")
+        .doesNotContain("class=\"tick\"");
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.minusWeeks(1))).body()).contains("4 logged");
     String card = lifter.coach().card(app.jdbc().sql("select session_id from slot where id = :id")
         .param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single()).body();
     assertThat(card).contains("160");
     lifter.lift(MONDAY, "squat", 3, 3);
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).containsPattern("(?s)class=\"tick\".*class=\"tick\"").contains("160 ×6");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).containsPattern("(?s)class=\"tick\".*class=\"tick\"")
+        .contains("160 ×6");
   }
 
   @Test
@@ -334,7 +350,8 @@ class WeekBoardTest {
     Someone lifter = Someone.called(app, "Zacharias Holm", Map.of("squat", "200"));
     for (String page : List.of("/week", "/progressions", "/ledger", "")) {
       String body = lifter.coach().get(lifter.at(page)).body();
-      String nav = body.substring(body.indexOf("<nav aria-label=\"Lifter\""), body.indexOf("</nav>", body.indexOf("<nav aria-label=\"Lifter\"")));
+      String nav = body.substring(body.indexOf("<nav aria-label=\"Lifter\""),
+          body.indexOf("</nav>", body.indexOf("<nav aria-label=\"Lifter\"")));
       assertThat(nav).as(page).contains(lifter.at("/week"), lifter.at("/progressions"), lifter.at("/ledger"), lifter.at("\""));
       assertThat(nav).as(page).containsOnlyOnce("aria-current");
     }

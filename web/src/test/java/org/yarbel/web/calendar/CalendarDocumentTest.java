@@ -14,7 +14,8 @@ class CalendarDocumentTest {
   private static final Instant NOW = Instant.parse("2026-03-02T12:00:00Z");
 
   private static String written(String title, String text) {
-    return CalendarDocument.write("Maren, training", List.of(new CalendarDocument.CalendarEntry("session-1@yarbel", LocalDate.of(2026, 3, 4), title, text, "")), NOW);
+    return CalendarDocument.write("Maren, training",
+        List.of(new CalendarDocument.CalendarEntry("session-1@yarbel", LocalDate.of(2026, 3, 4), title, text, "")), NOW);
   }
 
   private static String unfolded(String calendar) {
@@ -24,7 +25,8 @@ class CalendarDocumentTest {
   @Test
   void linesHaveSeventyFiveOctetsAtMostInAnyScript() {
     String text = written("Kniebeuge für Ærøskøbing", "深蹲 5x5 深蹲 5x5 深蹲 5x5 深蹲 5x5 深蹲 5x5 深蹲 5x5 深蹲 5x5 深蹲 5x5 深蹲 5x5");
-    assertThat(Arrays.asList(text.split("\r\n"))).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(75));
+    assertThat(Arrays.asList(text.split("\r\n"))).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length)
+        .isLessThanOrEqualTo(75));
     assertThat(unfolded(text)).contains("SUMMARY:Kniebeuge für Ærøskøbing").contains("深蹲 5x5 深蹲");
   }
 
@@ -36,12 +38,14 @@ class CalendarDocumentTest {
 
   @Test
   void anEventIsAWholeDayWithItsNameAndTime() {
-    assertThat(unfolded(written("Squat", ""))).contains("DTSTART;VALUE=DATE:20260304\r\n").contains("UID:session-1@yarbel\r\n").contains("DTSTAMP:20260302T120000Z\r\n")
+    assertThat(unfolded(written("Squat", ""))).contains("DTSTART;VALUE=DATE:20260304\r\n").contains("UID:session-1@yarbel\r\n")
+        .contains("DTSTAMP:20260302T120000Z\r\n")
         .contains("TRANSP:TRANSPARENT\r\n").doesNotContain("DESCRIPTION").doesNotContain("LOCATION");
   }
 
   @Test
   void aCalendarWithoutDaysIsStillOne() {
-    assertThat(CalendarDocument.write("Nobody", List.of(), NOW)).startsWith("BEGIN:VCALENDAR\r\n").contains("PRODID:-//Yarbel//").endsWith("END:VCALENDAR\r\n");
+    assertThat(CalendarDocument.write("Nobody", List.of(), NOW)).startsWith("BEGIN:VCALENDAR\r\n").contains("PRODID:-//Yarbel//")
+        .endsWith("END:VCALENDAR\r\n");
   }
 }

@@ -32,12 +32,15 @@ class CalendarTest {
     String text = Client.of(app, "coach").get("/lifters/" + app.lifter("Maren") + "/calendar.ics").body();
     Calendar calendar = new CalendarBuilder().build(new StringReader(text));
     calendar.validate();
-    List<String> titles = calendar.<VEvent>getComponents(Component.VEVENT).stream().map(event -> event.getRequiredProperty(Property.DTSTART).getValue() + " "
+    List<String> titles = calendar.<VEvent>getComponents(Component.VEVENT).stream()
+        .map(event -> event.getRequiredProperty(Property.DTSTART).getValue() + " "
         + event.getRequiredProperty(Property.SUMMARY).getValue()).toList();
     LocalDate contest = TestApp.TODAY.plusWeeks(5).plusDays(5);
-    assertThat(titles).contains(contest.toString().replace("-", "") + " Lowmoor Open", contest.minusDays(1).toString().replace("-", "") + " Weigh-in, Lowmoor Open");
+    assertThat(titles).contains(contest.toString().replace("-", "") + " Lowmoor Open", contest.minusDays(1).toString()
+        .replace("-", "") + " Weigh-in, Lowmoor Open");
     assertThat(titles).anyMatch(title -> title.startsWith(TestApp.TODAY.toString().replace("-", "") + " Squat"));
-    assertThat(calendar.<VEvent>getComponents(Component.VEVENT)).extracting(event -> event.getRequiredProperty(Property.UID).getValue()).doesNotHaveDuplicates();
+    assertThat(calendar.<VEvent>getComponents(Component.VEVENT))
+        .extracting(event -> event.getRequiredProperty(Property.UID).getValue()).doesNotHaveDuplicates();
   }
 
   /** RFC 5545, 3.1: lines end in CRLF and have 75 octets at most; 3.6: VERSION and PRODID once; 3.6.1: DTSTAMP and UID in every event. */
@@ -46,7 +49,8 @@ class CalendarTest {
     String text = Client.of(app, "coach").get("/lifters/" + app.lifter("Emeric") + "/calendar.ics").body();
     assertThat(text).startsWith("BEGIN:VCALENDAR\r\n").endsWith("END:VCALENDAR\r\n");
     assertThat(text.replace("\r\n", "")).doesNotContain("\n").doesNotContain("\r");
-    assertThat(Arrays.asList(text.split("\r\n"))).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(75));
+    assertThat(Arrays.asList(text.split("\r\n"))).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length)
+        .isLessThanOrEqualTo(75));
     assertThat(text.split("VERSION:2.0", -1)).hasSize(2);
     int events = text.split("BEGIN:VEVENT", -1).length - 1;
     assertThat(events).as("the whole long plan, written or not").isGreaterThan(30);
@@ -65,9 +69,11 @@ class CalendarTest {
     assertThat(feed.statusCode()).isEqualTo(200);
     assertThat(feed.body()).contains("Squat 5x5 70%");
     assertThat(feed.headers().firstValue("Content-Type")).hasValue("text/calendar;charset=UTF-8");
-    assertThat(app.jdbc().sql("select count(*) from calendar_feed where token_hash = :t").param("t", path.substring(7, 50)).query(Long.class).single())
+    assertThat(app.jdbc().sql("select count(*) from calendar_feed where token_hash = :t").param("t", path.substring(7, 50))
+        .query(Long.class).single())
         .as("only its hash is kept").isZero();
-    assertThat(someone.coach().get(someone.at("/calendar")).body()).as("shown once").doesNotContain(path).contains("An address is in force since");
+    assertThat(someone.coach().get(someone.at("/calendar")).body()).as("shown once").doesNotContain(path)
+        .contains("An address is in force since");
     someone.post(someone.at("/calendar"), Map.of());
     assertThat(new Client(app).get(path).statusCode()).as("another takes its place").isEqualTo(404);
     Matcher second = ADDRESS.matcher(someone.post(someone.at("/calendar"), Map.of()).body());

@@ -21,7 +21,8 @@ import org.yarbel.web.support.TestApp;
 @ExtendWith(TestApp.class)
 class CardDocumentTest {
   private static CardDocument issued(TestApp app, long session) {
-    return app.bean(CoreJson.class).read(app.jdbc().sql("select document from card_issue where session_id = :id order by number desc limit 1")
+    return app.bean(CoreJson.class).read(app.jdbc()
+        .sql("select document from card_issue where session_id = :id order by number desc limit 1")
         .param("id", session).query(String.class).single(), CardDocument.class);
   }
 
@@ -109,7 +110,8 @@ class CardDocumentTest {
       maren.post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slot), "part", "" + set,
           "set", "1", "issue", "1", "seen", "-1", "load", "170", "reps", "1", "outcome", "done", "sure", "1"));
     }
-    List<String> asked = app.jdbc().sql("select asked_ng / 1000000000000.0 || ' x ' || asked_reps from logged_set where session_id = :id order by part")
+    List<String> asked = app.jdbc().sql("select asked_ng / 1000000000000.0 || ' x ' || asked_reps from logged_set where "
+        + "session_id = :id order by part")
         .param("id", session).query(String.class).list();
     assertThat(asked.get(1)).as("the back-off was asked from the 170 that was lifted: 144.5").startsWith("145.0").endsWith(" x 4");
   }

@@ -52,7 +52,8 @@ class CardKindsTest {
     long session = session(app, "Brannoc", BEFORE_THE_DEMO, 1, "sandbag-carry carry 2x20m 90kg in 60s", "plank hold 1x40s");
     Client lifter = Client.of(app, "brannoc");
     String card = lifter.card(session).body();
-    assertThat(card).contains("20 m").contains("Clear landing, nobody&#39;s hands or feet under it.").contains("name=\"metres\"").contains("name=\"seconds\"");
+    assertThat(card).contains("20 m").contains("Clear landing, nobody&#39;s hands or feet under it.").contains("name=\"metres\"")
+        .contains("name=\"seconds\"");
     Map<String, String> carried = entry(line(app, session, 1), "90", "1");
     carried.put("seconds", "38");
     carried.put("metres", "17,5");
@@ -74,7 +75,8 @@ class CardKindsTest {
     Map<String, String> cluster = entry(line(app, session, 1), "300", "5");
     lifter.post("/sessions/" + session + "/sets", cluster);
     assertThat(numbers(app)).as("five singles of 300 are no five in a row").isEqualTo(before);
-    assertThat(app.jdbc().sql("select tells_of_max from logged_set where session_id = :id").param("id", session).query(Boolean.class).single()).isFalse();
+    assertThat(app.jdbc().sql("select tells_of_max from logged_set where session_id = :id").param("id", session)
+        .query(Boolean.class).single()).isFalse();
   }
 
   private static String numbers(TestApp app) {
@@ -129,7 +131,8 @@ class CardKindsTest {
 
   @Test
   void holdsMinutesAndTemposHaveTheirClocksAndEachSignalCanBeMuted(TestApp app, Browser browser) {
-    long session = session(app, "Tamsin", BEFORE_THE_DEMO, 3, "plank hold 1x2s", "squat emom 2x1 60% every 3s", "bench 1x2 60% tempo 1-0-X-0", "squat carry 1x20m 60kg");
+    long session = session(app, "Tamsin", BEFORE_THE_DEMO, 3, "plank hold 1x2s", "squat emom 2x1 60% every 3s",
+        "bench 1x2 60% tempo 1-0-X-0", "squat carry 1x20m 60kg");
     browser.signIn("tamsin").phone().card(session);
     mute(browser);
     for (String kind : List.of("sound", "vibration", "flash")) {
@@ -171,7 +174,8 @@ class CardKindsTest {
       browser.press(OPEN + "button[value=missed]");
       browser.awaitText("#queue-note", "kept on this phone");
       browser.awaitText(OPEN + ".ways", "No rep of the top set was made.");
-      assertThat(browser.text(OPEN + ".ways")).as("the phone found out by itself").contains("A lighter top: ").contains("−10 %: ").contains("As planned: ");
+      assertThat(browser.text(OPEN + ".ways")).as("the phone found out by itself").contains("A lighter top: ").contains("−10 %: ")
+          .contains("As planned: ");
     } finally {
       browser.offline(false);
     }
@@ -181,8 +185,10 @@ class CardKindsTest {
     assertThat(lighter).as("5 % lighter, down to what loads").isLessThanOrEqualTo(0.95 * planned).isGreaterThan(0.95 * planned - 2.5);
     browser.press(OPEN + ".btn-go[name=outcome]");
     browser.awaitText(OPEN + "h2", "back-off 1 of 3");
-    assertThat(Double.parseDouble(browser.text(OPEN + ".big .number"))).as("15 % under what was made").isCloseTo(0.85 * lighter, within(1.25));
-    assertThat(app.jdbc().sql("select reps from logged_set where session_id = :s order by set_number").param("s", session).query(Integer.class).list())
+    assertThat(Double.parseDouble(browser.text(OPEN + ".big .number"))).as("15 % under what was made")
+        .isCloseTo(0.85 * lighter, within(1.25));
+    assertThat(app.jdbc().sql("select reps from logged_set where session_id = :s order by set_number").param("s", session)
+        .query(Integer.class).list())
         .as("the miss stays").containsExactly(0, 1);
   }
 
@@ -213,7 +219,8 @@ class CardKindsTest {
     second.put("rpe", "8");
     second.put("sure", "1");
     assertThat(lifter.post("/sessions/" + session + "/sets", second).statusCode()).isLessThan(400);
-    assertThat(lifter.card(session).body()).contains("not needed").containsPattern("id=\"panel-" + line(app, session, 1) + "-2-1\"(?![^>]* hidden)");
+    assertThat(lifter.card(session).body()).contains("not needed")
+        .containsPattern("id=\"panel-" + line(app, session, 1) + "-2-1\"(?![^>]* hidden)");
   }
 
   @Test
@@ -249,12 +256,13 @@ class CardKindsTest {
   @Test
   void aFullSessionOfEightLinesFitsOneSideOfPaperInDigitsThatCanBeReadFromTheFloor(TestApp app, Browser browser) {
     long session = session(app, "Maren", BEFORE_THE_DEMO, 1, "squat 1x1 @8; 4x4 -15%", "bench 5x5 75%", "deadlift build 3 @8; 3x3 -10%",
-        "front-squat 1x3 80%; 3xAMRAP -7.5% each", "squat cluster 3x5 88% gap 20s rest 4:00", "bench 10x2 55% rest 45s tempo 2-1-X-0 chains 10kg",
-        "deadlift series 100/120/140/160kg", "bench 3x8-12 60%");
+        "front-squat 1x3 80%; 3xAMRAP -7.5% each", "squat cluster 3x5 88% gap 20s rest 4:00",
+        "bench 10x2 55% rest 45s tempo 2-1-X-0 chains 10kg", "deadlift series 100/120/140/160kg", "bench 3x8-12 60%");
     browser.signIn("coach").desk().card(session);
     String pdf = (String) browser.driver().executeCdpCommand("Page.printToPDF", Map.of("preferCSSPageSize", true)).get("data");
     String text = new String(java.util.Base64.getDecoder().decode(pdf), java.nio.charset.StandardCharsets.ISO_8859_1);
-    assertThat(Pattern.compile("/Type\\s*/Pages[^>]*/Count (\\d+)|/Count (\\d+)[^>]*/Type\\s*/Pages").matcher(text).results().map(MatchResult::group).toList())
+    assertThat(Pattern.compile("/Type\\s*/Pages[^>]*/Count (\\d+)|/Count (\\d+)[^>]*/Type\\s*/Pages").matcher(text).results()
+        .map(MatchResult::group).toList())
         .as("one A4 side").singleElement().asString().contains("/Count 1");
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
     try {
@@ -264,7 +272,8 @@ class CardKindsTest {
       assertThat(digitHeight(browser, ".paper-ramp") / millimetre).as("ramps").isGreaterThanOrEqualTo(3.5);
       assertThat(browser.all(".paper article")).hasSize(8);
       assertThat(browser.find(".entry").isDisplayed()).as("no form on paper").isFalse();
-      Object ramp = browser.driver().executeScript("return [...document.querySelectorAll('.paper-ramp')].every(r => r.scrollWidth <= r.clientWidth && r.clientHeight < 30)");
+      Object ramp = browser.driver().executeScript("return [...document.querySelectorAll('.paper-ramp')].every(r => "
+          + "r.scrollWidth <= r.clientWidth && r.clientHeight < 30)");
       assertThat(ramp).as("a ramp in one line").isEqualTo(true);
     } finally {
       browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));

@@ -29,7 +29,8 @@ class CardTest {
     /** Of a day that is not ahead: a year before the one it is planned on. */
     static Lifting on(TestApp app, LocalDate day) {
       if (day.isAfter(TestApp.TODAY)) {
-        app.jdbc().sql("update training_session set day = :past where id = :id").param("past", day.minusYears(1)).param("id", app.session("Odile", day)).update();
+        app.jdbc().sql("update training_session set day = :past where id = :id").param("past", day.minusYears(1))
+            .param("id", app.session("Odile", day)).update();
         return ahead(app, day.minusYears(1));
       }
       return ahead(app, day);
@@ -63,7 +64,8 @@ class CardTest {
     }
 
     List<String> logged() {
-      return app.jdbc().sql("select load_ng / 1000000000000.0 || 'x' || reps from logged_set where session_id = :id and line::text = :line order by part, set_number")
+      return app.jdbc().sql("select load_ng / 1000000000000.0 || 'x' || reps from logged_set where session_id = :id and "
+          + "line::text = :line order by part, set_number")
           .param("id", session).param("line", line).query(String.class).list()
           .stream().map(text -> text.replaceAll("\\.?0+x", "x")).toList();
     }
@@ -147,7 +149,8 @@ class CardTest {
     HttpResponse<String> asked = lifting.log(entry);
     assertThat(asked.statusCode()).isEqualTo(422);
     assertThat(asked.body()).contains("Is it kg or lb? " + pounds + " kg was typed, " + planned + " kg was planned.");
-    assertThat(asked.body()).as("the figure that may be meant, as a button").containsPattern("name=\"instead\"[^>]*value=\"" + planned.replaceAll("\\..*", "") + "[0-9.]*\"");
+    assertThat(asked.body()).as("the figure that may be meant, as a button")
+        .containsPattern("name=\"instead\"[^>]*value=\"" + planned.replaceAll("\\..*", "") + "[0-9.]*\"");
     Map<String, String> meant = new HashMap<>(entry);
     meant.put("instead", planned);
     meant.put("was", "done");
@@ -176,7 +179,8 @@ class CardTest {
     early.put("sure", "1");
     assertThat(ahead.log(early).statusCode()).isEqualTo(200);
     assertThat(ahead.issues()).as("its first set").isEqualTo(1);
-    assertThat(app.jdbc().sql("select day from logged_set where session_id = :id").param("id", ahead.session()).query(LocalDate.class).single())
+    assertThat(app.jdbc().sql("select day from logged_set where session_id = :id").param("id", ahead.session())
+        .query(LocalDate.class).single())
         .as("lifted today, whatever day it was planned for").isEqualTo(TestApp.TODAY);
     assertThat(Lifting.on(app, TestApp.TODAY).issues()).as("its day").isEqualTo(1);
   }
@@ -191,8 +195,10 @@ class CardTest {
         .map(client -> CompletableFuture.supplyAsync(() -> client.card(session)))
         .toList();
     assertThat(opened).allSatisfy(page -> assertThat(page.join().statusCode()).isEqualTo(200));
-    assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :id").param("id", session).query(Long.class).single()).isEqualTo(1);
-    app.jdbc().sql("update training_session set day = :day where id = :id").param("day", TestApp.TODAY.plusDays(1)).param("id", session).update();
+    assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :id").param("id", session).query(Long.class)
+        .single()).isEqualTo(1);
+    app.jdbc().sql("update training_session set day = :day where id = :id").param("day", TestApp.TODAY.plusDays(1))
+        .param("id", session).update();
   }
 
   @Test
@@ -228,13 +234,17 @@ class CardTest {
   void endingASessionTellsWhatIsLeftAndGoesOnAgain(TestApp app) {
     Lifting lifting = Lifting.on(app, TestApp.TODAY.plusDays(16));
     assertThat(lifting.log(lifting.entry(1, 1, lifting.planned(), "3", "")).statusCode()).isEqualTo(200);
-    HttpResponse<String> ended = lifting.odile().post("/sessions/" + lifting.session() + "/end", Map.of("why-" + lifting.line(), "could-not"), HTMX);
+    HttpResponse<String> ended = lifting.odile()
+        .post("/sessions/" + lifting.session() + "/end", Map.of("why-" + lifting.line(), "could-not"), HTMX);
     assertThat(ended.statusCode()).isEqualTo(200);
     assertThat(ended.body()).contains("Go on");
-    assertThat(app.jdbc().sql("select why from left_sets where line::text = :s").param("s", lifting.line()).query(String.class).single()).isEqualTo("COULD_NOT");
+    assertThat(app.jdbc().sql("select why from left_sets where line::text = :s").param("s", lifting.line()).query(String.class)
+        .single()).isEqualTo("COULD_NOT");
     assertThat(lifting.odile().post("/sessions/" + lifting.session() + "/go-on", Map.of(), HTMX).statusCode()).isEqualTo(200);
-    assertThat(app.jdbc().sql("select count(*) from left_sets where line::text = :s").param("s", lifting.line()).query(Long.class).single()).isZero();
-    assertThat(Client.of(app, "brannoc").post("/sessions/" + lifting.session() + "/end", Map.of(), HTMX).statusCode()).as("somebody else's").isEqualTo(404);
+    assertThat(app.jdbc().sql("select count(*) from left_sets where line::text = :s").param("s", lifting.line()).query(Long.class)
+        .single()).isZero();
+    assertThat(Client.of(app, "brannoc").post("/sessions/" + lifting.session() + "/end", Map.of(), HTMX).statusCode())
+        .as("somebody else's").isEqualTo(404);
   }
 
   @Test
@@ -244,7 +254,8 @@ class CardTest {
     List<String> panels = Pattern.compile("data-panel-id=\"([^\"]+)\"").matcher(first).results().map(found -> found.group(1)).toList();
     String third = lifting.line() + "-1-3";
     String fourth = panels.get(panels.indexOf(third) + 1);
-    HttpResponse<String> answer = lifting.odile().post("/sessions/" + lifting.session() + "/sets", lifting.entry(1, 3, lifting.planned(), "3", ""));
+    HttpResponse<String> answer = lifting.odile()
+        .post("/sessions/" + lifting.session() + "/sets", lifting.entry(1, 3, lifting.planned(), "3", ""));
     assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith("?after=" + third);
     String after = lifting.odile().get("/sessions/" + lifting.session() + "/card?after=" + third).body();
     assertThat(after).as("not back to the first").containsPattern("id=\"panel-" + fourth + "\"(?![^>]* hidden)");

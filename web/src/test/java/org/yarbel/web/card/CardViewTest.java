@@ -34,7 +34,8 @@ class CardViewTest {
         "lift.1", "squat", "load.1", "200", "how.1", "tested", "on.1", "2026-02-20"));
     coach.get("/lifters/" + app.lifter(name) + "/week");
     for (String line : lines) {
-      coach.post("/lifters/" + app.lifter(name) + "/days/" + TestApp.TODAY + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", line));
+      coach.post("/lifters/" + app.lifter(name) + "/days/" + TestApp.TODAY + "/slots",
+          Map.of("kind", "MAIN", "lift", "squat", "work", line));
     }
     return app.session(name, TestApp.TODAY);
   }
@@ -64,7 +65,8 @@ class CardViewTest {
     assertThat(view.panels().get(0)).satisfies(panel -> {
       assertThat(panel.rest()).isEqualTo(240);
       assertThat(panel.usual()).as("written").isFalse();
-      assertThat(panel.next()).endsWith(", back-off 1 of 2: " + view.panels().stream().filter(p -> !p.set().attempt()).toList().get(1).set().load() + " × 4");
+      assertThat(panel.next()).endsWith(", back-off 1 of 2: " + view.panels().stream().filter(p -> !p.set().attempt()).toList()
+          .get(1).set().load() + " × 4");
     });
     assertThat(view(app, session, last).current()).isEqualTo(last);
     assertThat(view(app, session, "99-9-9").current()).as("no such set").isEqualTo(first);
@@ -79,7 +81,8 @@ class CardViewTest {
     long session = session(app, "Merrin Stow", "3x5 75%");
     Client coach = Client.of(app, "coach");
     coach.get("/lifters/" + app.lifter("Merrin") + "/week");
-    app.jdbc().sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), club_id, id, 9, 'SECOND', 'bench', '3x5 75%', 0 from training_session where id = :id")
+    app.jdbc().sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select "
+        + "nextval('yarbel_id'), club_id, id, 9, 'SECOND', 'bench', '3x5 75%', 0 from training_session where id = :id")
         .param("id", session).update();
     CardView view = view(app, session, null);
     assertThat(view.slots()).hasSize(2);

@@ -15,7 +15,8 @@ class EntryFormTest {
   private static final String LINE = UUID.randomUUID().toString();
 
   private static EntryForm form(String load, String reps, String rpe, String outcome) {
-    return new EntryForm(UUID.randomUUID().toString(), LINE, 1, 1, 1, -1, load, reps, rpe, null, outcome, null, null, null, null, null, null);
+    return new EntryForm(UUID.randomUUID().toString(), LINE, 1, 1, 1, -1, load, reps, rpe, null, outcome, null, null, null, null,
+        null, null);
   }
 
   @ParameterizedTest

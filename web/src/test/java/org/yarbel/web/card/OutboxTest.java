@@ -59,7 +59,8 @@ class OutboxTest {
   }
 
   private List<String> logged() {
-    return someone.app().jdbc().sql("select (load_ng / 1000000000000.0)::numeric(6,1) || 'x' || reps from logged_set where session_id = :s order by part, set_number")
+    return someone.app().jdbc().sql("select (load_ng / 1000000000000.0)::numeric(6,1) || 'x' || reps from logged_set where "
+        + "session_id = :s order by part, set_number")
         .param("s", session).query(String.class).list();
   }
 
@@ -79,7 +80,8 @@ class OutboxTest {
     browser.awaitText(".overview .is-done", "185");
     // the kept card is brought up to date by the answer itself
     new WebDriverWait(browser.driver(), Duration.ofSeconds(10)).until(driver -> browser.driver().executeAsyncScript(
-        "const done = arguments[0]; caches.match(location.pathname).then((kept) => kept.text()).then((page) => done(page.includes('is-done')))"));
+        "const done = arguments[0]; caches.match(location.pathname).then((kept) => kept.text()).then((page) => "
+            + "done(page.includes('is-done')))"));
     browser.offline(true);
     browser.open("/sessions/" + session + "/card");
     browser.awaitText("#kept-note", "No signal");
@@ -110,9 +112,10 @@ class OutboxTest {
     Client lifter = Client.of(app, email());
     String old = lifter.get("/sessions/" + session + "/card").body();
     assertThat(old).contains("Done:");
-    Map<String, String> stale = new HashMap<>(Map.of("key", app.jdbc().sql("select entry_key::text from logged_set where session_id = :s").param("s", session)
-        .query(String.class).single(), "slot", app.line(someone.slot(TestApp.TODAY, "squat")), "part", "1", "set", "1", "issue", "1", "seen", "-1",
-        "load", "200", "reps", "1", "outcome", "done"));
+    Map<String, String> stale = new HashMap<>(Map.of("key",
+        app.jdbc().sql("select entry_key::text from logged_set where session_id = :s").param("s", session)
+        .query(String.class).single(), "slot", app.line(someone.slot(TestApp.TODAY, "squat")), "part", "1", "set", "1", "issue",
+        "1", "seen", "-1", "load", "200", "reps", "1", "outcome", "done"));
     assertThat(lifter.post("/sessions/" + session + "/sets", stale).statusCode()).isEqualTo(409);
     stale.put("set", "2");
     stale.put("part", "2");
@@ -201,7 +204,8 @@ class OutboxTest {
     browser.offline(true);
     log(browser, "900");
     browser.awaitText("#queue-note", "1 entry is kept");
-    assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-outbox')")).contains("900").doesNotContain("_csrf");
+    assertThat((String) browser.driver().executeScript("return localStorage.getItem('yarbel-outbox')")).contains("900")
+        .doesNotContain("_csrf");
     asksToSignOut(browser);
     browser.press("#sign-out-anyway");
     browser.awaitText("#queue-note", "you are still signed in, and nothing was dropped");
@@ -229,7 +233,8 @@ class OutboxTest {
     browser.open("/me");
     signOut(browser);
     browser.awaitText("h1", "Sign in");
-    assertThat((Boolean) browser.driver().executeAsyncScript("const done = arguments[0]; caches.match('/sessions/" + session + "/card').then((kept) => done(Boolean(kept)))"))
+    assertThat((Boolean) browser.driver().executeAsyncScript("const done = arguments[0]; caches.match('/sessions/" + session
+        + "/card').then((kept) => done(Boolean(kept)))"))
         .as("the card is gone from the phone").isFalse();
   }
 
@@ -249,7 +254,8 @@ class OutboxTest {
     for (String header : List.of("Sec-Purpose", "Purpose", "X-Moz")) {
       lifter.get("/sessions/" + session + "/card", header, "prefetch");
     }
-    assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :s").param("s", session).query(Integer.class).single()).isZero();
+    assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :s").param("s", session).query(Integer.class)
+        .single()).isZero();
     assertThat(lifter.card(session).body()).contains("card 1");
   }
 

@@ -24,10 +24,11 @@ class LoadSourceJsonTest {
   private static final Mass MAX = Mass.of("200", MassUnit.KG);
 
   @ParameterizedTest
-  @ValueSource(strings = {"3x5 75-80% tm", "3x5 @8", "1x1 90%; 3x5 -5% each", "1x1 90%; 3x5 -10kg", "1x1 90%; 3x5 80% top", "3x5 100kg", "3x5", "3x5 bw+10kg",
-      "3x3 60% chains 20kg at top"})
+  @ValueSource(strings = {"3x5 75-80% tm", "3x5 @8", "1x1 90%; 3x5 -5% each", "1x1 90%; 3x5 -10kg", "1x1 90%; 3x5 80% top",
+      "3x5 100kg", "3x5", "3x5 bw+10kg", "3x3 60% chains 20kg at top"})
   void isReadBackAsItWasWritten(String work) {
-    Resolver.Request request = new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED, new MaxNumbers(MAX, MAX, MAX.scaled(0.9), null), Map.of(),
+    Resolver.Request request = new Resolver.Request(WorkLine.parse(work), Basis.ESTIMATED,
+        new MaxNumbers(MAX, MAX, MAX.scaled(0.9), null), Map.of(),
         Mass.of("90", MassUnit.KG), Loadables.of(Kit.standard(MassUnit.KG)), MassUnit.KG, EffortChart.HOUSE,
         Movement.SQUAT, false, List.of(), null, null);
     CoreJson json = new CoreJson();

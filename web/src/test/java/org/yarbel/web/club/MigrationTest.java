@@ -22,9 +22,11 @@ class MigrationTest {
     old.target("1").load().migrate();
     JdbcClient.create(app.owner()).sql("set search_path = older; "
         + "insert into club values (1, 'Older', 'UTC', 'LB'); "
-        + "insert into place values (1, 1, 'Hall', 'LB', 45 * 453592370000, 5 * 453592370000, 0), (2, 1, 'Bare', 'KG', 20000000000000, 0, 0); "
+        + "insert into place values (1, 1, 'Hall', 'LB', 45 * 453592370000, 5 * 453592370000, 0), (2, 1, 'Bare', 'KG', "
+        + "20000000000000, 0, 0); "
         + "insert into plate values (1, 1, 1, 45 * 453592370000, 10), (2, 1, 1, 2.5 * 453592370000, 3); "
-        + "insert into lifter (id, club_id, place_id, name, unit, body_mass_ng, version) values (1, 1, 1, 'Older', 'LB', 90000000000000, 0); "
+        + "insert into lifter (id, club_id, place_id, name, unit, body_mass_ng, version) values (1, 1, 1, 'Older', 'LB', "
+        + "90000000000000, 0); "
         + "set search_path = public").update();
     old.target("latest").load().migrate();
     PlaceKit kit = kit(app, 1);
@@ -32,7 +34,8 @@ class MigrationTest {
     assertThat(kit.collars().text()).isEqualTo("5 lb");
     assertThat(kit.plates()).extracting(p -> p.size().toString() + "x" + p.pairs()).containsExactly("45 lbx10", "2.5 lbx3");
     assertThat(kit(app, 2).plates()).isEmpty();
-    assertThat(JdbcClient.create(app.owner()).sql("select mass_ng from older.weigh_in").query(Long.class).single()).isEqualTo(90_000_000_000_000L);
+    assertThat(JdbcClient.create(app.owner()).sql("select mass_ng from older.weigh_in").query(Long.class).single())
+        .isEqualTo(90_000_000_000_000L);
     JdbcClient.create(app.owner()).sql("drop schema older cascade").update();
   }
 
@@ -62,15 +65,19 @@ class MigrationTest {
         insert into left_sets (club_id, session_id, slot_id, why, ended_at) values (1, 5, 8, 'COULD_NOT', now());
         set search_path = public""").update();
     old.target("latest").load().migrate();
-    assertThat(jdbc.sql("select p.id from numbered.progression p join numbered.slot s on s.progression = p.ref").query(Long.class).list()).containsExactly(40L);
-    assertThat(jdbc.sql("select l.lift from numbered.logged_set l join numbered.slot s on s.ref = l.line").query(String.class).list()).containsExactly("squat");
-    assertThat(jdbc.sql("select l.why from numbered.left_sets l join numbered.slot s on s.ref = l.line where s.lift = 'bench'").query(String.class).list())
+    assertThat(jdbc.sql("select p.id from numbered.progression p join numbered.slot s on s.progression = p.ref").query(Long.class)
+        .list()).containsExactly(40L);
+    assertThat(jdbc.sql("select l.lift from numbered.logged_set l join numbered.slot s on s.ref = l.line").query(String.class)
+        .list()).containsExactly("squat");
+    assertThat(jdbc.sql("select l.why from numbered.left_sets l join numbered.slot s on s.ref = l.line where s.lift = 'bench'")
+        .query(String.class).list())
         .containsExactly("COULD_NOT");
     assertThat(jdbc.sql("""
         select i.number || ' ' || (s ->> 'lift') || ' ' || coalesce(l.lift, 'nothing logged') || (case when jsonb_exists(s, 'slotId') then ' numbered' else '' end)
         from numbered.card_issue i cross join jsonb_array_elements(i.document::jsonb -> 'slots') with ordinality e (s, at)
         left join numbered.logged_set l on l.line::text = s ->> 'ref' order by i.number, at""").query(String.class).list())
-        .as("a line that is gone is one on its card and in the log").containsExactly("1 row row", "1 squat squat", "2 squat squat", "2 bench nothing logged");
+        .as("a line that is gone is one on its card and in the log").containsExactly("1 row row", "1 squat squat", "2 squat squat",
+            "2 bench nothing logged");
     assertThat(jdbc.sql("select jsonb_path_query_array(document::jsonb, '$.order[*].line')::text from numbered.card_issue order by number")
         .query(String.class).list()).as("the bench first, which is the second").containsExactly("[]", "[2, 1]");
     jdbc.sql("drop schema numbered cascade").update();
@@ -78,7 +85,8 @@ class MigrationTest {
 
   private static PlaceKit kit(TestApp app, long place) {
     return app.bean(CoreJson.class).read(
-        JdbcClient.create(app.owner()).sql("select kit from older.place where id = :id").param("id", place).query(String.class).single(), PlaceKit.class);
+        JdbcClient.create(app.owner()).sql("select kit from older.place where id = :id").param("id", place).query(String.class)
+        .single(), PlaceKit.class);
   }
 
   @Test

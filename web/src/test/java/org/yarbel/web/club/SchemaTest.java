@@ -44,11 +44,14 @@ class SchemaTest {
 
   @Test
   void theApplicationsRoleReadsAndWritesRowsAndNothingElse(TestApp app) {
-    for (String beyond : List.of("create table more (id int)", "alter table lifter add column more int", "drop table lifter", "create role more",
-        "truncate logged_set", "copy lifter to '/tmp/lifters'", "create schema more", "select pg_read_file('/etc/passwd')", "alter role yarbel superuser")) {
+    for (String beyond : List.of("create table more (id int)", "alter table lifter add column more int", "drop table lifter",
+        "create role more",
+        "truncate logged_set", "copy lifter to '/tmp/lifters'", "create schema more", "select pg_read_file('/etc/passwd')",
+        "alter role yarbel superuser")) {
       assertThatThrownBy(() -> app.jdbc().sql(beyond).update()).as(beyond).isInstanceOf(DataAccessException.class);
     }
-    assertThat(app.jdbc().sql("select count(*) from pg_class c join pg_roles r on r.oid = c.relowner where r.rolname = 'yarbel'").query(Integer.class).single())
+    assertThat(app.jdbc().sql("select count(*) from pg_class c join pg_roles r on r.oid = c.relowner where r.rolname = 'yarbel'")
+        .query(Integer.class).single())
         .as("what it owns").isZero();
   }
 }

@@ -47,7 +47,8 @@ class DemoProgramTest {
   void everyMethodIsUsedBySomebodyAndEverybodyUsesOne() {
     assertThat(DemoPrograms.all()).hasSize(12).allSatisfy(program -> assertThat(program.methods()).as(program.name()).isNotEmpty());
     assertThat(DemoPrograms.all().stream().flatMap(program -> program.methods().stream()).map(DemoProgram.Uses::method))
-        .as("those of a long plan are used by its blocks").containsAll(Arrays.stream(Method.values()).filter(method -> !LONG.contains(method)).toList());
+        .as("those of a long plan are used by its blocks")
+        .containsAll(Arrays.stream(Method.values()).filter(method -> !LONG.contains(method)).toList());
   }
 
   @Test

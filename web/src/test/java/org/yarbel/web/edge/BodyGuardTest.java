@@ -114,19 +114,25 @@ class BodyGuardTest {
       }
       out.flush();
       assertThat(answer(socket)).startsWith("HTTP/1.1 403").endsWith("not for you");
-      out.write("POST /reads HTTP/1.1\r\nHost: localhost\r\nContent-Length: 3\r\nConnection: close\r\n\r\nabc".getBytes(StandardCharsets.ISO_8859_1));
-      assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.ISO_8859_1)).as("the line goes on").startsWith("HTTP/1.1 200").endsWith("3");
+      out.write("POST /reads HTTP/1.1\r\nHost: localhost\r\nContent-Length: 3\r\nConnection: close\r\n\r\nabc"
+          .getBytes(StandardCharsets.ISO_8859_1));
+      assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.ISO_8859_1)).as("the line goes on")
+          .startsWith("HTTP/1.1 200").endsWith("3");
     }
   }
 
-  /** RFC 9112, section 6.3: differing or unreadable lengths are refused; with a transfer coding the length counts for nothing and the line is closed. */
+  /**
+   * RFC 9112, section 6.3: differing or unreadable lengths are refused; with a transfer coding the length counts for
+   * nothing and the line is closed.
+   */
   @Test
   void nothingIsSmuggledBehindALengthThatIsNone() throws Exception {
     String hidden = "\r\n\r\nPOST /reads HTTP/1.1\r\nHost: localhost\r\nContent-Length: 0\r\n\r\n";
     for (String lengths : List.of("Content-Length: 3\r\nContent-Length: 50", "Content-Length: three", "Content-Length: -1")) {
       assertThat(allOf(asks("/reads", lengths), "abc" + hidden)).as(lengths).startsWith("HTTP/1.1 400").containsOnlyOnce("HTTP/1.1");
     }
-    assertThat(allOf(asks("/reads", "Content-Length: 5", "Transfer-Encoding: chunked"), "0" + hidden)).as("two ways of saying where it ends")
+    assertThat(allOf(asks("/reads", "Content-Length: 5", "Transfer-Encoding: chunked"), "0" + hidden))
+        .as("two ways of saying where it ends")
         .containsOnlyOnce("HTTP/1.1");
   }
 

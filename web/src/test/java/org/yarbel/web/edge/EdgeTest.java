@@ -40,7 +40,8 @@ class EdgeTest {
     long began = System.nanoTime();
     assertThat(client.postJson("/api/v1/plates", "{\"unit\":\"kg\",\"target\":" + number + "}").statusCode()).isIn(400, 422);
     assertThat(client.postJson("/api/v1/track", "{\"unit\":\"kg\",\"observations\":["
-        + String.join(",", Collections.nCopies(20, "{\"date\":\"2026-03-02\",\"load\":" + number + ",\"reps\":3}")) + "]}").statusCode()).isIn(400, 422);
+        + String.join(",", Collections.nCopies(20, "{\"date\":\"2026-03-02\",\"load\":" + number + ",\"reps\":3}")) + "]}")
+        .statusCode()).isIn(400, 422);
     assertThat(client.get("/api/v1/estimate?load=" + number + "&reps=5&unit=kg").statusCode()).isEqualTo(400);
     assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(AT_ONCE);
   }
@@ -51,13 +52,15 @@ class EdgeTest {
     String digits = "9".repeat(60_000);
     long began = System.nanoTime();
     assertThat(coach.post("/checks", Map.of("ramp-step", digits, "deload-weeks", "1e-10000000")).statusCode()).isEqualTo(422);
-    assertThat(coach.post("/lifters/" + app.lifter("Maren") + "/week/line", Map.of("lift", "Squat", "work", digits + "kg 5x5")).statusCode()).isEqualTo(200);
+    assertThat(coach.post("/lifters/" + app.lifter("Maren") + "/week/line", Map.of("lift", "Squat", "work", digits + "kg 5x5"))
+        .statusCode()).isEqualTo(200);
     assertThat(coach.get("/workbench?tool=plates&target=1e-10000000").statusCode()).isLessThan(500);
     assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(AT_ONCE);
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"/kit/%s", "/lifts", "/lifters/%s", "/lifters/%s/sheet", "/lifters/%s/week", "/lifters/%s/weeks", "/lifters/%s/runway", "/contests", "/account"})
+  @ValueSource(strings = {"/kit/%s", "/lifts", "/lifters/%s", "/lifters/%s/sheet", "/lifters/%s/week", "/lifters/%s/weeks",
+      "/lifters/%s/runway", "/contests", "/account"})
   void noAddressPutsWordsOrLinksIntoAPage(String path) {
     TestApp app = TestApp.running();
     String id = path.startsWith("/kit") ? app.hall() : Long.toString(app.lifter("Maren"));
@@ -68,8 +71,8 @@ class EdgeTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"SESSION=", "SESSION=%00", "SESSION=AA==", "SESSION=AAAA", "SESSION=\u0000", "SESSION=!!!;SESSION=AAECAw==", "SESSION=' or 1=1",
-      "token=%00", "device=%00; wanted=%ff"})
+  @ValueSource(strings = {"SESSION=", "SESSION=%00", "SESSION=AA==", "SESSION=AAAA", "SESSION=\u0000",
+      "SESSION=!!!;SESSION=AAECAw==", "SESSION=' or 1=1", "token=%00", "device=%00; wanted=%ff"})
   void aCookieThatWasNeverOursIsNone(String cookie) {
     for (String path : List.of("/login", "/css/yarbel.css", "/", "/nowhere")) {
       assertThat(Raw.of(TestApp.running()).get(path, "Cookie: " + cookie).status()).as(path).isIn(200, 302, 400, 404);
@@ -79,14 +82,16 @@ class EdgeTest {
   @Test
   void signsThatNobodyTypesAreDropped(TestApp app) {
     Someone someone = Someone.called(app, "Plain Text", Map.of());
-    assertThat(someone.coach().post(someone.at("/days/2026-03-02/slots"), Map.of("kind", "MAIN", "lift", "Squ\0at", "work", "5x\0005 100kg")).statusCode())
+    assertThat(someone.coach().post(someone.at("/days/2026-03-02/slots"), Map.of("kind", "MAIN", "lift", "Squ\0at", "work",
+        "5x\0005 100kg")).statusCode())
         .isEqualTo(200);
     assertThat(someone.on(TestApp.TODAY)).containsExactly("squat 5x5 100kg");
     assertThat(PlainText.of("a\0b\ud800c\udc00d\ud83d\ude00")).isEqualTo("abcd\ud83d\ude00");
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"/%00", "/lifters/%00/week", "/..%2f..%2fetc/passwd", "/;x=1/", "//login", "/login%0d%0aSet-Cookie:x=y", "/%c0%ae%c0%ae/", "/%"})
+  @ValueSource(strings = {"/%00", "/lifters/%00/week", "/..%2f..%2fetc/passwd", "/;x=1/", "//login", "/login%0d%0aSet-Cookie:x=y",
+      "/%c0%ae%c0%ae/", "/%"})
   void anOddPathIsRefusedOnOurPage(String path) {
     Raw.Answer answer = Raw.of(TestApp.running()).get(path);
     assertThat(answer.status()).isIn(302, 400, 404);
@@ -94,7 +99,8 @@ class EdgeTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"//elsewhere.example", "/\t/elsewhere.example", "/\n/elsewhere.example", "/\\elsewhere.example", "https://elsewhere.example", "javascript:alert(1)",
+  @ValueSource(strings = {"//elsewhere.example", "/\t/elsewhere.example", "/\n/elsewhere.example", "/\\elsewhere.example",
+      "https://elsewhere.example", "javascript:alert(1)",
       "/%0a\u0000", "", "lifters", "/\u2028/x"})
   void nobodyIsSentElsewhere(String wanted) {
     assertThat(Back.to(wanted)).isEqualTo("/");
@@ -134,9 +140,11 @@ class EdgeTest {
     Address address = new Address(house, new StandardEnvironment());
     assertThat(address.base()).isEqualTo("https://club.example");
     assertThat(address.secure()).isTrue();
-    assertThatThrownBy(() -> new Address(new YarbelProperties(false, null, null, URI.create("club.example"), null, null, null), new StandardEnvironment()))
+    assertThatThrownBy(() -> new Address(new YarbelProperties(false, null, null, URI.create("club.example"), null, null, null),
+        new StandardEnvironment()))
         .hasMessage("The base address must look like https://club.example but was club.example");
-    assertThatThrownBy(() -> new Address(new YarbelProperties(false, null, null, null, List.of(".*"), null, null), new StandardEnvironment()))
+    assertThatThrownBy(() -> new Address(new YarbelProperties(false, null, null, null, List.of(".*"), null, null),
+        new StandardEnvironment()))
         .hasMessageContaining("but was .*");
   }
 
@@ -146,7 +154,8 @@ class EdgeTest {
     String path = "/lifters/" + app.lifter("Maren") + "/calendar";
     maren.get(path);
     maren.post(path, Map.of(), "X-Forwarded-Host", "elsewhere.example", "X-Forwarded-Proto", "https");
-    assertThat(maren.get(path).body()).contains("http://127.0.0.1:" + app.url("").replaceFirst(".*:", "") + "/feeds/").doesNotContain("elsewhere.example");
+    assertThat(maren.get(path).body()).contains("http://127.0.0.1:" + app.url("").replaceFirst(".*:", "") + "/feeds/")
+        .doesNotContain("elsewhere.example");
     for (int i = 0; i < 12; i++) {
       maren.get(path);
       maren.post(path, Map.of());
@@ -189,12 +198,15 @@ class EdgeTest {
       assertThat(Client.of(app, "maren").get("/me").body()).as("told to those who can do something").doesNotContain("MB free");
       disk.found(40L << 20);
       assertThat(someone.coach().get("/lifts").body()).contains("Only sets that were lifted are written down");
-      HttpResponse<String> refused = someone.coach().post(someone.at("/days/2026-03-04/slots"), Map.of("kind", "MAIN", "lift", "Squat", "work", "5x5 100kg"));
+      HttpResponse<String> refused = someone.coach()
+          .post(someone.at("/days/2026-03-04/slots"), Map.of("kind", "MAIN", "lift", "Squat", "work", "5x5 100kg"));
       assertThat(refused.statusCode()).isEqualTo(507);
       assertThat(refused.body()).contains("No room on the disk").contains("Nothing was changed.");
-      assertThat(someone.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slot), "part", "1", "set", "1",
+      assertThat(someone.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot",
+          app.line(slot), "part", "1", "set", "1",
           "issue", "1", "seen", "-1", "load", "100", "reps", "5", "outcome", "done")).statusCode()).isLessThan(400);
-      assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :s").param("s", session).query(Integer.class).single()).isEqualTo(1);
+      assertThat(app.jdbc().sql("select count(*) from logged_set where session_id = :s").param("s", session).query(Integer.class)
+          .single()).isEqualTo(1);
     } finally {
       disk.found(Long.MAX_VALUE);
     }

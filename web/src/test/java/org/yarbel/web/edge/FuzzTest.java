@@ -130,7 +130,8 @@ class FuzzTest {
     theirs.put("slots", Stream.concat(house.slotsOf(other).stream(), neighbour.ids("slot").stream()).toList());
     Fuzzer fuzzer = new Fuzzer(app);
     Map<String, String> before = House.tables(app.jdbc(), null);
-    List<Fuzzer.Call> calls = fuzzer.calls(7, 5 * fuzzer.mappings(), theirs, true).stream().filter(call -> !call.path().startsWith("/setup")).toList();
+    List<Fuzzer.Call> calls = fuzzer.calls(7, 5 * fuzzer.mappings(), theirs, true).stream()
+        .filter(call -> !call.path().startsWith("/setup")).toList();
     assertThat(sent(house, calls, i -> 1)).isEmpty();
     assertThat(House.tables(app.jdbc(), null)).as("all tables").isEqualTo(before);
   }
@@ -144,8 +145,8 @@ class FuzzTest {
     lifter.get("/sessions/" + own + "/card");
     Map<String, String> before = House.tables(app.jdbc(), null);
     for (String outcome : List.of("clear", "done", "missed")) {
-      lifter.post("/sessions/" + own + "/sets", Map.of("slot", app.line(theirs), "part", "1", "set", "1", "issue", "1", "seen", "-1", "load", "100", "reps", "1",
-          "key", UUID.randomUUID().toString(), "outcome", outcome));
+      lifter.post("/sessions/" + own + "/sets", Map.of("slot", app.line(theirs), "part", "1", "set", "1", "issue", "1", "seen",
+          "-1", "load", "100", "reps", "1", "key", UUID.randomUUID().toString(), "outcome", outcome));
     }
     assertThat(House.tables(app.jdbc(), null)).isEqualTo(before);
   }

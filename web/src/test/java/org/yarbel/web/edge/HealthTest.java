@@ -25,7 +25,8 @@ class HealthTest {
 
   @Test
   void readyIsWhatServesWithItsDatabase(TestApp app) {
-    assertThat(Raw.from(app, "127.0.0.1").get("/health/readiness").body()).contains("\"readinessState\":{").contains("\"db\":{").doesNotContain("room");
+    assertThat(Raw.from(app, "127.0.0.1").get("/health/readiness").body()).contains("\"readinessState\":{").contains("\"db\":{")
+        .doesNotContain("room");
     assertThat(Raw.from(app, "127.0.0.1").get("/health/liveness").status()).isEqualTo(200);
   }
 

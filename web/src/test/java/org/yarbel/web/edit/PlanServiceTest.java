@@ -104,6 +104,7 @@ class PlanServiceTest {
     Slot slot = as(app, 4, coach -> coach.add("3x3 80kg").slot());
     SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
     assertThatThrownBy(() -> app.bean(CurrentClub.class).within(-1L, () ->
-        app.bean(PlanService.class).write(slot.id(), 0, PlanService.TypedWork.of(SlotKind.MAIN, SQUAT, "1x1 100kg"), who))).isInstanceOf(NotFound.class);
+        app.bean(PlanService.class).write(slot.id(), 0, PlanService.TypedWork.of(SlotKind.MAIN, SQUAT, "1x1 100kg"), who)))
+        .isInstanceOf(NotFound.class);
   }
 }

@@ -65,9 +65,11 @@ class FloorTest {
 
   @Test
   void ofManyTheFirstAreShownAndThoseFirstWhoTrainToday(TestApp app) {
-    app.jdbc().sql("insert into lifter (id, club_id, place_id, name, unit, version) select nextval('yarbel_id'), club_id, place_id, 'Crowd ' || (100 + n), unit, 0 "
+    app.jdbc().sql("insert into lifter (id, club_id, place_id, name, unit, version) select nextval('yarbel_id'), club_id, "
+        + "place_id, 'Crowd ' || (100 + n), unit, 0 "
         + "from lifter cross join generate_series(1, 45) n where id = :like").param("like", app.lifter("Maren")).update();
-    app.jdbc().sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), club_id, id, :day, 0 from lifter where name = 'Crowd 145'")
+    app.jdbc().sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), club_id, "
+        + "id, :day, 0 from lifter where name = 'Crowd 145'")
         .param("day", TestApp.TODAY).update();
     Client coach = Client.of(app, "coach");
     String some = coach.get("/?find=Crowd").body();

@@ -57,7 +57,8 @@ class QueryCountTest {
     Client coach = Client.of(app, "coach");
     long session = app.session("Odile", TestApp.TODAY.minusDays(1));
     coach.card(session);
-    Map<String, String> pages = Map.of("Floor", "/", "Week board", "/lifters/" + app.lifter("Maren") + "/week", "Card", "/sessions/" + session + "/card",
+    Map<String, String> pages = Map.of("Floor", "/", "Week board", "/lifters/" + app.lifter("Maren") + "/week", "Card",
+        "/sessions/" + session + "/card",
         "Runway", "/lifters/" + app.lifter("Emeric") + "/runway", "Ledger", "/lifters/" + app.lifter("Odile") + "/ledger?lift=squat");
     pages.forEach((page, path) -> {
       coach.get(path);

@@ -11,7 +11,8 @@ import org.yarbel.web.plan.Slot;
 
 class GridTest {
   private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
-  private static final List<Grid.GridHead> HEADS = List.of(new Grid.GridHead("one", null, List.of()), new Grid.GridHead("two", null, List.of()), new Grid.GridHead("three", null, List.of()));
+  private static final List<Grid.GridHead> HEADS = List.of(new Grid.GridHead("one", null, List.of()),
+      new Grid.GridHead("two", null, List.of()), new Grid.GridHead("three", null, List.of()));
 
   private final List<Grid.PlacedCell> placed = new ArrayList<>();
 

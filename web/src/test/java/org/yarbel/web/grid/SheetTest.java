@@ -20,7 +20,8 @@ class SheetTest {
 
   @Test
   void readsDaysByNameAndDate() {
-    Sheet.SheetRead read = read("Day\\tPart\\tLift\\tWork\\nwed\\tMain\\tFront squat\\t3x5 @8\\n\\n2026-03-20\\tcool-down\\tbike\\t1x10\\tmore\\n");
+    Sheet.SheetRead read = read("Day\\tPart\\tLift\\tWork\\nwed\\tMain\\tFront squat\\t3x5 "
+        + "@8\\n\\n2026-03-20\\tcool-down\\tbike\\t1x10\\tmore\\n");
     assertThat(read.problems()).isEmpty();
     assertThat(read.lines()).extracting(NewLine::day).containsExactly(MONDAY.plusDays(2), LocalDate.of(2026, 3, 20));
     assertThat(read.lines()).extracting(NewLine::kind).containsExactly(SlotKind.MAIN, SlotKind.COOL_DOWN);
@@ -30,10 +31,12 @@ class SheetTest {
   /** RFC 4180: a quotation mark in a quoted cell is doubled, and a cell may have line breaks. */
   @Test
   void readsQuotedCells() {
-    Sheet.SheetRead read = read("Mon\\tmain\\t\"Bench press\"\\t\"1x1 @8; 4x4 -15%\"\\t\"a note\\nof two lines, \"\"so\"\"\"\\nTue\\tmain\\tsquat\\t3x5 @8\\r\\n".replace("\\r", "\r"));
+    Sheet.SheetRead read = read("Mon\\tmain\\t\"Bench press\"\\t\"1x1 @8; 4x4 -15%\"\\t\"a note\\nof two lines, "
+        + "\"\"so\"\"\"\\nTue\\tmain\\tsquat\\t3x5 @8\\r\\n".replace("\\r", "\r"));
     assertThat(read.problems()).isEmpty();
     assertThat(read.lines()).extracting(NewLine::work).containsExactly("1x1 @8; 4x4 -15%", "3x5 @8");
-    assertThat(read("Mon\\tmain\\tsquat\\t\"3x5").problems()).containsExactly("A cell begins with a quotation mark and never ends: take the mark out, or end the cell with one.");
+    assertThat(read("Mon\\tmain\\tsquat\\t\"3x5").problems())
+        .containsExactly("A cell begins with a quotation mark and never ends: take the mark out, or end the cell with one.");
     assertThat(read("\\n\\nMon\\tmain\\tsquat").problems()).as("blank rows count").first().asString().startsWith("Row 3 has 3 columns");
   }
 
@@ -41,7 +44,8 @@ class SheetTest {
   @CsvSource(delimiter = '|', value = {
       "Mon\\tmain\\tsquat             | Row 1 has 3 columns, but four are needed, with tabs between: day, part, lift, work.",
       "squat 3x5                      | Row 1 has 1 column, but four are needed, with tabs between: day, part, lift, work.",
-      "soon\\tmain\\tsquat\\t3x5       | Row 1: the day 'soon' is neither a weekday of this week, such as Mon, nor a date such as 2026-03-02.",
+      "soon\\tmain\\tsquat\\t3x5       | Row 1: the day 'soon' is neither a weekday of this week, such as Mon, nor a date such "
+          + "as 2026-03-02.",
       "Mon\\tbig\\tsquat\\t3x5         | Row 1: the part 'big' is none of prepare, main, second, assistance, conditioning, cool-down.",
       "Mon\\tmain\\tsquash\\t3x5       | Row 1: There is no lift 'squash'. Maybe squat?",
       "Mon\\tmain\\tsquat\\t3x5 @11    | Row 1, work '3x5 @11': RPE must be from 6 to 10 inclusive but was 11.",

@@ -37,7 +37,8 @@ class DaysTest {
 
   private static int write(Someone lifter, List<NewLine> lines, boolean replace) {
     Batches batches = lifter.app().bean(Batches.class);
-    return lifter.within(() -> (replace ? batches.replace(lifter.lifter(), lines, lifter.who()) : batches.add(lifter.lifter(), lines, lifter.who())).lines());
+    return lifter.within(() -> (replace ? batches.replace(lifter.lifter(), lines, lifter.who())
+        : batches.add(lifter.lifter(), lines, lifter.who())).lines());
   }
 
   private static String undo(Someone lifter, Change change) {
@@ -49,14 +50,16 @@ class DaysTest {
     Someone lifter = Someone.called(app, "Albin Starke", Map.of("squat", "150"));
     PlanWriter writer = app.bean(PlanWriter.class);
     Sessions sessions = app.bean(Sessions.class);
-    assertThat(lifter.<Optional<Long>>within(() -> writer.change(lifter.lifter(), Scope.days(Set.of(MONDAY)), lifter.who(), () -> sessions.session(lifter.lifter(), MONDAY)))).isEmpty();
+    assertThat(lifter.<Optional<Long>>within(() -> writer.change(lifter.lifter(), Scope.days(Set.of(MONDAY)), lifter.who(),
+        () -> sessions.session(lifter.lifter(), MONDAY)))).isEmpty();
     assertThat(lifter.post(lifter.at("/week/undo"), Map.of()).body()).contains("There is nothing to undo.");
   }
 
   @Test
   void groupsComeBackWithTheirLines(TestApp app) {
     Someone lifter = Someone.called(app, "Bettina Orr", Map.of("squat", "150"));
-    write(lifter, List.of(line(MONDAY, "row", "3x8", SUPERSET), line(MONDAY, "curl", "3x10", SUPERSET), line(MONDAY, "squat", "3x5 70%", null)), false);
+    write(lifter, List.of(line(MONDAY, "row", "3x8", SUPERSET), line(MONDAY, "curl", "3x10", SUPERSET),
+        line(MONDAY, "squat", "3x5 70%", null)), false);
     assertThat(groupNumbers(lifter)).containsExactly(1, 1, null);
     write(lifter, List.of(line(MONDAY, "bench", "3x5", null)), true);
     assertThat(lifter.on(MONDAY)).containsExactly("bench 3x5");
@@ -85,7 +88,8 @@ class DaysTest {
   void aCoolDownIsCopiedKeptAndDoneAgainAfterAnUndo(TestApp app) {
     Someone lifter = Someone.called(app, "Cressida Lowe", Map.of("squat", "150"));
     write(lifter, List.of(line(MONDAY, "row", "3x8", SUPERSET), line(MONDAY, "curl", "3x10", SUPERSET)), false);
-    long session = app.jdbc().sql("select id from training_session where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
+    long session = app.jdbc().sql("select id from training_session where lifter_id = :l").param("l", lifter.id()).query(Long.class)
+        .single();
     lifter.coach().post("/sessions/" + session + "/groups/1/again", Map.of());
     assertThat(lifter.on(MONDAY)).containsExactly("row 3x8", "curl 3x10", "row 3x8", "curl 3x10");
     LocalDate copy = MONDAY.plusDays(2);
@@ -104,16 +108,19 @@ class DaysTest {
     assertThat(lifter.on(MONDAY.plusWeeks(3))).isEmpty();
     lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY));
     assertThat(lifter.on(MONDAY.plusWeeks(2))).isEmpty();
-    assertThat(lifter.post(lifter.at("/days/" + MONDAY + "/weeks"), Map.of("weeks", "99")).body()).contains("the weeks must be from 1 to 16 but were &#39;99&#39;");
+    assertThat(lifter.post(lifter.at("/days/" + MONDAY + "/weeks"), Map.of("weeks", "99")).body())
+        .contains("the weeks must be from 1 to 16 but were &#39;99&#39;");
   }
 
   private static int linked(Someone lifter, LocalDate day) {
-    return lifter.app().jdbc().sql("select count(*) from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d and s.link_of is not null")
+    return lifter.app().jdbc().sql("select count(*) from slot s join training_session t on t.id = s.session_id where "
+        + "t.lifter_id = :l and t.day = :d and s.link_of is not null")
         .param("l", lifter.id()).param("d", day).query(Integer.class).single();
   }
 
   private static List<Integer> groupNumbers(Someone lifter) {
-    return lifter.app().jdbc().sql("select s.group_no from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d order by s.position")
+    return lifter.app().jdbc().sql("select s.group_no from slot s join training_session t on t.id = s.session_id where "
+        + "t.lifter_id = :l and t.day = :d order by s.position")
         .param("l", lifter.id()).param("d", MONDAY).query((row, n) -> (Integer) row.getObject(1)).list();
   }
 
@@ -135,13 +142,16 @@ class DaysTest {
     Someone lifter = Someone.called(app, "Delphine Roe", Map.of("squat", "150"));
     write(lifter, List.of(line(MONDAY, "squat", "1x5 70%", null), line(MONDAY, "bench", "3x5", null)), false);
     Change written = newest(lifter);
-    long session = app.jdbc().sql("select id from training_session where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
-    lifter.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(lifter.slot(MONDAY, "squat")), "part", "1", "set", "1", "issue", "1",
+    long session = app.jdbc().sql("select id from training_session where lifter_id = :l").param("l", lifter.id()).query(Long.class)
+        .single();
+    lifter.coach().post("/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot",
+        app.line(lifter.slot(MONDAY, "squat")), "part", "1", "set", "1", "issue", "1",
         "seen", "-1", "load", "105", "reps", "5", "rpe", ""));
     assertThat(undo(lifter, written)).contains("are logged: only what lies ahead can change");
     write(lifter, List.of(line(MONDAY, "row", "3x8", null)), true);
     assertThat(lifter.on(MONDAY)).containsExactly("squat 1x5 70%", "row 3x8");
-    assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "squat") + "/to", Map.of("to", "" + MONDAY.plusDays(1))).body()).contains("It stays: sets of it are logged");
+    assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "squat") + "/to", Map.of("to", "" + MONDAY.plusDays(1))).body())
+        .contains("It stays: sets of it are logged");
   }
 
   @Test
@@ -150,19 +160,22 @@ class DaysTest {
     List<NewLine> many = IntStream.range(0, 45).mapToObj(i -> line(MONDAY, "row", (i + 1) + "x8", null)).toList();
     assertThat(write(lifter, many, false)).isEqualTo(40);
     assertThat(lifter.on(MONDAY)).hasSize(40);
-    assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "row") + "/to", Map.of("to", "" + MONDAY, "copy", "1")).body()).contains("has 40 lines already");
+    assertThat(lifter.post("/slots/" + lifter.slot(MONDAY, "row") + "/to", Map.of("to", "" + MONDAY, "copy", "1")).body())
+        .contains("has 40 lines already");
   }
 
   @Test
   void linesOfACircuitMoveTogetherWithTheirExposure(TestApp app) {
     Someone lifter = Someone.called(app, "Felicity Voss", Map.of("deadlift", "200"));
-    app.jdbc().sql("update lift_numbers set goal_ng = 210000000000000, goal_unit = 'KG', goal_on = :d where lifter_id = :l").param("d", MONDAY.plusWeeks(11)).param("l", lifter.id()).update();
+    app.jdbc().sql("update lift_numbers set goal_ng = 210000000000000, goal_unit = 'KG', goal_on = :d where lifter_id = :l")
+        .param("d", MONDAY.plusWeeks(11)).param("l", lifter.id()).update();
     lifter.method("Deadlift", "goal-wave", MONDAY, Map.of("p.assistance", "row, plank"));
     assertThat(lifter.on(MONDAY)).containsExactly("deadlift 1x3 75% goal; 8x3 60% goal rest 90s", "row 3x8", "plank 3x8");
     lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY, "kind", "DAYS_OFF"));
     assertThat(lifter.on(MONDAY)).isEmpty();
     assertThat(lifter.on(MONDAY.plusWeeks(1))).containsExactly("deadlift 1x3 75% goal; 8x3 60% goal rest 90s", "row 3x8", "plank 3x8");
-    assertThat(app.jdbc().sql("select count(distinct s.group_no) from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d and s.group_no is not null")
+    assertThat(app.jdbc().sql("select count(distinct s.group_no) from slot s join training_session t on t.id = s.session_id "
+        + "where t.lifter_id = :l and t.day = :d and s.group_no is not null")
         .param("l", lifter.id()).param("d", MONDAY.plusWeeks(1)).query(Integer.class).single()).isEqualTo(1);
   }
 }

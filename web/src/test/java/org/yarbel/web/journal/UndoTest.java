@@ -49,7 +49,8 @@ class UndoTest {
     write(lifter, "squat", "3x5 75%");
     write(lifter, "squat", "3x5 80%");
     remove(lifter, "squat");
-    assertThat(steps(lifter).levels()).containsExactly("taking out Squat 3x5 80%", "Squat 3x5 75% → 3x5 80%", "Squat 3x5 70% → 3x5 75%", "adding Squat 3x5 70%");
+    assertThat(steps(lifter).levels()).containsExactly("taking out Squat 3x5 80%", "Squat 3x5 75% → 3x5 80%",
+        "Squat 3x5 70% → 3x5 75%", "adding Squat 3x5 70%");
     assertThat(undo(lifter)).isEqualTo("The line is back as it was: 3x5 80%");
     assertThat(ref(lifter, "squat")).isEqualTo(ref);
     assertThat(undo(lifter)).isEqualTo("The line is back as it was: 3x5 75%");
@@ -71,7 +72,8 @@ class UndoTest {
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
     lifter.add(MONDAY, "MAIN", "bench", "3x5 70%");
     write(lifter, "bench", "3x5 75%");
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Undo Bench press 3x5 70% → 3x5 75%").contains("and adding Bench press 3x5 70%");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Undo Bench press 3x5 70% → 3x5 75%")
+        .contains("and adding Bench press 3x5 70%");
     assertThat(lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY, "steps", "2")).body()).contains("The line is out again.");
     assertThat(lifter.on(MONDAY)).containsExactly("squat 3x5 70%");
     for (int i = 0; i < Undo.LEVELS + 2; i++) {
@@ -88,7 +90,8 @@ class UndoTest {
     lifter.add(MONDAY, "MAIN", "squat", "1x5 70%");
     write(lifter, "squat", "1x5 75%");
     lifter.lift(MONDAY, "squat", 5);
-    assertThat(lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY, "steps", "2")).body()).contains("Sets of that line are logged: only what lies ahead can change.");
+    assertThat(lifter.post(lifter.at("/week/undo"), Map.of("of", "" + MONDAY, "steps", "2")).body())
+        .contains("Sets of that line are logged: only what lies ahead can change.");
     assertThat(lifter.on(MONDAY)).containsExactly("squat 1x5 75%");
   }
 
@@ -96,7 +99,8 @@ class UndoTest {
   void aDayThatWasMovedToAnotherPlaceIsMovedBack(TestApp app) {
     Someone lifter = Someone.called(app, "Lambert Coyle", Map.of("squat", "150"));
     lifter.add(MONDAY, "MAIN", "squat", "3x5 70%");
-    long other = app.jdbc().sql("select id from place where id <> (select place_id from lifter where id = :l) and club_id = (select club_id from lifter where id = :l) limit 1")
+    long other = app.jdbc().sql("select id from place where id <> (select place_id from lifter where id = :l) and club_id = "
+        + "(select club_id from lifter where id = :l) limit 1")
         .param("l", lifter.id()).query(Long.class).single();
     lifter.within(() -> {
       app.bean(PlanService.class).moveTo(lifter.lifter(), MONDAY, other, lifter.who());
@@ -111,7 +115,8 @@ class UndoTest {
   }
 
   private static Long place(Someone lifter) {
-    return lifter.app().jdbc().sql("select place_id from training_session where lifter_id = :l and day = :d").param("l", lifter.id()).param("d", MONDAY)
+    return lifter.app().jdbc().sql("select place_id from training_session where lifter_id = :l and day = :d")
+        .param("l", lifter.id()).param("d", MONDAY)
         .query((row, n) -> (Long) row.getObject(1)).list().get(0);
   }
 
@@ -126,7 +131,8 @@ class UndoTest {
     undo(lifter);
     assertThat(lifter.on(MONDAY)).containsExactly(written);
     assertThat(leftOut(lifter)).isEqualTo("[]");
-    assertThat(app.jdbc().sql("select p.id from slot s join progression p on p.ref = s.progression where s.id = :id").param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single()).isPositive();
+    assertThat(app.jdbc().sql("select p.id from slot s join progression p on p.ref = s.progression where s.id = :id")
+        .param("id", lifter.slot(MONDAY, "squat")).query(Long.class).single()).isPositive();
     lifter.post(lifter.at("/week/redo"), Map.of());
     assertThat(lifter.on(MONDAY)).isEmpty();
     assertThat(leftOut(lifter)).as("it is written no more").isEqualTo("[\"0.0\"]");
@@ -138,7 +144,8 @@ class UndoTest {
   }
 
   private static String leftOut(Someone lifter) {
-    return lifter.app().jdbc().sql("select left_out from progression where lifter_id = :l").param("l", lifter.id()).query(String.class).single();
+    return lifter.app().jdbc().sql("select left_out from progression where lifter_id = :l").param("l", lifter.id())
+        .query(String.class).single();
   }
 
   @Test
@@ -162,7 +169,8 @@ class UndoTest {
   void aChangeOfAnotherKindIsNoneOfTheBoard(TestApp app) {
     Someone lifter = Someone.called(app, "Phineas Gale", Map.of());
     long change = app.jdbc().sql("insert into change (id, club_id, account_id, at, lifter_id, subject, subject_id, before, after, undone) "
-        + "select nextval('yarbel_id'), l.club_id, :a, now(), l.id, 'OLD', l.id, '{}', '{}', false from lifter l where l.id = :l returning id")
+        + "select nextval('yarbel_id'), l.club_id, :a, now(), l.id, 'OLD', l.id, '{}', '{}', false from lifter l where l.id = "
+        + ":l returning id")
         .param("a", lifter.who().accountId()).param("l", lifter.id()).query(Long.class).single();
     assertThat(lifter.coach().post("/changes/" + change + "/undo", Map.of()).statusCode()).isEqualTo(404);
     assertThat(steps(lifter).undo()).as("kept as a record only").isFalse();

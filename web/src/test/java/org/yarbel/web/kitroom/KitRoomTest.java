@@ -41,8 +41,8 @@ class KitRoomTest {
   }
 
   private static PlaceKit stored(TestApp app, long place) {
-    return app.bean(CoreJson.class).read(app.jdbc().sql("select kit from place where id = :id").param("id", place).query(String.class).single(),
-        PlaceKit.class);
+    return app.bean(CoreJson.class).read(app.jdbc().sql("select kit from place where id = :id").param("id", place)
+        .query(String.class).single(), PlaceKit.class);
   }
 
   @Test
@@ -51,13 +51,14 @@ class KitRoomTest {
     long id = place(coach);
     Map<String, String> odd = kit("mixing", "yes");
     for (int i = 0; i < 16; i++) {
-      odd.putAll(Map.of("kg." + i + ".size", (3 + 2 * i) + ".0" + (1 + i % 9), "kg." + i + ".pairs", "20", "lb." + i + ".size", (5 + 3 * i) + ".0" + (1 + i % 7),
-          "lb." + i + ".pairs", "20"));
+      odd.putAll(Map.of("kg." + i + ".size", (3 + 2 * i) + ".0" + (1 + i % 9), "kg." + i + ".pairs", "20", "lb." + i + ".size",
+          (5 + 3 * i) + ".0" + (1 + i % 7), "lb." + i + ".pairs", "20"));
     }
     long began = System.nanoTime();
     assertThat(coach.post("/kit/" + id, odd).statusCode()).isEqualTo(302);
     assertThat(coach.get("/kit/" + id).body()).contains("These plates mix in very many ways");
-    assertThat(coach.get("/workbench/plates?unit=KG&place=" + id + "&loads=60+100&lift=squat").body()).contains("These plates mix in very many ways");
+    assertThat(coach.get("/workbench/plates?unit=KG&place=" + id + "&loads=60+100&lift=squat").body())
+        .contains("These plates mix in very many ways");
     assertThat(coach.get("/workbench/ramp?unit=KG&place=" + id + "&top=140&lift=squat").body()).contains("140");
     assertThat(Duration.ofNanos(System.nanoTime() - began)).as("over a minute for one of them, before").isLessThan(Duration.ofSeconds(30));
   }
@@ -66,21 +67,23 @@ class KitRoomTest {
   void writesDownEverythingAPlaceOwnsAndReadsItBack(TestApp app) {
     Client coach = coach(app);
     long id = place(coach);
-    HttpResponse<String> saved = coach.post("/kit/" + id, kit("bar.1.name", "Squat bar", "bar.1.mass", "25", "bar.1.lifts", "Squat, front-squat",
-        "bar.1.pins", "yes", "lb.0.size", "45", "lb.0.pairs", "2", "mixing", "yes", "collars", "5",
+    HttpResponse<String> saved = coach.post("/kit/" + id, kit("bar.1.name", "Squat bar", "bar.1.mass", "25", "bar.1.lifts",
+        "Squat, front-squat", "bar.1.pins", "yes", "lb.0.size", "45", "lb.0.pairs", "2", "mixing", "yes", "collars", "5",
         "dumbbell.0.stamped", "20", "dumbbell.0.true", "22,5", "band.0.name", "Thin", "band.0.make", "plain", "band.0.since", "2025-05-01",
         "band.0.pulls", "60:12 100:26.5", "chain.0.name", "Chain", "chain.0.mass", "9", "chain.0.slack", "1",
         "thing.0.kind", "STONE", "thing.0.name", "Stone", "thing.0.mass", "100", "thing.3.kind", "LOG", "thing.3.name", "Log",
         "thing.3.mass", "60", "thing.3.plates", "yes", "thing.1.kind", "KEG"));
     assertThat(saved.statusCode()).isEqualTo(302);
     PlaceKit kit = stored(app, id);
-    assertThat(kit.bars()).extracting(b -> b.name() + " " + b.lifts() + " " + b.pinsAllowed()).containsExactly("Bar [] false", "Squat bar [squat, front-squat] true");
+    assertThat(kit.bars()).extracting(b -> b.name() + " " + b.lifts() + " " + b.pinsAllowed())
+        .containsExactly("Bar [] false", "Squat bar [squat, front-squat] true");
     assertThat(kit.plates()).extracting(p -> p.size().text() + "x" + p.pairs()).containsExactly("45 lbx2", "20 kgx4");
     assertThat(kit.strongman()).extracting(i -> i.name() + " " + i.plateLoaded()).containsExactly("Stone false", "Log true");
     assertThat(kit.dumbbells().get(0).trueMass().text()).isEqualTo("22.5 kg");
     assertThat(kit.bands().get(0).pullAt(80).text()).isEqualTo("19.25 kg");
     String page = coach.get("/kit/" + id).body();
-    assertThat(page).contains("value=\"Squat bar\"", "value=\"squat, front-squat\"", "value=\"60:12 100:26.5\"", "Thin has no partner here", "Saved. Sessions not issued yet");
+    assertThat(page).contains("value=\"Squat bar\"", "value=\"squat, front-squat\"", "value=\"60:12 100:26.5\"",
+        "Thin has no partner here", "Saved. Sessions not issued yet");
     Map<String, String> again = new HashMap<>(KitForm.fields("Same name " + made, kit));
     again.put("version", "1");
     assertThat(coach.post("/kit/" + id, again).statusCode()).isEqualTo(302);
@@ -102,7 +105,8 @@ class KitRoomTest {
     "kg.0.pairs | \"\" | Write how many pairs.",
     "kg.1.size | 20 | The size 20 kg stands above already: write all its pairs there.",
     "dumbbell.0.stamped | 900 | A dumbbell must be at most 200 kg.",
-    "band.0.pulls | 60:12 100:10 | A band pulls harder the further it is stretched, but from 60 to 100 cm the pull falls from 12 kg to 10 kg.",
+    "band.0.pulls | 60:12 100:10 | A band pulls harder the further it is stretched, but from 60 to 100 cm the pull falls from "
+        + "12 kg to 10 kg.",
     "band.0.pulls | 60 | Write each length in cm with its pull, such as 60:12 100:26; &#39;60&#39; is not that.",
     "band.0.pulls | 60:12 | Measure a band at two lengths at least.",
     "band.0.since | 2026-04-01 | The day lies ahead: 2026-04-01.",
@@ -118,9 +122,10 @@ class KitRoomTest {
     Client coach = coach(app);
     long id = place(coach);
     PlaceKit before = stored(app, id);
-    HttpResponse<String> answer = coach.post("/kit/" + id, kit("kg.1.pairs", "3", "band.0.name", "Kept <band>", "band.0.pulls", "60:12 100:26",
-        "chain.0.name", "Chain", "chain.0.mass", "9", "dumbbell.0.true", "", "thing.0.kind", "STONE", "thing.0.name", "Stone", "thing.0.mass", "100",
-        field, typed));
+    HttpResponse<String> answer = coach.post("/kit/" + id, kit("kg.1.pairs", "3", "band.0.name", "Kept <band>", "band.0.pulls",
+        "60:12 100:26",
+        "chain.0.name", "Chain", "chain.0.mass", "9", "dumbbell.0.true", "", "thing.0.kind", "STONE", "thing.0.name", "Stone",
+        "thing.0.mass", "100", field, typed));
     assertThat(answer.statusCode()).isEqualTo(422);
     assertThat(answer.body()).contains(message, "Kept &lt;band&gt;");
     assertThat(stored(app, id)).isEqualTo(before);
@@ -156,8 +161,10 @@ class KitRoomTest {
       String mass = Integer.toString(10 + i);
       much.putAll(Map.of("thing." + i + ".kind", "STONE", "thing." + i + ".name", "Stone number " + i, "thing." + i + ".mass", mass));
       much.putAll(Map.of("dumbbell." + i + ".stamped", mass, "dumbbell." + i + ".true", mass, "dumbbell." + i + ".unit", "KG"));
-      much.putAll(Map.of("chain." + i + ".name", "Chain " + i, "chain." + i + ".mass", "9", "chain." + i + ".slack", "1", "chain." + i + ".unit", "KG"));
-      much.putAll(Map.of("bar." + i + ".name", "Bar " + i, "bar." + i + ".mass", "20", "bar." + i + ".unit", "KG", "bar." + i + ".pins", "yes"));
+      much.putAll(Map.of("chain." + i + ".name", "Chain " + i, "chain." + i + ".mass", "9", "chain." + i + ".slack", "1", "chain."
+          + i + ".unit", "KG"));
+      much.putAll(Map.of("bar." + i + ".name", "Bar " + i, "bar." + i + ".mass", "20", "bar." + i + ".unit", "KG", "bar." + i
+          + ".pins", "yes"));
     }
     assertThat(coach.post("/kit/" + id, much).statusCode()).isEqualTo(302);
     PlaceKit kit = stored(app, id);
@@ -217,7 +224,8 @@ class KitRoomTest {
     assertThat(coach.get(lifter + "/week").body()).contains("140 ×3", "aria-label=\"Place on Fri\"");
     coach.post(day + "/place", Map.of("place", Long.toString(id)));
     assertThat(coach.get(lifter + "/week").body()).contains("125 ×3").doesNotContain("140 ×3");
-    assertThat(coach.post(lifter + "/week/line?day=2026-03-06", Map.of("lift", "squat", "work", "3x5 70%")).body()).as("while typing too").contains("125 ×3");
+    assertThat(coach.post(lifter + "/week/line?day=2026-03-06", Map.of("lift", "squat", "work", "3x5 70%")).body())
+        .as("while typing too").contains("125 ×3");
     coach.post(day + "/place", Map.of("place", "999999"));
     assertThat(coach.get(lifter + "/week").body()).as("no place of theirs: the usual one").contains("140 ×3");
   }

@@ -31,12 +31,16 @@ class LibraryTest {
     from.add(MONDAY, "MAIN", "squat", "5x5 75%");
     from.add(MONDAY.plusDays(3), "MAIN", "squat", "3x3 60%");
     from.post("/library/keep", Map.of("from", "lifter-" + from.id(), "of", "" + MONDAY, "weeks", "1", "name", "Fives and threes"));
-    assertThat(from.post("/library/keep", Map.of("from", "lifter-" + from.id(), "of", "" + MONDAY, "weeks", "1", "name", "Fives and threes")).body())
+    assertThat(from.post("/library/keep", Map.of("from", "lifter-" + from.id(), "of", "" + MONDAY, "weeks", "1", "name",
+        "Fives and threes")).body())
         .contains("There is a template &#39;Fives and threes&#39; already");
-    assertThat(from.post("/library/keep", Map.of("from", "", "of", "" + MONDAY, "weeks", "40", "name", "x")).body()).contains("Choose one lifter");
+    assertThat(from.post("/library/keep", Map.of("from", "", "of", "" + MONDAY, "weeks", "40", "name", "x")).body())
+        .contains("Choose one lifter");
     long id = template(app, "Fives and threes");
-    assertThat(to.post("/library/" + id + "/use", Map.of("for", "", "of", "" + MONDAY)).body()).contains("choose a lifter or a group first");
-    assertThat(to.post("/library/" + id + "/use", Map.of("for", "lifter-" + to.id(), "of", "" + MONDAY.plusWeeks(1))).body()).contains("2 lines written").contains("75 ×5");
+    assertThat(to.post("/library/" + id + "/use", Map.of("for", "", "of", "" + MONDAY)).body())
+        .contains("choose a lifter or a group first");
+    assertThat(to.post("/library/" + id + "/use", Map.of("for", "lifter-" + to.id(), "of", "" + MONDAY.plusWeeks(1))).body())
+        .contains("2 lines written").contains("75 ×5");
     assertThat(to.on(MONDAY.plusWeeks(1))).containsExactly("squat 5x5 75%");
     to.post(to.at("/week/undo"), Map.of());
     assertThat(to.on(MONDAY.plusWeeks(1))).isEmpty();
@@ -54,10 +58,12 @@ class LibraryTest {
     assertThat(read.problems()).isEmpty();
     assertThat(read.document().weeks()).hasSize(2);
     assertThat(read.document().weeks().get(0).days().stream().filter(day -> day.groups() != null)).as("the medley is there").isNotEmpty();
-    assertThat(lifter.post("/library/import", Map.of("text", file, "name", "Events again")).body()).contains("Taken in: &#39;Events again&#39;.");
+    assertThat(lifter.post("/library/import", Map.of("text", file, "name", "Events again")).body())
+        .contains("Taken in: &#39;Events again&#39;.");
     lifter.post("/library/" + template(app, "Events again") + "/use", Map.of("for", "lifter-" + lifter.id(), "of", "" + MONDAY));
     assertThat(lifter.on(MONDAY.plusDays(5))).contains("stone-load series 80/100/115/130kg");
-    assertThat(app.jdbc().sql("select groups from training_session where lifter_id = :l and day = :d").param("l", lifter.id()).param("d", MONDAY.plusDays(5)).query(String.class).single())
+    assertThat(app.jdbc().sql("select groups from training_session where lifter_id = :l and day = :d").param("l", lifter.id())
+        .param("d", MONDAY.plusDays(5)).query(String.class).single())
         .contains("MEDLEY");
   }
 
@@ -71,9 +77,11 @@ class LibraryTest {
     var asked = lifter.post("/library/import", Map.of("text", file));
     assertThat(asked.statusCode()).isEqualTo(422);
     assertThat(asked.body()).contains("Hall squat is").contains("name=\"map.hall-squat\"").contains("From elsewhere");
-    assertThat(lifter.post("/library/import", Map.of("text", file, "map.hall-squat", "Front squid")).body()).contains("There is no lift &#39;Front squid&#39;");
+    assertThat(lifter.post("/library/import", Map.of("text", file, "map.hall-squat", "Front squid")).body())
+        .contains("There is no lift &#39;Front squid&#39;");
     lifter.post("/library/import", Map.of("text", file, "map.hall-squat", "Front squat"));
-    assertThat(app.jdbc().sql("select document from template where name = 'From elsewhere'").query(String.class).single()).contains("\"front-squat\"").contains("3x5 60% of front-squat").doesNotContain("hall-squat");
+    assertThat(app.jdbc().sql("select document from template where name = 'From elsewhere'").query(String.class).single())
+        .contains("\"front-squat\"").contains("3x5 60% of front-squat").doesNotContain("hall-squat");
   }
 
   @ParameterizedTest
@@ -81,8 +89,11 @@ class LibraryTest {
       "{\"format\": ]                                                                  | That is no JSON",
       "{\"format\": \"yarbel-template\", \"version\": 2, \"name\": \"x\", \"scope\": \"week\", \"weeks\": [{\"days\": []}]} | version",
       "{\"format\": \"yarbel-template\", \"version\": 1, \"scope\": \"week\", \"weeks\": [{\"days\": []}]} | name",
-      "{\"format\": \"yarbel-template\", \"version\": 1, \"name\": \"x\", \"scope\": \"week\", \"weeks\": [{\"days\": [{\"day\": 8, \"lines\": []}]}]} | day",
-      "{\"format\": \"yarbel-template\", \"version\": 1, \"name\": \"x\", \"scope\": \"week\", \"weeks\": [{\"days\": [{\"day\": 1, \"lines\": [{\"part\": \"main\", \"lift\": \"squat\", \"work\": \"3x5 @11\"}]}]}]} | Week 1, day 1, squat, work '3x5 @11': RPE must be",
+      "{\"format\": \"yarbel-template\", \"version\": 1, \"name\": \"x\", \"scope\": \"week\", \"weeks\": [{\"days\": "
+          + "[{\"day\": 8, \"lines\": []}]}]} | day",
+      "{\"format\": \"yarbel-template\", \"version\": 1, \"name\": \"x\", \"scope\": \"week\", \"weeks\": [{\"days\": "
+          + "[{\"day\": 1, \"lines\": [{\"part\": \"main\", \"lift\": \"squat\", \"work\": \"3x5 @11\"}]}]}]} | Week 1, day 1, "
+          + "squat, work '3x5 @11': RPE must be",
   })
   void refusesWhatIsNotInTheFormat(String file, String said) {
     assertThat(new TemplateFormat().read(file).problems()).isNotEmpty().first().asString().contains(said);
@@ -99,11 +110,13 @@ class LibraryTest {
   void anotherClubsTemplateIsNotThere(TestApp app) {
     Someone lifter = Someone.called(app, "Rufus Dane", Map.of());
     assertThat(lifter.coach().get("/library/999999999/export").statusCode()).isEqualTo(404);
-    assertThat(lifter.post("/library/999999999/use", Map.of("for", "lifter-" + lifter.id(), "of", "" + MONDAY)).statusCode()).isEqualTo(404);
+    assertThat(lifter.post("/library/999999999/use", Map.of("for", "lifter-" + lifter.id(), "of", "" + MONDAY)).statusCode())
+        .isEqualTo(404);
   }
 
   private static String file(String groups, String cues) {
-    return "{\"format\":\"yarbel-template\",\"version\":1,\"name\":\"From outside\",\"scope\":\"session\",\"weeks\":[{\"days\":[{\"day\":1,\"groups\":[" + groups
+    return "{\"format\":\"yarbel-template\",\"version\":1,\"name\":\"From "
+        + "outside\",\"scope\":\"session\",\"weeks\":[{\"days\":[{\"day\":1,\"groups\":[" + groups
         + "],\"lines\":[{\"part\":\"main\",\"lift\":\"squat\",\"work\":\"3x5 70%\",\"group\":1,\"cues\":\"" + cues + "\"},"
         + "{\"part\":\"main\",\"lift\":\"bench\",\"work\":\"3x5 70%\",\"group\":1}]}]}]}";
   }
@@ -116,7 +129,8 @@ class LibraryTest {
     HttpResponse<String> doubled = coach.post("/library/import", Map.of("text", file(group + "," + group, "")));
     assertThat(doubled.statusCode()).isEqualTo(422);
     assertThat(doubled.body()).contains("Week 1, day 1: the group number 1 stands twice.");
-    assertThat(coach.post("/library/import", Map.of("text", file(group, "a\\u0000b\\ud800c"))).statusCode()).as("taken, without them").isEqualTo(302);
+    assertThat(coach.post("/library/import", Map.of("text", file(group, "a\\u0000b\\ud800c"))).statusCode())
+        .as("taken, without them").isEqualTo(302);
     assertThat(app.jdbc().sql("select document from template where name = 'From outside'").query(String.class).single()).contains("abc");
     app.jdbc().sql("delete from template where name = 'From outside'").update();
   }

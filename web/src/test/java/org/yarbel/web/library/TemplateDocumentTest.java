@@ -22,7 +22,8 @@ class TemplateDocumentTest {
 
   @Test
   void isWrittenInTheFormatItIsReadIn() {
-    TemplateDocument document = document(line("main", "squat", "3x5 @8"), new TemplateDocument.TemplateLine("cool-down", "plank", "hold 3x30s", 1, true, "trunk", "breathe", "stop if it hurts"));
+    TemplateDocument document = document(line("main", "squat", "3x5 @8"), new TemplateDocument.TemplateLine("cool-down", "plank",
+        "hold 3x30s", 1, true, "trunk", "breathe", "stop if it hurts"));
     TemplateFormat.TemplateRead read = format.read(format.write(document));
     assertThat(read.problems()).isEmpty();
     assertThat(read.document()).isEqualTo(document);
@@ -32,12 +33,14 @@ class TemplateDocumentTest {
 
   @Test
   void leavesOutWhatIsNotSaid() {
-    assertThat(format.write(document(line("main", "squat", "3x5 @8")))).doesNotContain("null").doesNotContain("optional").doesNotContain("about");
+    assertThat(format.write(document(line("main", "squat", "3x5 @8")))).doesNotContain("null").doesNotContain("optional")
+        .doesNotContain("about");
   }
 
   @Test
   void mapsLiftsWhereverTheyAreNamed() {
-    TemplateDocument mapped = document(line("main", "hall-squat", "3x5 80%"), line("second", "squat", "3x5 60% of hall-squat; 2x3 50% of hall-squat-2"))
+    TemplateDocument mapped = document(line("main", "hall-squat", "3x5 80%"),
+        line("second", "squat", "3x5 60% of hall-squat; 2x3 50% of hall-squat-2"))
         .with(Map.of("hall-squat", "front-squat"), Map.of("front-squat", "Front squat"));
     List<TemplateDocument.TemplateLine> lines = mapped.weeks().get(0).days().get(0).lines();
     assertThat(lines.get(0).lift()).isEqualTo("front-squat");

@@ -140,7 +140,8 @@ class LifterTest {
     TestApp app = TestApp.running();
     Client coach = coach(app);
     long id = taken(app, coach, "lift.1", "squat", "load.1", "200", "how.1", "tested", "on.1", "2026-02-20");
-    HttpResponse<String> answer = coach.post("/lifters/" + id, page(app, "note", "kept <as typed>", "ramp", "even", "jump", "30", field, typed));
+    HttpResponse<String> answer = coach.post("/lifters/" + id, page(app, "note", "kept <as typed>", "ramp", "even", "jump", "30",
+        field, typed));
     assertThat(answer.statusCode()).isEqualTo(422);
     assertThat(answer.body()).contains(message).contains("kept &lt;as typed&gt;");
     assertThat(estimate(app, id, "squat")).isBetween(199.99, 200.01);
@@ -152,17 +153,19 @@ class LifterTest {
     long id = taken(app, coach);
     assertThat(coach.get("/lifters/" + id).body()).contains("Sex and body mass: points");
     coach.post("/lifters/" + id, page(app, "sex", "FEMALE", "birthYear", "1990", "height", "171,5", "since", "2015-01-01",
-        "workLoad", "SHIFTS", "diet", "DIETING", "free.MONDAY", "yes", "free.FRIDAY", "yes", "gear.BELT", "yes", "ramp", "even", "jump", "30",
-        "bothUnits", "yes", "squat.training", "85", "squat.level", "INTERMEDIATE"));
+        "workLoad", "SHIFTS", "diet", "DIETING", "free.MONDAY", "yes", "free.FRIDAY", "yes", "gear.BELT", "yes", "ramp", "even",
+        "jump", "30", "bothUnits", "yes", "squat.training", "85", "squat.level", "INTERMEDIATE"));
     coach.post("/lifters/" + id + "/weigh-ins", Map.of("bodyMass", "80", "day", "2026-03-01"));
     String page = coach.get("/lifters/" + id).body();
-    assertThat(page).contains("value=\"171.5\"", "80 kg (176 lb)", "suggested: advanced", "(441 lb)").doesNotContain("Sex and body mass: points");
+    assertThat(page).contains("value=\"171.5\"", "80 kg (176 lb)", "suggested: advanced", "(441 lb)")
+        .doesNotContain("Sex and body mass: points");
     assertThat(page).containsPattern("name=\"free.FRIDAY\"[^>]*checked").doesNotContainPattern("name=\"free.SUNDAY\"[^>]*checked");
     assertThat(page).containsPattern("name=\"gear.BELT\"[^>]*checked").contains("<span class=\"derived\">170</span>");
     coach.get("/lifters/" + id + "/week");
     coach.post("/lifters/" + id + "/days/" + TestApp.TODAY + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", "1x1 180kg"));
     assertThat(coach.get("/sessions/" + app.jdbc().sql("select id from training_session where lifter_id = :id").param("id", id)
-        .query(Long.class).single() + "/card").body()).as("even jumps of 30 kg from the bar").contains("<b>50</b>", "<b>80</b>", "<b>110</b>");
+        .query(Long.class).single() + "/card").body()).as("even jumps of 30 kg from the bar")
+        .contains("<b>50</b>", "<b>80</b>", "<b>110</b>");
   }
 
   @Test
@@ -181,7 +184,8 @@ class LifterTest {
     Client coach = coach(app);
     long id = taken(app, coach);
     String url = "/lifters/" + id + "/weigh-ins";
-    assertThat(coach.post(url, Map.of("bodyMass", "8")).body()).contains("The body mass must be from 20 to 300 kg but was 8 kg. Is it kg or lb?");
+    assertThat(coach.post(url, Map.of("bodyMass", "8")).body())
+        .contains("The body mass must be from 20 to 300 kg but was 8 kg. Is it kg or lb?");
     assertThat(coach.post(url, Map.of("bodyMass", "")).body()).contains("Write the body mass.");
     assertThat(coach.post(url, Map.of("bodyMass", "80", "day", "2026-03-09")).body()).contains("The day lies ahead: 2026-03-09.");
     coach.post(url, Map.of("bodyMass", "81.5", "day", "2026-02-01"));
@@ -190,7 +194,8 @@ class LifterTest {
     coach.post(url, Map.of("bodyMass", "79.5", "day", "2026-03-01"));
     assertThat(coach.get("/lifters/" + id).body()).as("a line of two").contains("class=\"spark\"");
     assertThat(coach.get("/lifters/" + id).body()).contains("79.5 kg", "81.5 kg").doesNotContain("<b>80 kg</b>");
-    long row = app.jdbc().sql("select id from weigh_in where lifter_id = :id and day = '2026-02-01'").param("id", id).query(Long.class).single();
+    long row = app.jdbc().sql("select id from weigh_in where lifter_id = :id and day = '2026-02-01'").param("id", id)
+        .query(Long.class).single();
     coach.post(url + "/" + row + "/remove", Map.of());
     String page = coach.get("/lifters/" + id).body();
     assertThat(page).contains("Taken out: 81.5 kg of 2026-02-01.", "name=\"bodyMass\" value=\"81.5\"");
@@ -207,7 +212,8 @@ class LifterTest {
         .contains("Write where it is, such as left knee", "The pain must be a whole number from 0 to 10 but was 11.");
     coach.post(url, Map.of("where", "left knee", "score", "3", "painSince", "2026-02-10", "aggravates", "deep squats"));
     assertThat(coach.get("/lifters/" + id).body()).contains("left knee", " 3 of 10", "worse with deep squats", "since 10 Feb 2026");
-    assertThat(coach.get("/lifters/" + id + "/week").body()).as("in sight while the week is written").contains("left knee 3 of 10, worse with deep squats");
+    assertThat(coach.get("/lifters/" + id + "/week").body()).as("in sight while the week is written")
+        .contains("left knee 3 of 10, worse with deep squats");
     long row = app.jdbc().sql("select id from complaint where lifter_id = :id").param("id", id).query(Long.class).single();
     coach.post(url + "/" + row + "/over", Map.of());
     assertThat(coach.get("/lifters/" + id).body()).contains("Marked as over.", "since 10 Feb 2026, over", "There again");
@@ -219,18 +225,22 @@ class LifterTest {
     Client coach = coach(app);
     long id = taken(app, coach, "lift.1", "squat", "load.1", "200", "how.1", "tested", "on.1", "2026-02-20");
     String url = "/lifters/" + id + "/sets";
-    assertThat(coach.post(url, Map.of("lift", "squat", "load", "441", "how", "tested")).body()).contains("Is it kg or lb? 441 kg was typed");
+    assertThat(coach.post(url, Map.of("lift", "squat", "load", "441", "how", "tested")).body())
+        .contains("Is it kg or lb? 441 kg was typed");
     coach.post(url, Map.of("lift", "squat", "load", "190", "reps", "3", "how", "9", "on", "2026-02-27"));
     assertThat(coach.get("/lifters/" + id).body()).contains("Noted; the estimate follows.", "Squat 190 kg × 3 @9");
     assertThat(estimate(app, id, "squat")).as("190 × 3 @9 speaks for 211").isBetween(201.0, 206.0);
     long row = app.jdbc().sql("select id from logged_set where lifter_id = :id").param("id", id).query(Long.class).single();
     assertThat(coach.post(url + "/" + row + "/remove", Map.of()).statusCode()).isEqualTo(302);
-    assertThat(coach.get("/lifters/" + id).body()).contains("Taken out: 190 kg × 3 of 2026-02-27.", "name=\"how\" value=\"9\"", "name=\"toldIn\" value=\"KG\"");
+    assertThat(coach.get("/lifters/" + id).body()).contains("Taken out: 190 kg × 3 of 2026-02-27.", "name=\"how\" value=\"9\"",
+        "name=\"toldIn\" value=\"KG\"");
     assertThat(estimate(app, id, "squat")).isBetween(199.99, 200.01);
     coach.post("/lifters/" + id, page(app, "unit", "LB"));
     coach.get("/lifters/" + id);
-    coach.post(url, Map.of("lift", "squat", "load", "190", "sure.load", "190", "toldIn", "KG", "reps", "3", "how", "9", "on", "2026-02-27"));
-    assertThat(coach.get("/lifters/" + id).body()).as("put back in its own unit, whatever the lifter's is now").contains("Squat 190 kg × 3 @9");
+    coach.post(url, Map.of("lift", "squat", "load", "190", "sure.load", "190", "toldIn", "KG", "reps", "3", "how", "9", "on",
+        "2026-02-27"));
+    assertThat(coach.get("/lifters/" + id).body()).as("put back in its own unit, whatever the lifter's is now")
+        .contains("Squat 190 kg × 3 @9");
   }
 
   @Test
@@ -285,10 +295,12 @@ class LifterTest {
     Matcher form = Pattern.compile("(?s)Saved\\..*?<form action=\"(/lifters/" + id + ")\".*?</form>").matcher(saved);
     assertThat(form.find()).isTrue();
     Map<String, String> back = new HashMap<>();
-    Pattern.compile("name=\"([^\"]+)\" value=\"([^\"]*)\"").matcher(form.group()).results().forEach(field -> back.put(field.group(1), field.group(2)));
+    Pattern.compile("name=\"([^\"]+)\" value=\"([^\"]*)\"").matcher(form.group()).results()
+        .forEach(field -> back.put(field.group(1), field.group(2)));
     back.remove("_csrf");
     assertThat(coach.post(form.group(1), back).statusCode()).isEqualTo(302);
-    assertThat(app.jdbc().sql("select coalesce(note, '') from lifter where id = :id").param("id", id).query(String.class).single()).isEmpty();
+    assertThat(app.jdbc().sql("select coalesce(note, '') from lifter where id = :id").param("id", id).query(String.class).single())
+        .isEmpty();
     assertThat(was).doesNotContain("moved house");
   }
 

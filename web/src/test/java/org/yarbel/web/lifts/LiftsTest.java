@@ -21,7 +21,8 @@ class LiftsTest {
   }
 
   private static Map<String, String> lift(String name, String... more) {
-    Map<String, String> lift = new HashMap<>(Map.of("name", name, "parent", "squat", "ratio", "70", "spread", "7", "equipment", "BAR", "variation", "pause=3"));
+    Map<String, String> lift = new HashMap<>(Map.of("name", name, "parent", "squat", "ratio", "70", "spread", "7", "equipment",
+        "BAR", "variation", "pause=3"));
     for (int i = 0; i < more.length; i += 2) {
       lift.put(more[i], more[i + 1]);
     }
@@ -41,7 +42,8 @@ class LiftsTest {
   void aClubsOwnLiftIsPlannedByItsRatioChangedAndRetired(TestApp app) {
     Client coach = coach(app);
     assertThat(coach.post("/lifts", lift("Mill-race squat")).headers().firstValue("Location").orElse("")).endsWith("find=mill-race-squat");
-    assertThat(coach.get("/lifts?find=mill-race-squat").body()).contains("Added. It can be planned as mill-race-squat.", "3 s pause", "yours");
+    assertThat(coach.get("/lifts?find=mill-race-squat").body()).contains("Added. It can be planned as mill-race-squat.",
+        "3 s pause", "yours");
     coach.get("/lifters/new");
     String place = app.hall();
     String lifter = coach.post("/lifters", Map.of("name", "Sorrel Wick", "unit", "KG", "place", place, "lift.1", "squat", "load.1", "200",
@@ -49,7 +51,8 @@ class LiftsTest {
     coach.get(lifter + "/week");
     coach.post(lifter + "/days/2026-03-02/slots", Map.of("kind", "SECOND", "lift", "mill-race-squat", "work", "3x5 50%"));
     assertThat(coach.get(lifter + "/week").body()).as("half of 70 % of 200").contains("70 ×3", "worked out as 70 % (± 7) of the squat");
-    long session = app.jdbc().sql("select id from training_session where lifter_id = :id").param("id", Long.parseLong(lifter.replaceAll("\\D", "")))
+    long session = app.jdbc().sql("select id from training_session where lifter_id = :id")
+        .param("id", Long.parseLong(lifter.replaceAll("\\D", "")))
         .query(Long.class).single();
     assertThat(coach.card(session).body()).contains("Mill-race squat");
     coach.get("/lifts?edit=mill-race-squat");

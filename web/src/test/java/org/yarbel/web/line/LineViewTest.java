@@ -121,7 +121,8 @@ class LineViewTest {
   void aPartialIsDrawnAgainstTheMaxOfTheWholeLift() {
     LineView partial = line("block-pull", "1x1 112kg");
     LineView whole = line("deadlift", "1x1 112kg");
-    assertThat(partial.skyline().bars().get(partial.skyline().bars().size() - 1).y()).isEqualTo(whole.skyline().bars().get(whole.skyline().bars().size() - 1).y());
+    assertThat(partial.skyline().bars().get(partial.skyline().bars().size() - 1).y())
+        .isEqualTo(whole.skyline().bars().get(whole.skyline().bars().size() - 1).y());
     assertThat(CONTEXT.drawnAgainst(CONTEXT.lift("block-pull"))).isEqualTo(CONTEXT.basisMax(CONTEXT.lift("deadlift")));
   }
 

@@ -71,7 +71,8 @@ class LearningTest {
       LifterContext context = app.bean(LifterContexts.class).of(lifter, null);
       Lift squat = context.lift("squat");
       double eight = resolve(context, squat, "1x8 @10").sets().get(0).exact().ratioTo(context.numbers(squat).estimated());
-      assertThat(eight).as("8 reps are 1 + 7 · 0.8 = 6.6 of the curve").isCloseTo(EffortChart.HOUSE.fraction(6.63, 10).orElseThrow(), within(0.01));
+      assertThat(eight).as("8 reps are 1 + 7 · 0.8 = 6.6 of the curve")
+          .isCloseTo(EffortChart.HOUSE.fraction(6.63, 10).orElseThrow(), within(0.01));
       double single = resolve(context, squat, "1x1 @10").sets().get(0).exact().ratioTo(context.numbers(squat).estimated());
       assertThat(single).as("a max stays a max").isCloseTo(1, within(1e-6));
     });
@@ -115,7 +116,8 @@ class LearningTest {
   @Test
   void aPlaceWithoutStonesLeavesTheLoadAsWritten(TestApp app) {
     with(app, lifter -> {
-      Lifter inLoft = app.bean(LifterRepository.class).saveAndFlush(new Lifter("Loft", MassUnit.KG, app.bean(Places.class).all().get(1).id()));
+      Lifter inLoft = app.bean(LifterRepository.class)
+          .saveAndFlush(new Lifter("Loft", MassUnit.KG, app.bean(Places.class).all().get(1).id()));
       LifterContext loft = app.bean(LifterContexts.class).of(inLoft, null);
       LifterContext hall = app.bean(LifterContexts.class).of(lifter, null);
       Lift stones = hall.lift("stone-load");

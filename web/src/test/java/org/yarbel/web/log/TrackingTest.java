@@ -40,7 +40,8 @@ class TrackingTest {
       log.flush();
       app.bean(Tracking.class).rerun(corwin, "squat");
       LiftNumbers numbers = app.bean(LiftNumbersRepository.class).findByLifterIdAndLift(corwin.id(), "squat").orElseThrow();
-      assertThat(numbers.estimate(corwin.unit(), TestApp.TODAY)).as("back to the tested max").satisfies(now -> assertThat(now.max().hits(numbers.tested())).isTrue());
+      assertThat(numbers.estimate(corwin.unit(), TestApp.TODAY)).as("back to the tested max")
+          .satisfies(now -> assertThat(now.max().hits(numbers.tested())).isTrue());
       assertThat(app.bean(TrackedPointRepository.class).findByLifterIdAndLiftOrderByDay(corwin.id(), "squat")).isEmpty();
       status.setRollbackOnly();
     }));
@@ -50,7 +51,8 @@ class TrackingTest {
   @Test
   void goesOnFromWhereItStood(TestApp app) {
     Someone lifter = Someone.called(app, "Quilla Marsh", Map.of("squat", "180"));
-    app.jdbc().sql("update lift_numbers set tested_on = :on where lifter_id = :id").param("on", TestApp.TODAY.minusWeeks(8)).param("id", lifter.id()).update();
+    app.jdbc().sql("update lift_numbers set tested_on = :on where lifter_id = :id").param("on", TestApp.TODAY.minusWeeks(8))
+        .param("id", lifter.id()).update();
     for (int week = 3; week >= 0; week--) {
       LocalDate day = TestApp.TODAY.minusWeeks(week);
       lifter.add(day, "MAIN", "squat", "3x3 80%");
@@ -66,20 +68,24 @@ class TrackingTest {
       }));
       assertThat(told(lifter)).as("week " + week).isEqualTo(gone);
     }
-    assertThat(app.jdbc().sql("select checkpoint from lift_numbers where lifter_id = :id and lift = 'squat'").param("id", lifter.id()).query(String.class).single())
+    assertThat(app.jdbc().sql("select checkpoint from lift_numbers where lifter_id = :id and lift = 'squat'")
+        .param("id", lifter.id()).query(String.class).single())
         .contains(TestApp.TODAY.minusWeeks(1).toString());
   }
 
   private static List<String> told(Someone lifter) {
-    List<String> told = new ArrayList<>(lifter.app().jdbc().sql("select day || ' ' || raw_ng || ' ' || estimate_ng || ' ' || spread from tracked_point "
+    List<String> told = new ArrayList<>(lifter.app().jdbc()
+        .sql("select day || ' ' || raw_ng || ' ' || estimate_ng || ' ' || spread from tracked_point "
         + "where lifter_id = :id order by day").param("id", lifter.id()).query(String.class).list());
-    told.addAll(lifter.app().jdbc().sql("select lift || ' ' || estimate_ng || ' ' || sd_ng || ' ' || coalesce(checkpoint, '-') from lift_numbers where lifter_id = :id")
+    told.addAll(lifter.app().jdbc().sql("select lift || ' ' || estimate_ng || ' ' || sd_ng || ' ' || coalesce(checkpoint, '-') "
+        + "from lift_numbers where lifter_id = :id")
         .param("id", lifter.id()).query(String.class).list());
     return told;
   }
 
   private static List<String> points(TestApp app) {
-    return app.jdbc().sql("select id || ' ' || day || ' ' || raw_ng || ' ' || estimate_ng from tracked_point where lifter_id = :id and lift = 'squat' order by day")
+    return app.jdbc().sql("select id || ' ' || day || ' ' || raw_ng || ' ' || estimate_ng from tracked_point where lifter_id = "
+        + ":id and lift = 'squat' order by day")
         .param("id", app.lifter("Corwin")).query(String.class).list();
   }
 }

@@ -56,20 +56,27 @@ class NodesTest {
     nodes.proxy();
     Client first = Client.at(nodes.proxied());
     first.get("/setup");
-    assertThat(first.post("/setup", Map.of("code", CODE, "club", "Two Nodes", "unit", "KG", "zone", "UTC", "name", "Coach", "email", "coach@nodes.example",
-        "password", "granite lantern kayak")).statusCode()).isEqualTo(302);
+    assertThat(first.post("/setup", Map.of("code", CODE, "club", "Two Nodes", "unit", "KG", "zone", "UTC", "name", "Coach",
+        "email", "coach@nodes.example", "password", "granite lantern kayak")).statusCode()).isEqualTo(302);
     JdbcClient jdbc = nodes.jdbc();
-    jdbc.sql("insert into account (id, club_id, email, password_hash, role, name) select nextval('yarbel_id'), club_id, 'hand' || n || '@nodes.example', "
+    jdbc.sql("insert into account (id, club_id, email, password_hash, role, name) select nextval('yarbel_id'), club_id, 'hand' "
+        + "|| n || '@nodes.example', "
         + "password_hash, role, 'Hand ' || n from account cross join generate_series(1, " + CLIENTS + ") n").update();
     int lifters = Math.max(30, SETS / SETS_OF_A_SESSION);
-    jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select nextval('yarbel_id'), p.club_id, p.id, 'Lifter ' || n, "
+    jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select "
+        + "nextval('yarbel_id'), p.club_id, p.id, 'Lifter ' || n, "
         + "'KG', 'F', 1990, '', 0, 127 from place p cross join generate_series(1, " + lifters + ") n").update();
-    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, estimate_ng, sd_ng, estimate_on, version) "
-        + "select nextval('yarbel_id'), club_id, l.id, lift, 'INTERMEDIATE', 'ESTIMATED', 150000000000000, 'KG', :day, 150000000000000, 3000000000000, :day, 0 from lifter l "
+    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, "
+        + "estimate_ng, sd_ng, estimate_on, version) "
+        + "select nextval('yarbel_id'), club_id, l.id, lift, 'INTERMEDIATE', 'ESTIMATED', 150000000000000, 'KG', :day, "
+        + "150000000000000, 3000000000000, :day, 0 from lifter l "
         + "cross join unnest(array['squat', 'bench', 'deadlift']) lift").param("day", TestApp.TODAY).update();
-    jdbc.sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), club_id, id, :day, 0 from lifter").param("day", TestApp.TODAY).update();
-    jdbc.sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), club_id, id, p, 'MAIN', "
-        + "(array['squat', 'bench', 'deadlift'])[1 + p % 3], '5x3 70%', 0 from training_session cross join generate_series(1, " + SETS_OF_A_SESSION / 5 + ") p").update();
+    jdbc.sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), club_id, id, "
+        + ":day, 0 from lifter").param("day", TestApp.TODAY).update();
+    jdbc.sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), "
+        + "club_id, id, p, 'MAIN', "
+        + "(array['squat', 'bench', 'deadlift'])[1 + p % 3], '5x3 70%', 0 from training_session cross join generate_series(1, "
+        + SETS_OF_A_SESSION / 5 + ") p").update();
   }
 
   @AfterAll
@@ -115,16 +122,18 @@ class NodesTest {
   /** A set to log, with the key it was given on the phone. */
   private record Entry(long session, String line, int set, UUID key) {
     Map<String, String> form() {
-      return Map.of("key", key.toString(), "slot", line, "part", "1", "set", Integer.toString(set), "issue", "1", "seen", "-1", "load", "105",
-          "reps", "3", "outcome", "done");
+      return Map.of("key", key.toString(), "slot", line, "part", "1", "set", Integer.toString(set), "issue", "1", "seen", "-1",
+          "load", "105", "reps", "3", "outcome", "done");
     }
   }
 
   private static List<Entry> entries() {
     record Line(long session, String line) {}
     List<Entry> all = new ArrayList<>();
-    nodes.jdbc().sql("select session_id as session, ref::text as line from slot where work = '5x3 70%' order by session_id, position").query(Line.class).list()
-        .forEach(line -> IntStream.rangeClosed(1, 5).forEach(set -> all.add(new Entry(line.session(), line.line(), set, UUID.randomUUID()))));
+    nodes.jdbc().sql("select session_id as session, ref::text as line from slot where work = '5x3 70%' order by session_id, "
+        + "position").query(Line.class).list()
+        .forEach(line -> IntStream.rangeClosed(1, 5)
+            .forEach(set -> all.add(new Entry(line.session(), line.line(), set, UUID.randomUUID()))));
     return all.subList(0, SETS);
   }
 
@@ -220,7 +229,8 @@ class NodesTest {
     coach.get(source + "/runway");
     assertThat(coach.post(source + "/runway/plan", Map.of("way", "join")).statusCode()).isEqualTo(302);
     coach.get(source + "/runway");
-    HttpResponse<String> copied = coach.post(source + "/runway/copy", Map.of("to", lifters.stream().skip(1).map(String::valueOf).collect(Collectors.joining(","))));
+    HttpResponse<String> copied = coach.post(source + "/runway/copy",
+        Map.of("to", lifters.stream().skip(1).map(String::valueOf).collect(Collectors.joining(","))));
     assertThat(copied.statusCode()).as(copied.body()).isEqualTo(302);
     String job = copied.headers().firstValue("Location").orElseThrow();
     long id = Long.parseLong(job.replaceFirst(".*/jobs/(\\d+).*", "$1"));
@@ -228,7 +238,8 @@ class NodesTest {
     await(Duration.ofSeconds(60), () -> nodes.jdbc().sql(done).query(Integer.class).single() >= 5);
     nodes.kill(0);
     int left = nodes.jdbc().sql(done).query(Integer.class).single();
-    await(Duration.ofSeconds(30), () -> nodes.jdbc().sql("select ended is not null from job where id = " + id).query(Boolean.class).single());
+    await(Duration.ofSeconds(30), () -> nodes.jdbc().sql("select ended is not null from job where id = " + id).query(Boolean.class)
+        .single());
     assertThat(nodes.jdbc().sql(done).query(Integer.class).single()).as("of 29, after %s by the killed one", left).isEqualTo(29);
     assertThat(nodes.jdbc().sql("select count(*) from long_plan").query(Integer.class).single()).isEqualTo(30);
     nodes.startAgain(0);
@@ -245,12 +256,15 @@ class NodesTest {
     assertThat(other.get(kit).body()).contains("Two Nodes");
     one.get(kit);
     nodes.jdbc().sql("select 1").query(Integer.class).single();
-    Map<String, String> fields = new HashMap<>(Map.of("version", nodes.jdbc().sql("select version::text from place").query(String.class).single(), "name", "Renamed hall", "unit", "KG",
+    Map<String, String> fields = new HashMap<>(Map.of("version", nodes.jdbc().sql("select version::text from place")
+        .query(String.class).single(), "name", "Renamed hall", "unit", "KG",
         "bar.0.name", "Thin bar", "bar.0.mass", "15", "bar.0.unit", "KG", "kg.0.size", "25", "kg.0.pairs", "4"));
     List<String> smaller = List.of("20", "10", "5", "2.5", "1.25");
-    IntStream.range(0, smaller.size()).forEach(i -> fields.putAll(Map.of("kg." + (i + 1) + ".size", smaller.get(i), "kg." + (i + 1) + ".pairs", "1")));
+    IntStream.range(0, smaller.size()).forEach(i ->
+        fields.putAll(Map.of("kg." + (i + 1) + ".size", smaller.get(i), "kg." + (i + 1) + ".pairs", "1")));
     assertThat(one.post(kit, fields).statusCode()).isEqualTo(302);
-    assertThat(other.get(kit).body()).as("within 2 s, and in truth with the next request").contains("Renamed hall").contains("Thin bar").contains("15 kg to 292.5 kg");
+    assertThat(other.get(kit).body()).as("within 2 s, and in truth with the next request").contains("Renamed hall")
+        .contains("Thin bar").contains("15 kg to 292.5 kg");
   }
 
   @Test

@@ -60,7 +60,8 @@ class TwoHandsTest {
       return hand.get();
     })).toList();
     List<HttpResponse<String>> answers = both.stream().map(CompletableFuture::join).toList();
-    assertThat(answers).allSatisfy(answer -> assertThat(answer.statusCode()).as(answer.uri().toString()).isIn(200, 204, 302, 404, 409, 422));
+    assertThat(answers).allSatisfy(answer -> assertThat(answer.statusCode()).as(answer.uri().toString())
+        .isIn(200, 204, 302, 404, 409, 422));
     return answers;
   }
 
@@ -79,7 +80,8 @@ class TwoHandsTest {
   }
 
   private void ordered() {
-    assertThat(someone.app().jdbc().sql("select count(*) from (select s.session_id, s.position from slot s join training_session t on t.id = s.session_id "
+    assertThat(someone.app().jdbc().sql("select count(*) from (select s.session_id, s.position from slot s join "
+        + "training_session t on t.id = s.session_id "
         + "where t.lifter_id = :l group by 1, 2 having count(*) > 1) doubled").param("l", someone.id()).query(Integer.class).single())
         .as("lines of one position").isZero();
   }
@@ -87,17 +89,22 @@ class TwoHandsTest {
   /** Every form that writes, by what it makes one more of. */
   static Stream<Arguments> forms() {
     return Stream.of(
-        arguments("/days/%d/slots", Map.of("kind", "MAIN", "lift", "Row", "work", "3x8 60kg"), "select count(*) from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l", 1),
-        arguments("/days/2026-03-06/slots", Map.of("kind", "MAIN", "lift", "Row", "work", "3x8 60kg"), "select count(*) from training_session where lifter_id = :l", 1),
-        arguments("/days/%d/copy", Map.of("to", "2026-03-11"), "select count(*) from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l", 2),
+        arguments("/days/%d/slots", Map.of("kind", "MAIN", "lift", "Row", "work", "3x8 60kg"),
+            "select count(*) from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l", 1),
+        arguments("/days/2026-03-06/slots", Map.of("kind", "MAIN", "lift", "Row", "work", "3x8 60kg"),
+            "select count(*) from training_session where lifter_id = :l", 1),
+        arguments("/days/%d/copy", Map.of("to", "2026-03-11"),
+            "select count(*) from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l", 2),
         arguments("/weigh-ins", Map.of("bodyMass", "90", "weighedIn", "KG"), "select count(*) from weigh_in where lifter_id = :l", 1),
         arguments("/complaints", Map.of("where", "left knee", "score", "3"), "select count(*) from complaint where lifter_id = :l", 1),
-        arguments("/sets", Map.of("lift", "squat", "load", "150", "reps", "3", "how", "8", "on", "2026-02-20", "toldIn", "KG"), "select count(*) from logged_set where lifter_id = :l", 1),
+        arguments("/sets", Map.of("lift", "squat", "load", "150", "reps", "3", "how", "8", "on", "2026-02-20", "toldIn", "KG"),
+            "select count(*) from logged_set where lifter_id = :l", 1),
         arguments("/silences", Map.of("check", "milestone", "reason", "known"), "select count(*) from silence where lifter_id = :l", 1),
-        arguments("/progressions", Map.of("lift", "squat", "method", "rpe-weeks", "starts", "2026-03-02", "days", "FRIDAY", "turn", "EVERY"),
-            "select count(*) from progression where lifter_id = :l", 1),
+        arguments("/progressions", Map.of("lift", "squat", "method", "rpe-weeks", "starts", "2026-03-02", "days", "FRIDAY", "turn",
+            "EVERY"), "select count(*) from progression where lifter_id = :l", 1),
         arguments("/calendar", Map.of(), "select count(*) from calendar_feed where lifter_id = :l", 1),
-        arguments("/account", Map.of("email", "%n@hands.example", "password", "granite lantern kayak"), "select count(*) from account where lifter_id = :l", 1));
+        arguments("/account", Map.of("email", "%n@hands.example", "password", "granite lantern kayak"),
+            "select count(*) from account where lifter_id = :l", 1));
   }
 
   @ParameterizedTest
@@ -161,8 +168,8 @@ class TwoHandsTest {
     long squat = someone.slot(DAY, "squat");
     long bench = someone.slot(DAY, "bench");
     both(() -> someone.coach().post("/slots/" + squat + "/move?by=1", Map.of()), () -> other.post("/slots/" + bench + "/join", Map.of()));
-    both(() -> someone.coach().post("/slots/" + squat + "/to", Map.of("to", DAY.plusDays(1).toString())), () -> other.post("/slots/" + squat + "/remove",
-        Map.of("version", Integer.toString(someone.version(squat)))));
+    both(() -> someone.coach().post("/slots/" + squat + "/to", Map.of("to", DAY.plusDays(1).toString())),
+        () -> other.post("/slots/" + squat + "/remove", Map.of("version", Integer.toString(someone.version(squat)))));
     assertThat(someone.on(DAY)).contains("bench 3x5 70%");
     ordered();
   }
@@ -176,11 +183,11 @@ class TwoHandsTest {
     long slot = someone.slot(today, "squat");
     long session = someone.app().jdbc().sql("select session_id from slot where id = :id").param("id", slot).query(Long.class).single();
     other.card(session);
-    Map<String, String> entry = Map.of("key", UUID.randomUUID().toString(), "slot", someone.app().line(slot), "part", "1", "set", "1", "issue", "1", "seen", "-1",
-        "load", "140", "reps", "5", "outcome", "done");
+    Map<String, String> entry = Map.of("key", UUID.randomUUID().toString(), "slot", someone.app().line(slot), "part", "1", "set",
+        "1", "issue", "1", "seen", "-1", "load", "140", "reps", "5", "outcome", "done");
     String version = Integer.toString(someone.version(slot));
-    Map<String, Map<String, String>> changes = Map.of("remove", Map.of("version", version), "to", Map.of("to", today.plusDays(3).toString()),
-        "edit", Map.of("version", version, "kind", "MAIN", "lift", "Squat", "work", "5x3 80%"));
+    Map<String, Map<String, String>> changes = Map.of("remove", Map.of("version", version), "to",
+        Map.of("to", today.plusDays(3).toString()), "edit", Map.of("version", version, "kind", "MAIN", "lift", "Squat", "work", "5x3 80%"));
     List<HttpResponse<String>> answers = both(() -> other.post("/sessions/" + session + "/sets", entry),
         () -> someone.coach().post("/slots/" + slot + (what.equals("edit") ? "" : "/" + what), changes.get(what)));
     int kept = count("select count(*) from logged_set where lifter_id = :l and load_ng = 140000000000000");
@@ -200,8 +207,8 @@ class TwoHandsTest {
     long slot = someone.slot(today, "squat");
     long session = app.jdbc().sql("select session_id from slot where id = :id").param("id", slot).query(Long.class).single();
     other.card(session);
-    Map<String, String> entry = new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slot), "part", "1", "set", "1", "issue", "1",
-        "seen", "-1", "load", "140", "reps", "5", "outcome", "done"));
+    Map<String, String> entry = new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slot), "part", "1",
+        "set", "1", "issue", "1", "seen", "-1", "load", "140", "reps", "5", "outcome", "done"));
     List<CompletableFuture<Integer>> all = IntStream.range(0, 20).mapToObj(i -> CompletableFuture.supplyAsync(
         () -> other.post("/sessions/" + session + "/sets", entry).statusCode())).toList();
     assertThat(all).allSatisfy(answer -> assertThat(answer.join()).isIn(200, 302));
@@ -219,7 +226,8 @@ class TwoHandsTest {
     someone.within(() -> transaction.execute(status -> {
       app.bean(Turns.class).ofLifter(someone.id());
       long began = System.nanoTime();
-      HttpResponse<String> late = someone.coach().post(someone.at("/days/" + DAY + "/slots"), Map.of("kind", "MAIN", "lift", "Row", "work", "3x8 60kg"));
+      HttpResponse<String> late = someone.coach()
+          .post(someone.at("/days/" + DAY + "/slots"), Map.of("kind", "MAIN", "lift", "Row", "work", "3x8 60kg"));
       assertThat(late.statusCode()).as("held for long").isEqualTo(409);
       assertThat(late.body()).contains("Somebody was there first").contains("The last change here:");
       assertThat(Duration.ofNanos(System.nanoTime() - began)).as("76 s, before").isLessThan(Duration.ofSeconds(20));

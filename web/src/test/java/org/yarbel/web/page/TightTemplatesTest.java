@@ -7,7 +7,8 @@ import org.junit.jupiter.api.Test;
 class TightTemplatesTest {
   @Test
   void aTagIsOneLineWhateverItsValuesHold() {
-    assertThat(TightTemplates.tight("<p\n    th:if=\"${a > b}\"\n    class='x'>text</p>")).isEqualTo("<p th:if=\"${a > b}\" class='x'>text</p>");
+    assertThat(TightTemplates.tight("<p\n    th:if=\"${a > b}\"\n    class='x'>text</p>"))
+        .isEqualTo("<p th:if=\"${a > b}\" class='x'>text</p>");
   }
 
   @Test
@@ -18,6 +19,7 @@ class TightTemplatesTest {
 
   @Test
   void betweenTagsNothingIsTaken() {
-    assertThat(TightTemplates.tight("<ul>\n  <li>one</li>\n  <li>two\n  </li>\n</ul>")).isEqualTo("<ul>\n  <li>one</li>\n  <li>two\n  </li>\n</ul>");
+    assertThat(TightTemplates.tight("<ul>\n  <li>one</li>\n  <li>two\n  </li>\n</ul>"))
+        .isEqualTo("<ul>\n  <li>one</li>\n  <li>two\n  </li>\n</ul>");
   }
 }

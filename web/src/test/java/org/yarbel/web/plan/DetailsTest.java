@@ -35,7 +35,8 @@ class DetailsTest {
     assertThat(wearing("none", null).pieces()).isEmpty();
     assertThat(wearing("BELT", 140L).gearFrom()).isEqualTo(Mass.of("140", MassUnit.KG));
     Details byHand = new Details(true, null, null, null, null, null, null, null, "45x10 95x5 lb");
-    assertThat(HandRamp.parse(byHand.beside().ramp(), MassUnit.KG).steps()).last().satisfies(step -> assertThat(step.load()).isEqualTo(Mass.of("95", MassUnit.LB)));
+    assertThat(HandRamp.parse(byHand.beside().ramp(), MassUnit.KG).steps()).last()
+        .satisfies(step -> assertThat(step.load()).isEqualTo(Mass.of("95", MassUnit.LB)));
     assertThat(Details.NONE.beside().ramp()).isNull();
     assertThat(Details.NONE.any()).isFalse();
     assertThat(byHand.any()).isTrue();

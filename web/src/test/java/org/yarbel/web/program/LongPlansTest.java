@@ -38,8 +38,10 @@ class LongPlansTest {
 
   /** Volume four weeks, strength three with an easy one, peak three, taper two; squats on Mondays, presses on Wednesdays. */
   private static Macrocycle plan(LocalDate contest) {
-    return Proposal.of(new Proposal.Request(Level.INTERMEDIATE, List.of(Catalogue.standard().ofKey("squat").orElseThrow(), Catalogue.standard().ofKey("bench")
-        .orElseThrow()), List.of(), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY), contest, MONDAY, false, Deload.LESS_VOLUME, MassUnit.KG, List.of())).plan();
+    return Proposal.of(new Proposal.Request(Level.INTERMEDIATE, List.of(Catalogue.standard().ofKey("squat").orElseThrow(),
+        Catalogue.standard().ofKey("bench")
+        .orElseThrow()), List.of(), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY), contest, MONDAY, false, Deload.LESS_VOLUME,
+        MassUnit.KG, List.of())).plan();
   }
 
   private static final LocalDate CONTEST = MONDAY.plusWeeks(11).plusDays(5);
@@ -56,15 +58,18 @@ class LongPlansTest {
   @Test
   void aPlanThatIsTakenBackBeforeItBeginsIsForgotten() {
     LocalDate next = MONDAY.plusWeeks(1);
-    Macrocycle later = Proposal.of(new Proposal.Request(Level.INTERMEDIATE, List.of(Catalogue.standard().ofKey("squat").orElseThrow()), List.of(),
+    Macrocycle later = Proposal.of(new Proposal.Request(Level.INTERMEDIATE,
+        List.of(Catalogue.standard().ofKey("squat").orElseThrow()), List.of(),
         EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY), null, next, false, Deload.LESS_VOLUME, MassUnit.KG, List.of())).plan();
     undo(take(later));
     assertThat(methods()).isNotEmpty().allSatisfy(method -> assertThat(method.runsOn(MONDAY)).isFalse());
-    assertThat(someone.method("Squat", "rpe-weeks", MONDAY, Map.of()).body()).contains("Written for the weeks to come").doesNotContain("Mind:");
+    assertThat(someone.method("Squat", "rpe-weeks", MONDAY, Map.of()).body()).contains("Written for the weeks to come")
+        .doesNotContain("Mind:");
   }
 
   private List<LocalDate> easyWeeks() {
-    return someone.within(() -> someone.app().bean(DeloadWeekRepository.class).findByLifterIdAndMondayBetween(someone.id(), MONDAY, MONDAY.plusYears(1)).stream()
+    return someone.within(() -> someone.app().bean(DeloadWeekRepository.class).findByLifterIdAndMondayBetween(someone.id(), MONDAY,
+        MONDAY.plusYears(1)).stream()
         .map(DeloadWeek::monday).sorted().toList());
   }
 
@@ -75,8 +80,10 @@ class LongPlansTest {
   @Test
   void eachLiftOfABlockIsAMethodFromItsFirstMondayToItsEnd() {
     take(plan(CONTEST));
-    assertThat(methods()).extracting(p -> p.blockNo() + " " + p.lift() + " " + p.method().key() + " " + p.startsOn() + " " + p.endsOn()).contains(
-        "1 squat rising 2026-03-02 2026-03-30", "2 bench rising 2026-03-30 2026-04-20", "3 squat peak 2026-04-20 2026-05-11", "4 bench taper 2026-05-11 2026-05-25");
+    assertThat(methods()).extracting(p -> p.blockNo() + " " + p.lift() + " " + p.method().key() + " " + p.startsOn() + " "
+        + p.endsOn()).contains(
+        "1 squat rising 2026-03-02 2026-03-30", "2 bench rising 2026-03-30 2026-04-20", "3 squat peak 2026-04-20 2026-05-11",
+        "4 bench taper 2026-05-11 2026-05-25");
     assertThat(methods()).allSatisfy(p -> assertThat(p.contestOn()).isEqualTo(CONTEST));
     assertThat(methods().stream().filter(p -> p.blockNo() == 1).findFirst().orElseThrow().settings()).containsEntry("weeks", "4");
     assertThat(easyWeeks()).containsExactly(MONDAY.plusWeeks(6));
@@ -87,7 +94,8 @@ class LongPlansTest {
     take(plan(CONTEST));
     Macrocycle plan = plan(CONTEST);
     Block volume = plan.blocks().get(0);
-    Block changed = volume.withUses(volume.uses().stream().map(use -> use.lift().equals("squat") ? new Use("squat", Method.RPE_WEEKS, Map.of("sets", "4"), use.days())
+    Block changed = volume.withUses(volume.uses().stream().map(use -> use.lift().equals("squat")
+        ? new Use("squat", Method.RPE_WEEKS, Map.of("sets", "4"), use.days())
         : use).toList());
     long change = take(new Editing(plan, MONDAY).change(changed).now());
     assertThat(someone.on(MONDAY)).containsExactly("squat 4x5 @7");
@@ -103,18 +111,22 @@ class LongPlansTest {
   void undoBringsBackThePlanItsEasyWeeksAndTheDayItCountsDownTo() {
     take(plan(CONTEST));
     long change = take(plan(CONTEST.minusWeeks(4)));
-    assertThat(methods().stream().filter(p -> p.endsOn() == null || p.endsOn().isAfter(p.startsOn()))).allSatisfy(p -> assertThat(p.contestOn()).isEqualTo(CONTEST.minusWeeks(4)));
+    assertThat(methods().stream().filter(p -> p.endsOn() == null || p.endsOn().isAfter(p.startsOn())))
+        .allSatisfy(p -> assertThat(p.contestOn()).isEqualTo(CONTEST.minusWeeks(4)));
     undo(change);
-    assertThat(someone.<LocalDate>within(() -> someone.app().bean(LongPlans.class).of(someone.id()).orElseThrow().plan().contest())).isEqualTo(CONTEST);
+    assertThat(someone.<LocalDate>within(() -> someone.app().bean(LongPlans.class).of(someone.id()).orElseThrow().plan().contest()))
+        .isEqualTo(CONTEST);
     assertThat(easyWeeks()).containsExactly(MONDAY.plusWeeks(6));
-    assertThat(methods()).filteredOn(p -> p.method() == Method.TAPER && p.runsOn(CONTEST)).isNotEmpty().allSatisfy(p -> assertThat(p.contestOn()).isEqualTo(CONTEST));
+    assertThat(methods()).filteredOn(p -> p.method() == Method.TAPER && p.runsOn(CONTEST)).isNotEmpty()
+        .allSatisfy(p -> assertThat(p.contestOn()).isEqualTo(CONTEST));
   }
 
   @Test
   void nothingIsKeptTwiceWhenNothingIsNew() {
     take(plan(CONTEST));
     int before = methods().size();
-    assertThat(someone.<Boolean>within(() -> someone.app().bean(LongPlans.class).take(someone.lifter(), plan(CONTEST), null, someone.who()).isEmpty())).isTrue();
+    assertThat(someone.<Boolean>within(() -> someone.app().bean(LongPlans.class).take(someone.lifter(), plan(CONTEST), null,
+        someone.who()).isEmpty())).isTrue();
     assertThat(methods()).hasSize(before);
   }
 
@@ -127,7 +139,8 @@ class LongPlansTest {
       return 0;
     });
     assertThat(someone.on(MONDAY.plusWeeks(4))).containsExactly("squat 5x4 75%");
-    assertThat(someone.on(MONDAY.plusWeeks(6))).as("the easy week: half the sets of the block's first week").containsExactly("squat 2x4 75%");
+    assertThat(someone.on(MONDAY.plusWeeks(6))).as("the easy week: half the sets of the block's first week")
+        .containsExactly("squat 2x4 75%");
   }
 
   @Test
@@ -143,7 +156,8 @@ class LongPlansTest {
   void endedItLeavesWhatWasEdited() {
     take(plan(CONTEST));
     long slot = someone.slot(MONDAY, "squat");
-    someone.coach().post("/slots/" + slot, Map.of("kind", "MAIN", "lift", "squat", "work", "3x3 70%", "version", Integer.toString(someone.version(slot))));
+    someone.coach().post("/slots/" + slot, Map.of("kind", "MAIN", "lift", "squat", "work", "3x3 70%", "version",
+        Integer.toString(someone.version(slot))));
     someone.within(() -> someone.app().bean(LongPlans.class).end(someone.lifter(), someone.who()));
     assertThat(someone.on(MONDAY)).containsExactly("squat 3x3 70%");
     assertThat(someone.on(MONDAY.plusWeeks(1))).isEmpty();

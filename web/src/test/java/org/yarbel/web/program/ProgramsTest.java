@@ -38,16 +38,20 @@ class ProgramsTest {
   @Test
   void saysWhatItDoesNotWrite(TestApp app) {
     Someone lifter = Someone.called(app, "Thaddea Wren", Map.of("squat", "150"));
-    assertThat(lifter.method("Squat", "rpe-weeks", MONDAY.plusWeeks(9), Map.of()).body()).contains("Kept. It begins on ").contains("its lines come when that ")
+    assertThat(lifter.method("Squat", "rpe-weeks", MONDAY.plusWeeks(9), Map.of()).body()).contains("Kept. It begins on ")
+        .contains("its lines come when that ")
         .doesNotContain("Written for the weeks to come");
-    assertThat(lifter.method("Squat", "taper", MONDAY, Map.of()).body()).contains("Kept. It writes nothing: ").doesNotContain("Written for the weeks to come");
+    assertThat(lifter.method("Squat", "taper", MONDAY, Map.of()).body()).contains("Kept. It writes nothing: ")
+        .doesNotContain("Written for the weeks to come");
   }
 
   @Test
   void showsWhatItWritesByWhatIsTypedAlsoWhereSomethingIsWrong(TestApp app) {
     Someone lifter = Someone.called(app, "Ulric Penhale", Map.of("squat", "200"));
-    assertThat(lifter.coach().get(lifter.at("/progressions?lift=Squat&method=density")).body()).contains("<code>density 10 90% in 10:00</code>");
-    assertThat(lifter.method("Squat", "density", MONDAY, Map.of("p.goal", "8", "p.minutes", "99")).body()).contains("must be a whole number from 4 to 30 but was 99")
+    assertThat(lifter.coach().get(lifter.at("/progressions?lift=Squat&method=density")).body())
+        .contains("<code>density 10 90% in 10:00</code>");
+    assertThat(lifter.method("Squat", "density", MONDAY, Map.of("p.goal", "8", "p.minutes", "99")).body())
+        .contains("must be a whole number from 4 to 30 but was 99")
         .contains("<code>density 8 90% in 10:00</code>");
     lifter.method("Squat", "density", MONDAY, Map.of("p.goal", "8"));
     long own = app.jdbc().sql("select id from progression where lifter_id = :l").param("l", lifter.id()).query(Long.class).single();
@@ -91,7 +95,8 @@ class ProgramsTest {
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body()).doesNotContain("is-forecast")
         .contains("The mark to beat at 60 kg: 4 reps");
     assertThat(lifter.on(MONDAY.plusWeeks(2))).containsExactly("squat 1x5+ 62.5kg");
-    assertThat(app.jdbc().sql("select max(i.number) from card_issue i join training_session t on t.id = i.session_id where t.lifter_id = :l").param("l", lifter.id()).query(Integer.class).single())
+    assertThat(app.jdbc().sql("select max(i.number) from card_issue i join training_session t on t.id = i.session_id where "
+        + "t.lifter_id = :l").param("l", lifter.id()).query(Integer.class).single())
         .as("the card of today stays the one that is on the phone").isEqualTo(1);
   }
 
@@ -189,7 +194,8 @@ class ProgramsTest {
         "the single set fails");
     assertThat(lifter.coach().get("/methods/nothing").statusCode()).isEqualTo(404);
     assertThat(lifter.coach().get(lifter.at("/progressions?lift=Squad&method=ladder")).body()).contains("There is no lift &#39;Squad&#39;");
-    assertThat(Deload.values()).allSatisfy(kind -> assertThat(lifter.coach().get(lifter.at("/progressions")).body()).contains(kind.meaning()));
+    assertThat(Deload.values()).allSatisfy(kind -> assertThat(lifter.coach().get(lifter.at("/progressions")).body())
+        .contains(kind.meaning()));
   }
 
   @Test
@@ -250,7 +256,8 @@ class ProgramsTest {
   void aWeekWithNothingToDoSaysWhy(TestApp app) {
     Someone lifter = Someone.called(app, "Euphemia Brant", Map.of("squat", "200"));
     lifter.method("Squat", "blocks", MONDAY.minusWeeks(12), Map.of());
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Squat: The week of the contest: the platform is the session.");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body())
+        .contains("Squat: The week of the contest: the platform is the session.");
     assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY.plusWeeks(1))).body()).contains("Squat: A week off.");
   }
 
@@ -259,7 +266,8 @@ class ProgramsTest {
     Someone lifter = Someone.called(app, "Fulbert Knox", Map.of("squat", "200"));
     lifter.add(MONDAY, "MAIN", "squat", "3x5 @8");
     lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY, "kind", "LESS_VOLUME"));
-    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Deload: nothing over RPE 8.5").contains("Pull a week forward");
+    assertThat(lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body()).contains("Deload: nothing over RPE 8.5")
+        .contains("Pull a week forward");
     lifter.post(lifter.at("/deloads"), Map.of("monday", "" + MONDAY, "kind", "LIGHT_TECHNIQUE"));
     String week = lifter.coach().get(lifter.at("/week?of=" + MONDAY)).body();
     assertThat(week).contains("Deload: nothing over 70 % nor over RPE 6")

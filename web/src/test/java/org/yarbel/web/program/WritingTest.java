@@ -82,7 +82,8 @@ class WritingTest {
     Someone lifter = Someone.called(app, "Philippa Drew", Map.of("squat", "150"));
     lifter.method("Squat", "rpe-weeks", MONDAY.minusWeeks(3), Map.of());
     write(lifter, MONDAY.minusWeeks(3), 4);
-    app.jdbc().sql("delete from slot where planned_on > :d and progression = (select ref from progression where id = :p)").param("d", MONDAY).param("p", progression(lifter)).update();
+    app.jdbc().sql("delete from slot where planned_on > :d and progression = (select ref from progression where id = :p)")
+        .param("d", MONDAY).param("p", progression(lifter)).update();
     lifter.within(() -> {
       app.bean(Programs.class).logged(UUID.fromString(app.line(lifter.slot(MONDAY, "squat"))));
       return 0;
@@ -136,9 +137,11 @@ class WritingTest {
     }));
     lifter.post("/changes/" + first + "/undo", Map.of("of", "" + MONDAY));
     assertThat(lifter.on(MONDAY)).isEmpty();
-    assertThat(app.jdbc().sql("select lift from progression where lifter_id = :l and ends_on is null").param("l", lifter.id()).query(String.class).list())
+    assertThat(app.jdbc().sql("select lift from progression where lifter_id = :l and ends_on is null").param("l", lifter.id())
+        .query(String.class).list())
         .as("the method of the bench goes on").containsExactly("bench");
-    assertThat(app.jdbc().sql("select count(*) from deload_week where lifter_id = :l").param("l", lifter.id()).query(Integer.class).single())
+    assertThat(app.jdbc().sql("select count(*) from deload_week where lifter_id = :l").param("l", lifter.id()).query(Integer.class)
+        .single())
         .as("so does the easy week").isEqualTo(1);
   }
 

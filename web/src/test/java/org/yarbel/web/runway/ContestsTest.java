@@ -33,8 +33,8 @@ class ContestsTest {
   private static final LocalDate CONTEST = TestApp.TODAY.plusWeeks(9).plusDays(5);
 
   private static Map<String, String> form(String name, LocalDate day) {
-    return new HashMap<>(Map.of("name", name, "sport", "POWERLIFTING", "state", "PLANNED", "day", day.toString(), "place", "Oxbow", "federation", "Fenland League",
-        "rules", "CLASSIC", "classes", "all"));
+    return new HashMap<>(Map.of("name", name, "sport", "POWERLIFTING", "state", "PLANNED", "day", day.toString(), "place", "Oxbow",
+        "federation", "Fenland League", "rules", "CLASSIC", "classes", "all"));
   }
 
   private static long kept(Client coach, Map<String, String> form) {
@@ -56,7 +56,8 @@ class ContestsTest {
   @Test
   void listsTheContestsOfTheDemoWithWhoGoes(TestApp app) {
     String page = Client.of(app, "coach").get("/contests").body();
-    assertThat(page).contains("Lowmoor Open").contains("Maren Oakhurst").contains("Thornby Strong Day").contains("strongman").contains("1 plan leads elsewhere");
+    assertThat(page).contains("Lowmoor Open").contains("Maren Oakhurst").contains("Thornby Strong Day").contains("strongman")
+        .contains("1 plan leads elsewhere");
     assertThat(Client.of(app, "maren").get("/contests").statusCode()).isEqualTo(403);
   }
 
@@ -65,7 +66,8 @@ class ContestsTest {
       "day    | 2026-02-28                  | That day is behind: write one to come.",
       "day    | ''                          | Write the day it is on, such as",
       "day    | soon                        | Write the day as year-month-day",
-      "day    | 2026-03-05                  | That is in 3 days: nothing but rest and openers can be planned for it. Send it again if it is right.",
+      "day    | 2026-03-05                  | That is in 3 days: nothing but rest and openers can be planned for it. Send it "
+          + "again if it is right.",
       "name   | ''                          | Write the name of the contest, at most 80 characters.",
       "events | Yoke walk carry 1x20m 300kg | Write each event as lift, colon, work",
       "events | Yoke walk: carry 20m        | Yoke walk:",
@@ -92,10 +94,13 @@ class ContestsTest {
     Client coach = Client.of(app, "coach");
     Someone someone = goer(app, "Strap Hollis");
     long id = kept(coach, form("Bag Check Open", CONTEST));
-    coach.post("/contests/" + id + "/entries", Map.of("lifter", Long.toString(someone.id()), "weightClass", "93", "weighIn", CONTEST.minusDays(1).toString()));
+    coach.post("/contests/" + id + "/entries", Map.of("lifter", Long.toString(someone.id()), "weightClass", "93", "weighIn",
+        CONTEST.minusDays(1).toString()));
     String page = coach.get("/contests/" + id).body();
-    assertThat(page).contains("Strap Hollis").contains("class 93, weigh-in Fri 8 May 2026").contains("Not allowed there, but usual in training: straps.");
-    assertThat(someone.post("/contests/" + id + "/entries", Map.of("lifter", Long.toString(someone.id()), "weighIn", CONTEST.plusDays(1).toString())).body()).contains("The weigh-in must be in the week before the contest");
+    assertThat(page).contains("Strap Hollis").contains("class 93, weigh-in Fri 8 May 2026")
+        .contains("Not allowed there, but usual in training: straps.");
+    assertThat(someone.post("/contests/" + id + "/entries", Map.of("lifter", Long.toString(someone.id()), "weighIn",
+        CONTEST.plusDays(1).toString())).body()).contains("The weigh-in must be in the week before the contest");
     coach.post("/contests/" + id + "/remove", Map.of());
     assertThat(coach.get("/contests").body()).contains("Bag Check Open is out of the list.").contains("Bring it back");
     coach.post("/contests/" + id + "/back", Map.of());
@@ -140,7 +145,8 @@ class ContestsTest {
     });
     assertThat(coach.get("/jobs/" + job).body()).contains("Plans refitted to Long Reach Meet").contains("3 of 3");
     for (Someone goer : goers) {
-      assertThat(goer.<LocalDate>within(() -> app.bean(LongPlans.class).of(goer.id()).orElseThrow().plan().contest())).isEqualTo(CONTEST.plusWeeks(2));
+      assertThat(goer.<LocalDate>within(() -> app.bean(LongPlans.class).of(goer.id()).orElseThrow().plan().contest()))
+          .isEqualTo(CONTEST.plusWeeks(2));
     }
     assertThat(coach.get("/contests/" + id).body()).doesNotContain("do not lead to this contest");
     assertThat(Client.of(app, "maren").get("/jobs/" + job).statusCode()).isEqualTo(403);
@@ -169,11 +175,15 @@ class ContestsTest {
     Someone two = goer(app, "Finn Left");
     // as a process leaves it that dies between two lifters: one done, one not
     long job = app.jdbc().sql("select nextval('yarbel_id')").query(Long.class).single();
-    app.jdbc().sql("insert into job (id, club_id, kind, title, document, account_id, begun) values (:id, :club, 'copy-plan', 'Left over', :source, :account, now())")
-        .param("id", job).param("club", source.who().clubId()).param("source", source.ref()).param("account", source.who().accountId()).update();
+    app.jdbc().sql("insert into job (id, club_id, kind, title, document, account_id, begun) values (:id, :club, 'copy-plan', "
+        + "'Left over', :source, :account, now())")
+        .param("id", job).param("club", source.who().clubId()).param("source", source.ref())
+        .param("account", source.who().accountId()).update();
     for (Someone someone : List.of(one, two)) {
-      app.jdbc().sql("insert into job_item (id, club_id, job_id, key, name, state) select nextval('yarbel_id'), :club, :job, ref, name, :state from lifter where id = :lifter")
-          .param("club", source.who().clubId()).param("job", job).param("lifter", someone.id()).param("state", someone == one ? "DONE" : "PENDING").update();
+      app.jdbc().sql("insert into job_item (id, club_id, job_id, key, name, state) select nextval('yarbel_id'), :club, :job, "
+          + "ref, name, :state from lifter where id = :lifter")
+          .param("club", source.who().clubId()).param("job", job).param("lifter", someone.id())
+          .param("state", someone == one ? "DONE" : "PENDING").update();
     }
     app.bean(Jobs.class).resume();
     assertThat(ended(source, job).done()).isEqualTo(2);
@@ -209,7 +219,8 @@ class ContestsTest {
       assertThat(failure.name()).isEqualTo("Xeno Broken");
       assertThat(failure.said()).startsWith("It failed on our side");
     });
-    assertThat(broken.coach().get("/jobs/" + job).body()).contains("1 lifter was left as they were:").contains("Xeno Broken").doesNotContain("Exception");
+    assertThat(broken.coach().get("/jobs/" + job).body()).contains("1 lifter was left as they were:").contains("Xeno Broken")
+        .doesNotContain("Exception");
     assertThat(broken.coach().get("/jobs/" + job + "?back=//elsewhere").body()).as("only pages of ours").contains("href=\"/\">Back");
   }
 
@@ -236,7 +247,8 @@ class ContestsTest {
       return 0;
     });
     assertThat(source.post(source.at("/runway/copy"), Map.of()).body()).contains("Nobody was chosen: tick a lifter or a group.");
-    String location = source.coach().post(source.at("/runway/copy"), Map.of("to", other.id() + "," + busy.id())).headers().firstValue("Location").orElseThrow();
+    String location = source.coach().post(source.at("/runway/copy"), Map.of("to", other.id() + "," + busy.id())).headers()
+        .firstValue("Location").orElseThrow();
     ended(source, Long.parseLong(location.replaceFirst(".*/jobs/(\\d+).*", "$1")));
     assertThat(other.on(TestApp.TODAY.plusDays(1))).first().asString().startsWith("squat 4x8 65%");
     assertThat(other.<LocalDate>within(() -> app.bean(LongPlans.class).of(other.id()).orElseThrow().plan().contest())).isEqualTo(CONTEST);

@@ -31,14 +31,15 @@ class RunwayChartTest {
   private static final Lift SQUAT = Catalogue.standard().ofKey("squat").orElseThrow();
 
   private static Macrocycle plan() {
-    return Proposal.of(new Proposal.Request(Level.INTERMEDIATE, List.of(SQUAT), List.of(), EnumSet.of(DayOfWeek.MONDAY), CONTEST, MONDAY, false,
-        Deload.HALF_LOAD, MassUnit.KG, List.of())).plan();
+    return Proposal.of(new Proposal.Request(Level.INTERMEDIATE, List.of(SQUAT), List.of(), EnumSet.of(DayOfWeek.MONDAY), CONTEST,
+        MONDAY, false, Deload.HALF_LOAD, MassUnit.KG, List.of())).plan();
   }
 
   private static RunwayService.ShownRunway shown() {
     Macrocycle plan = plan();
     List<RunwayWeek> weeks = new ArrayList<>();
-    plan.allWeeks().forEach(week -> weeks.add(RunwayWeek.of(week.monday(), CONTEST, week, List.of(new RunwayWeek.Family(SQUAT, "Squat")), List.of(), List.of(),
+    plan.allWeeks().forEach(week -> weeks.add(RunwayWeek.of(week.monday(), CONTEST, week,
+        List.of(new RunwayWeek.Family(SQUAT, "Squat")), List.of(), List.of(),
         week.monday().equals(Macrocycle.monday(CONTEST)) ? List.of(new RunwayWeek.MarkView("C", "Marsh End Cup")) : List.of(), TODAY)));
     Map<LocalDate, Double> loads = new TreeMap<>();
     for (int week = -20; week < 12; week++) {
@@ -54,10 +55,12 @@ class RunwayChartTest {
     assertThat(chart.labels().stream().filter(label -> label.kind().startsWith("rw-out")).map(RunwayChart.Label::text))
         .containsExactly("11", "10", "9", "8", "7", "6", "5", "4", "3", "2", "1", "0", "+1");
     assertThat(chart.columns()).extracting(RunwayChart.WeekColumn::x).isSorted();
-    assertThat(chart.columns()).filteredOn(RunwayChart.WeekColumn::now).singleElement().satisfies(column -> assertThat(column.monday()).isEqualTo("2026-03-23"));
+    assertThat(chart.columns()).filteredOn(RunwayChart.WeekColumn::now).singleElement()
+        .satisfies(column -> assertThat(column.monday()).isEqualTo("2026-03-23"));
     assertThat(chart.first()).isEqualTo(3);
     assertThat(chart.paths()).filteredOn(path -> path.kind().equals("rw-contest")).hasSize(1);
-    assertThat(chart.labels()).filteredOn(label -> label.kind().equals("rw-mark contest")).singleElement().satisfies(label -> assertThat(label.text()).isEqualTo("C"));
+    assertThat(chart.labels()).filteredOn(label -> label.kind().equals("rw-mark contest")).singleElement()
+        .satisfies(label -> assertThat(label.text()).isEqualTo("C"));
   }
 
   @Test
@@ -77,7 +80,8 @@ class RunwayChartTest {
   void drawsReadinessWithItsBandAndTheOtherTaper() {
     RunwayChart chart = RunwayChart.of(shown());
     assertThat(chart.paths()).extracting(RunwayChart.Path::kind).contains("rw-band", "rw-ready", "rw-ready other", "rw-today");
-    assertThat(chart.paths()).filteredOn(path -> path.kind().equals("rw-band")).singleElement().satisfies(path -> assertThat(path.d()).startsWith("M").endsWith("Z"));
+    assertThat(chart.paths()).filteredOn(path -> path.kind().equals("rw-band")).singleElement()
+        .satisfies(path -> assertThat(path.d()).startsWith("M").endsWith("Z"));
     assertThat(chart.paths()).allSatisfy(path -> assertThat(path.d()).doesNotContain("NaN").doesNotContain("Infinity"));
     assertThat(chart.rects()).allSatisfy(rect -> assertThat(rect.width()).isNotNegative());
   }
@@ -95,7 +99,8 @@ class RunwayChartTest {
   void theWayToAGoalIsDrawnAndSaid() {
     Mass goal = Mass.of("210", MassUnit.KG);
     GoalCourse course = new GoalCourse(Mass.of("200", MassUnit.KG), MONDAY, goal, CONTEST);
-    GoalChart chart = GoalChart.of(new RunwayService.Goal(SQUAT, course, List.of(), 1.26, Mass.of("200", MassUnit.KG)), MONDAY, CONTEST.plusDays(2), MassUnit.KG);
+    GoalChart chart = GoalChart.of(new RunwayService.Goal(SQUAT, course, List.of(), 1.26, Mass.of("200", MassUnit.KG)), MONDAY,
+        CONTEST.plusDays(2), MassUnit.KG);
     assertThat(chart.words()).isEqualTo("Squat: from 200 kg to 210 kg on 23 May; now 200 kg, 1.3 % behind the line");
     assertThat(chart.low()).isEqualTo("200");
     assertThat(chart.high()).isEqualTo("210");

@@ -20,12 +20,12 @@ import org.yarbel.web.form.Typed;
 
 class RunwayFormsTest {
   private static final Catalogue LIFTS = Catalogue.standard();
-  private static final Block STORED = new Block(3, Purpose.STRENGTH, 5, 4, Deload.HALF_LOAD, null, List.of(new Use("squat", Method.RISING, Map.of("sets", "5", "reps", "4"),
-      EnumSet.of(DayOfWeek.MONDAY))));
+  private static final Block STORED = new Block(3, Purpose.STRENGTH, 5, 4, Deload.HALF_LOAD, null,
+      List.of(new Use("squat", Method.RISING, Map.of("sets", "5", "reps", "4"), EnumSet.of(DayOfWeek.MONDAY))));
 
   private static Map<String, String> typed() {
-    return new HashMap<>(Map.of("purpose", "STRENGTH", "weeks", "5", "every", "", "easy", "LESS_VOLUME", "basis", "", "lift-0", "Squat", "method-0", "RISING", "was-0",
-        "RISING", "p-0-sets", "6"));
+    return new HashMap<>(Map.of("purpose", "STRENGTH", "weeks", "5", "every", "", "easy", "LESS_VOLUME", "basis", "", "lift-0",
+        "Squat", "method-0", "RISING", "was-0", "RISING", "p-0-sets", "6"));
   }
 
   private static RunwayForms.BlockRead read(Map<String, String> typed) {
@@ -39,7 +39,8 @@ class RunwayFormsTest {
     assertThat(form.every()).isEqualTo("4");
     assertThat(form.uses()).singleElement().satisfies(use -> {
       assertThat(use.fields()).extracting(RunwayForms.BlockField::key).contains("sets", "reps", "from", "to").doesNotContain("weeks");
-      assertThat(use.fields()).filteredOn(field -> field.key().equals("sets")).extracting(RunwayForms.BlockField::value).containsExactly("5");
+      assertThat(use.fields()).filteredOn(field -> field.key().equals("sets")).extracting(RunwayForms.BlockField::value)
+          .containsExactly("5");
       assertThat(use.days()).filteredOn(RunwayForms.BlockDay::ticked).extracting(RunwayForms.BlockDay::word).containsExactly("Mon");
     });
   }
@@ -59,7 +60,8 @@ class RunwayFormsTest {
   void anotherMethodStartsFromItsOwnFiguresAndAFurtherLiftComesIn() {
     Map<String, String> typed = typed();
     typed.putAll(Map.of("method-0", "RPE_WEEKS", "lift-2", "bench", "method-2", "PEAK"));
-    assertThat(read(typed).block().orElseThrow().uses()).containsExactly(new Use("squat", Method.RPE_WEEKS, Map.of(), EnumSet.of(DayOfWeek.TUESDAY)),
+    assertThat(read(typed).block().orElseThrow().uses())
+        .containsExactly(new Use("squat", Method.RPE_WEEKS, Map.of(), EnumSet.of(DayOfWeek.TUESDAY)),
         new Use("bench", Method.PEAK, Map.of(), EnumSet.of(DayOfWeek.FRIDAY)));
   }
 

@@ -27,7 +27,8 @@ class RunwayKeysTest {
     focused(browser).sendKeys(Keys.END);
     assertThat(browser.text(".rw-said")).contains("Off, week 1 of 1");
     focused(browser).sendKeys(Keys.ARROW_RIGHT);
-    assertThat(browser.driver().findElements(org.openqa.selenium.By.cssSelector(".rw-week[tabindex='0']"))).as("one takes part in the order of Tab").hasSize(1);
+    assertThat(browser.driver().findElements(org.openqa.selenium.By.cssSelector(".rw-week[tabindex='0']")))
+        .as("one takes part in the order of Tab").hasSize(1);
     focused(browser).sendKeys(Keys.HOME, Keys.ENTER);
     assertThat(browser.driver().getCurrentUrl()).contains("/week?of=2026-01-05");
     assertThat(browser.complaints()).isEmpty();

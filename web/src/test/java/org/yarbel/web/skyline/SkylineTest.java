@@ -65,7 +65,8 @@ class SkylineTest {
   @Test
   void ticksWhatWasDoneWhereItWasLiftedAndKeepsThePlan() {
     List<Skyline.Bar> bars = work(Skyline.of(
-        line("2x1 90%", new LoggedSet(1, 1, Mass.of("190", MassUnit.KG), 1, null), new LoggedSet(1, 2, Mass.of("190", MassUnit.KG), 0, null)),
+        line("2x1 90%", new LoggedSet(1, 1, Mass.of("190", MassUnit.KG), 1, null), new LoggedSet(1, 2, Mass.of("190", MassUnit.KG),
+            0, null)),
         MAX, 236, 112));
     assertThat(bars.get(0).height()).as("planned at 90 %").isCloseTo(90, within(0.1));
     assertThat(bars.get(0).doneY()).as("done at 95 %").isCloseTo(112 - 95, within(0.1));
@@ -140,11 +141,13 @@ class SkylineTest {
 
   @Test
   void tellsEveryRoleApartAndSaysItInWords() {
-    Skyline sky = Skyline.of(line("build 3 @8; max 1; cluster 1x4 85% gap 20s; density 5 80% in 5:00; emom 2x2 70%; negative 1x3 110%; timed 1x30s 60kg; series 100/120kg"),
+    Skyline sky = Skyline.of(line("build 3 @8; max 1; cluster 1x4 85% gap 20s; density 5 80% in 5:00; emom 2x2 70%; negative "
+        + "1x3 110%; timed 1x30s 60kg; series 100/120kg"),
         MAX, 300, 60);
-    assertThat(work(sky)).extracting(Skyline.Bar::role).containsExactly("build", "build", "build", "build", "max", "cluster", "density", "emom", "emom",
-        "negative", "timed", "series", "series");
-    assertThat(sky.text()).contains("best of the day 200 × 1").contains("on time 60, 30 s").contains("on the minute 140 × 2").contains("lowered 220 × 3");
+    assertThat(work(sky)).extracting(Skyline.Bar::role).containsExactly("build", "build", "build", "build", "max", "cluster",
+        "density", "emom", "emom", "negative", "timed", "series", "series");
+    assertThat(sky.text()).contains("best of the day 200 × 1").contains("on time 60, 30 s").contains("on the minute 140 × 2")
+        .contains("lowered 220 × 3");
     assertThat(Skyline.of(line("carry 1x20.5m 100kg"), MAX, 300, 60).text()).contains("carry 100, 20.5 m");
   }
 }

@@ -177,7 +177,8 @@ public final class Browser {
 
   /** Waits until something is there to see. */
   public WebElement await(String css) {
-    return waiting().ignoring(StaleElementReferenceException.class).until(d -> all(css).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+    return waiting().ignoring(StaleElementReferenceException.class)
+        .until(d -> all(css).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
   }
 
   /** Waits until an element says something. */

@@ -37,13 +37,18 @@ public final class Fuzzer {
   private static final Pattern CHOICE = Pattern.compile("value=\"([A-Z_]{2,20}|[a-z-]{2,20})\"");
 
   /** What nobody would write, and what somebody would, elsewhere. */
-  private static final List<String> ODD = List.of("", " ", "-1", "0", "1", "2", "3", "12", "100", "1000", "99999999999999999999999999", "2147483648", "-2147483649",
-      "9223372036854775808", "1e-10000000", "1e10000000", "1e5", "NaN", "Infinity", "-0", "0.0000001", "1,5", "1.5.2", "0x1F", "\u0661\u0662\u0663", "\u0bed", "1_000",
-      "2026-03-02", "2026-03-09", "2026-02-30", "-4713-01-01", "+999999999-12-31", "0001-01-01", "9999-12-31", "2026-W10-1", "02.03.2026", "a\0b", "\0", "\uFEFF", "\u202e",
-      "\u2028", "\ud83d\udcaa".repeat(100), "x".repeat(300), "y".repeat(6000), "a\r\nSet-Cookie: x=y", "<script>alert(1)</script>", "'; drop table lifter; --",
-      "=HYPERLINK(\"http://x\")", "../../etc/passwd", "//elsewhere.example", "/\t/elsewhere.example", "${7*7}", "%00", "%s%n", "[]", "{}", "null", "true", "yes", "on",
-      "5x5 100kg", "1x1 @8; 4x4 -15%", "5x5 99999999999kg", "cluster 3x4-6", "(((((((", "@", "squat", "Squat", "bench", "ladder", "no-such-thing", "KG", "MONDAY", "MAIN",
-      "a@b.example", "7:00", "99:99", "-0:01", "1/0", "50%", "-5%", "1000%");
+  private static final List<String> ODD = List.of("", " ", "-1", "0", "1", "2", "3", "12", "100", "1000",
+      "99999999999999999999999999", "2147483648", "-2147483649",
+      "9223372036854775808", "1e-10000000", "1e10000000", "1e5", "NaN", "Infinity", "-0", "0.0000001", "1,5", "1.5.2", "0x1F",
+      "\u0661\u0662\u0663", "\u0bed", "1_000",
+      "2026-03-02", "2026-03-09", "2026-02-30", "-4713-01-01", "+999999999-12-31", "0001-01-01", "9999-12-31", "2026-W10-1",
+      "02.03.2026", "a\0b", "\0", "\uFEFF", "\u202e",
+      "\u2028", "\ud83d\udcaa".repeat(100), "x".repeat(300), "y".repeat(6000), "a\r\nSet-Cookie: x=y", "<script>alert(1)</script>",
+      "'; drop table lifter; --",
+      "=HYPERLINK(\"http://x\")", "../../etc/passwd", "//elsewhere.example", "/\t/elsewhere.example", "${7*7}", "%00", "%s%n",
+      "[]", "{}", "null", "true", "yes", "on",
+      "5x5 100kg", "1x1 @8; 4x4 -15%", "5x5 99999999999kg", "cluster 3x4-6", "(((((((", "@", "squat", "Squat", "bench", "ladder",
+      "no-such-thing", "KG", "MONDAY", "MAIN", "a@b.example", "7:00", "99:99", "-0:01", "1/0", "50%", "-5%", "1000%");
 
   private final List<Asked> asked;
   private final List<String> fields;
@@ -149,7 +154,8 @@ public final class Fuzzer {
     Matcher variable = VARIABLE.matcher(one.path());
     StringBuilder path = new StringBuilder();
     while (variable.find()) {
-      variable.appendReplacement(path, Matcher.quoteReplacement(Client.encode(variable(random, variable.group(1), one.path(), ids, wellFormed))));
+      variable.appendReplacement(path, Matcher.quoteReplacement(Client.encode(variable(random, variable.group(1), one.path(), ids,
+          wellFormed))));
     }
     variable.appendTail(path);
     Map<String, String> form = new LinkedHashMap<>();
@@ -212,6 +218,7 @@ public final class Fuzzer {
     if (kind < 6 || wellFormed && kind < 8) {
       return choices.get(random.nextInt(choices.size()));
     }
-    return wellFormed ? List.of("1", "3", "100", "2026-03-04", "5x5 100kg", "Squat", "yes", "ladder").get(random.nextInt(8)) : ODD.get(random.nextInt(ODD.size()));
+    return wellFormed ? List.of("1", "3", "100", "2026-03-04", "5x5 100kg", "Squat", "yes", "ladder").get(random.nextInt(8))
+        : ODD.get(random.nextInt(ODD.size()));
   }
 }

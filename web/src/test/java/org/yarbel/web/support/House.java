@@ -41,7 +41,8 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   public static House called(TestApp app, String name) {
     Owner owner = app.bean(Owner.class);
     long clubId = owner.newClubId();
-    owner.create(clubId, new Owner.Beginning(name, ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Coach of " + name, coachOf(name), "tarnbrook-demo"));
+    owner.create(clubId, new Owner.Beginning(name, ZoneOffset.UTC, PlaceKit.of(Kit.standard(MassUnit.KG)), "Coach of " + name,
+        coachOf(name), "tarnbrook-demo"));
     List<Long> lifters = app.bean(CurrentClub.class).within(clubId, () -> {
       long place = app.bean(Places.class).all().get(0).id();
       List<Long> made = new ArrayList<>();
@@ -94,18 +95,22 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
       }
       write(coach, at + "/weigh-ins", Map.of("bodyMass", "82.5", "weighedIn", "KG"));
       write(coach, at + "/complaints", Map.of("where", "left knee", "score", "3"));
-      write(coach, at + "/sets", Map.of("lift", "squat", "load", "140", "reps", "3", "how", "8", "on", TestApp.TODAY.minusDays(9).toString(), "toldIn", "KG"));
+      write(coach, at + "/sets", Map.of("lift", "squat", "load", "140", "reps", "3", "how", "8", "on", TestApp.TODAY.minusDays(9)
+          .toString(), "toldIn", "KG"));
       write(coach, at + "/silences", Map.of("check", "milestone", "reason", "known"));
-      write(coach, at + "/progressions", Map.of("lift", "bench", "method", "rpe-weeks", "starts", TestApp.TODAY.toString(), "days", "MONDAY", "turn", "EVERY"));
+      write(coach, at + "/progressions", Map.of("lift", "bench", "method", "rpe-weeks", "starts", TestApp.TODAY.toString(), "days",
+          "MONDAY", "turn", "EVERY"));
       write(coach, at + "/calendar", Map.of());
       long session = sessionsOf(lifter).get(0);
       write(coach, "/sessions/" + session + "/issue", Map.of());
-      write(coach, "/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot", app.line(slotsOf(lifter).get(0)), "part", "1",
+      write(coach, "/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot",
+          app.line(slotsOf(lifter).get(0)), "part", "1",
           "set", "1", "issue", "1", "seen", "-1", "load", "125", "reps", "1", "outcome", "done"));
       write(coach, "/slots/" + second(lifter, TestApp.TODAY.plusDays(2)) + "/join", Map.of());
     }
     write(coach, "/groups", Map.of("name", "Both", "member", Long.toString(lifters.get(0))));
-    write(coach, "/contests", Map.of("name", "Spring Open", "sport", "POWERLIFTING", "state", "PLANNED", "day", TestApp.TODAY.plusWeeks(9).toString(), "rules", "CLASSIC"));
+    write(coach, "/contests", Map.of("name", "Spring Open", "sport", "POWERLIFTING", "state", "PLANNED", "day",
+        TestApp.TODAY.plusWeeks(9).toString(), "rules", "CLASSIC"));
     write(coach, "/lifters/" + lifters.get(0) + "/days/" + TestApp.TODAY + "/keep", Map.of());
     write(coach, "/lifts", Map.of("name", "Own squat", "parent", "squat", "movement", "SQUAT"));
   }
@@ -113,14 +118,15 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   private static void write(Client coach, String path, Map<String, String> form) {
     HttpResponse<String> answer = coach.post(path, form);
     if (answer.statusCode() >= 400) {
-      throw new IllegalStateException(answer.statusCode() + " to " + path + " " + form + ": " + answer.body().replaceAll("(?s).*field-error|<[^>]*>", " ").replaceAll("\\s+", " "));
+      throw new IllegalStateException(answer.statusCode() + " to " + path + " " + form + ": " + answer.body()
+          .replaceAll("(?s).*field-error|<[^>]*>", " ").replaceAll("\\s+", " "));
     }
   }
 
   /** A table in which nothing stands tells nothing when it stays as it was. */
   private void assertFurnished() {
-    for (String table : List.of("lifter", "training_session", "slot", "logged_set", "card_issue", "lifter_group", "contest", "template", "progression", "silence",
-        "complaint", "weigh_in", "calendar_feed", "club_lift", "change")) {
+    for (String table : List.of("lifter", "training_session", "slot", "logged_set", "card_issue", "lifter_group", "contest",
+        "template", "progression", "silence", "complaint", "weigh_in", "calendar_feed", "club_lift", "change")) {
       if (ids(table).isEmpty()) {
         throw new IllegalStateException("Nothing stands in " + table);
       }
@@ -128,7 +134,8 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   }
 
   private long second(long lifter, LocalDate day) {
-    return app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :day order by s.position, s.id offset 1 limit 1")
+    return app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and "
+        + "t.day = :day order by s.position, s.id offset 1 limit 1")
         .param("l", lifter).param("day", day).query(Long.class).single();
   }
 
@@ -137,22 +144,26 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   }
 
   public List<Long> slotsOf(long lifter) {
-    return app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l order by t.day, s.position").param("l", lifter)
+    return app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l order "
+        + "by t.day, s.position").param("l", lifter)
         .query(Long.class).list();
   }
 
   /** Every id of the club in a table. */
   public List<Long> ids(String table) {
-    return app.jdbc().sql("select id from " + table + " where club_id = :c order by id limit 40").param("c", clubId).query(Long.class).list();
+    return app.jdbc().sql("select id from " + table + " where club_id = :c order by id limit 40").param("c", clubId)
+        .query(Long.class).list();
   }
 
   /** What stands in every table of clubs, by table: rows of other clubs, or of all. */
   public static Map<String, String> tables(JdbcClient jdbc, Long butClub) {
-    List<String> names = jdbc.sql("select table_name from information_schema.columns where table_schema = 'public' and column_name = 'club_id' and table_name not in "
+    List<String> names = jdbc.sql("select table_name from information_schema.columns where table_schema = 'public' and "
+        + "column_name = 'club_id' and table_name not in "
         + "('sign_in', 'known_device', 'form_once', 'demo_week') order by 1").query(String.class).list();
     Map<String, String> found = new TreeMap<>();
     for (String table : names) {
-      found.put(table, jdbc.sql("select count(*) || ' ' || coalesce(md5(string_agg(t::text, '|' order by t::text)), '') from " + table + " t"
+      found.put(table, jdbc.sql("select count(*) || ' ' || coalesce(md5(string_agg(t::text, '|' order by t::text)), '') from "
+          + table + " t"
           + (butClub == null ? "" : " where club_id <> " + butClub)).query(String.class).single());
     }
     return new HashMap<>(found);

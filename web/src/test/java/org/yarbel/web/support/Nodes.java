@@ -126,11 +126,14 @@ public final class Nodes implements AutoCloseable {
   }
 
   private Process start(int node) {
-    List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), Integer.getInteger("sets", 0) > 1000 ? "-XX:+TieredCompilation" : "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m",
+    List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        Integer.getInteger("sets", 0) > 1000 ? "-XX:+TieredCompilation" : "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m",
         "-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), "org.yarbel.web.YarbelApplication",
         "--server.port=" + ports.get(node), "--yarbel.today=" + TestApp.TODAY, "--spring.jpa.repositories.bootstrap-mode=lazy",
-        "--spring.datasource.url=" + database.get("url"), "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),
-        "--spring.flyway.url=" + database.get("url"), "--spring.flyway.user=yarbel_owner", "--spring.flyway.password=" + database.get("owner")));
+        "--spring.datasource.url=" + database.get("url"), "--spring.datasource.username=yarbel", "--spring.datasource.password="
+        + database.get("password"),
+        "--spring.flyway.url=" + database.get("url"), "--spring.flyway.user=yarbel_owner", "--spring.flyway.password="
+        + database.get("owner")));
     command.addAll(List.of(arguments));
     try {
       return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log(node))).start();
@@ -207,7 +210,8 @@ public final class Nodes implements AutoCloseable {
   public void proxy() {
     proxyPort = freePort();
     try {
-      String example = Files.readString(TestDatabase.root().resolve("docs/deploy/haproxy.cfg")).replace("127.0.0.1:8090", "127.0.0.1:" + proxyPort)
+      String example = Files.readString(TestDatabase.root().resolve("docs/deploy/haproxy.cfg"))
+          .replace("127.0.0.1:8090", "127.0.0.1:" + proxyPort)
           .replace("127.0.0.1:8081", "127.0.0.1:" + ports.get(0)).replace("127.0.0.1:8082", "127.0.0.1:" + ports.get(1));
       Path configuration = Files.writeString(data.resolve("haproxy.cfg"), example);
       proxy = new ProcessBuilder("/usr/sbin/haproxy", "-db", "-f", configuration.toString()).redirectErrorStream(true)

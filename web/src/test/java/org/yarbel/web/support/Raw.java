@@ -64,7 +64,8 @@ public final class Raw {
       socket.connect(new InetSocketAddress(InetAddress.getLoopbackAddress(), app.port()));
       socket.setSoTimeout((int) patience.toMillis());
       OutputStream out = socket.getOutputStream();
-      StringBuilder head = new StringBuilder(method).append(' ').append(path).append(" HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n");
+      StringBuilder head = new StringBuilder(method).append(' ').append(path)
+          .append(" HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n");
       for (String header : headers) {
         head.append(header).append("\r\n");
       }

@@ -79,13 +79,15 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
 
   /** What stands on a day, in order: {@code squat 3x5 @8}. */
   public List<String> on(LocalDate day) {
-    return app.jdbc().sql("select s.lift || ' ' || s.work from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d order by s.position, s.id")
+    return app.jdbc().sql("select s.lift || ' ' || s.work from slot s join training_session t on t.id = s.session_id where "
+        + "t.lifter_id = :l and t.day = :d order by s.position, s.id")
         .param("l", id).param("d", day).query(String.class).list();
   }
 
   /** The id of a line of a day. */
   public long slot(LocalDate day, String lift) {
-    return app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and t.day = :d and s.lift = :lift order by s.position limit 1")
+    return app.jdbc().sql("select s.id from slot s join training_session t on t.id = s.session_id where t.lifter_id = :l and "
+        + "t.day = :d and s.lift = :lift order by s.position limit 1")
         .param("l", id).param("d", day).param("lift", lift).query(Long.class).single();
   }
 
@@ -122,8 +124,8 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
       for (int i = 0; i < reps.length; i++) {
         LoggedSet.Place place = new LoggedSet.Place(asked.get(i).part(), asked.get(i).set());
         LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.ref(), place, lift, day);
-        row.write(new Entry(UUID.randomUUID(), slot.ref(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null, null), false,
-            asked.get(i), true, Instant.EPOCH);
+        row.write(new Entry(UUID.randomUUID(), slot.ref(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null,
+            null), false, asked.get(i), true, Instant.EPOCH);
         app.bean(LoggedSetRepository.class).saveAndFlush(row);
       }
       return 0;

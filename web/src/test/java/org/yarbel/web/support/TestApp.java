@@ -49,9 +49,10 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
       running = new TestApp(new SpringApplication(YarbelApplication.class, SqlMeter.class).run("--server.port=0", "--yarbel.demo=true",
           "--yarbel.today=" + TODAY, "--yarbel.trusted-proxies=" + PROXY, "--spring.datasource.url=" + database.get("url"),
           "--spring.datasource.username=yarbel", "--spring.datasource.password=" + database.get("password"),
-          "--spring.flyway.url=" + database.get("url"), "--spring.flyway.user=yarbel_owner", "--spring.flyway.password=" + database.get("owner"),
-          "--spring.main.register-shutdown-hook=false", "--spring.jpa.properties.hibernate.generate_statistics=" + !Boolean.getBoolean("load"),
-          "--logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"));
+          "--spring.flyway.url=" + database.get("url"), "--spring.flyway.user=yarbel_owner", "--spring.flyway.password="
+          + database.get("owner"),
+          "--spring.main.register-shutdown-hook=false", "--spring.jpa.properties.hibernate.generate_statistics="
+          + !Boolean.getBoolean("load"), "--logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"));
     }
     return running;
   }
@@ -86,8 +87,8 @@ public final class TestApp implements BeforeAllCallback, ParameterResolver {
   /** The database as its owner, who may change tables: the application's own role may not. */
   public DataSource owner() {
     Environment settings = context.getEnvironment();
-    return new DriverManagerDataSource(settings.getRequiredProperty("spring.flyway.url"), settings.getRequiredProperty("spring.flyway.user"),
-        settings.getRequiredProperty("spring.flyway.password"));
+    return new DriverManagerDataSource(settings.getRequiredProperty("spring.flyway.url"),
+        settings.getRequiredProperty("spring.flyway.user"), settings.getRequiredProperty("spring.flyway.password"));
   }
 
   /** The id of a lifter of the demo, by the beginning of the name. */

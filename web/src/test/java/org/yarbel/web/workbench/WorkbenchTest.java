@@ -65,7 +65,8 @@ class WorkbenchTest {
     "bands?bar=100&pulls=60&bottom=60&top=100 | Write each length in cm with its pull, such as 60:12 100:26; &#39;60&#39; is not that.",
     "bands?bar=100&pulls=60:12+100:26&bottom=60&top=150 | was measured from 60 to 100 cm, not at 1",
     "bands?bar=100&pulls=60:12+100:26&bottom=90&top=60 | the wrong way round",
-    "bands?kind=reverse&bar=40&pulls=60:12+100:26&bottom=100&top=60 | The bar floats: the bands hold 52 kg at the bottom and the bar has 40 kg. Start above it.",
+    "bands?kind=reverse&bar=40&pulls=60:12+100:26&bottom=100&top=60 | The bar floats: the bands hold 52 kg at the bottom and "
+        + "the bar has 40 kg. Start above it.",
     "bands?kind=chains&bar=100 | Choose a pair of chains, or write the mass of one.",
     "bands?bar=100 | Choose a pair of bands, or write its pulls.",
     "points?bodyMass=8&total=500 | The body mass must be from 20 to 300 kg but was 8 kg. Is it kg or lb?",
@@ -82,7 +83,8 @@ class WorkbenchTest {
   void usesTheKitOfAPlaceAndTheBarOfTheLift(TestApp app) {
     String hall = app.hall();
     assertThat(get("plates?loads=58&unit=kg&place=" + hall + "&lift=safety-bar-squat").body()).as("a bar of 28 kg").contains("15 a side");
-    assertThat(get("plates?loads=120&unit=kg&place=" + hall + "&lift=stone-load").body()).as("stones of 115 and 130").contains("<b>115 kg</b>", "<b>130 kg</b>");
+    assertThat(get("plates?loads=120&unit=kg&place=" + hall + "&lift=stone-load").body()).as("stones of 115 and 130")
+        .contains("<b>115 kg</b>", "<b>130 kg</b>");
     assertThat(get("plates?loads=100&unit=kg&place=" + hall + "&lift=plank").body()).contains("has nothing to load a plank with");
     assertThat(get("bands?bar=100&unit=kg&bottom=60&top=90&band=" + hall + "-0").body()).contains("<b>112 kg</b> at the bottom");
     assertThat(get("bands?kind=chains&bar=100&unit=kg&chain=" + hall + "-0").body()).contains("<b>118 kg</b> at the top");

@@ -47,15 +47,16 @@ class LoadFormulaTest {
   private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
   private static final Loadables KG = Loadables.of(new Kit(kg("20"), kg("0"), PlateStock.standard(MassUnit.KG)));
   private static final MaxNumbers NUMBERS = new MaxNumbers(kg("200"), kg("203.4"), kg("180"), kg("215"));
-  private static final Map<String, MaxNumbers> OTHERS = Map.of("deadlift", new MaxNumbers(kg("240"), kg("246.1"), kg("220"), kg("255")), "squat", NUMBERS);
+  private static final Map<String, MaxNumbers> OTHERS = Map.of("deadlift", new MaxNumbers(kg("240"), kg("246.1"), kg("220"),
+      kg("255")), "squat", NUMBERS);
 
   private static Mass kg(String amount) {
     return Mass.of(amount, MassUnit.KG);
   }
 
   private static Resolver.Request request(String work, Basis basis, EffortChart chart, Loadables loadables) {
-    return new Resolver.Request(WorkLine.parse(work), basis, NUMBERS, OTHERS, kg("93.5"), loadables, MassUnit.KG, chart, Movement.SQUAT, true, List.of(), null,
-        Level.ADVANCED);
+    return new Resolver.Request(WorkLine.parse(work), basis, NUMBERS, OTHERS, kg("93.5"), loadables, MassUnit.KG, chart,
+        Movement.SQUAT, true, List.of(), null, Level.ADVANCED);
   }
 
   /** Cells with names of their own, to read what a formula says. */
@@ -84,8 +85,10 @@ class LoadFormulaTest {
   private static List<String> formulas(String work) {
     Resolver.Request request = request(work, Basis.ESTIMATED, EffortChart.HOUSE, KG);
     ResolvedLine line = Resolver.resolve(request);
-    return LoadFormula.rows(request, line, "squat", new Named(), 0).stream().map(row -> row.sets() + " " + (row.literal() != null ? row.literal().number()
-        : row.before() == null ? "-" : row.before() + (row.rounding() == LoadSource.Rounding.NEAREST ? "" : " " + row.rounding().name().toLowerCase(Locale.ROOT)))).toList();
+    return LoadFormula.rows(request, line, "squat", new Named(), 0).stream()
+        .map(row -> row.sets() + " " + (row.literal() != null ? row.literal().number()
+        : row.before() == null ? "-" : row.before() + (row.rounding() == LoadSource.Rounding.NEAREST ? ""
+            : " " + row.rounding().name().toLowerCase(Locale.ROOT)))).toList();
   }
 
   @ParameterizedTest
@@ -113,14 +116,18 @@ class LoadFormulaTest {
   @Test
   void refersToTheLoadsAbove() {
     assertThat(formulas("1x1 @8; 4x4 -15%")).containsExactly("1 squat.est*INDEX(SHARE,MATCH(3,RTF,0))", "4 G1*(1-15/100)");
-    assertThat(formulas("1x3 85%; 2x2 80%; 3x5 -10kg")).containsExactly("1 squat.est*85/100", "2 squat.est*80/100", "3 MAX(0,MAX(G1,G2)-10)");
-    assertThat(formulas("1x1 92%; 3xAMRAP -7.5% each")).containsExactly("1 squat.est*92/100", "1 G1*(1-7.5/100)", "1 G2*(1-7.5/100)", "1 G3*(1-7.5/100)");
-    assertThat(formulas("warm 1x5 30%; 1x3 85%; 2x8 70-80% top")).as("a warm-up is never the top").containsExactly("1 squat.est*30/100", "1 squat.est*85/100",
-        "2 G2*150/200");
-    assertThat(formulas("build 5 @8")).containsExactly("1 squat.est*INDEX(SHARE,MATCH(7,RTF,0))*0.85", "1 squat.est*INDEX(SHARE,MATCH(7,RTF,0))*0.9",
+    assertThat(formulas("1x3 85%; 2x2 80%; 3x5 -10kg")).containsExactly("1 squat.est*85/100", "2 squat.est*80/100",
+        "3 MAX(0,MAX(G1,G2)-10)");
+    assertThat(formulas("1x1 92%; 3xAMRAP -7.5% each")).containsExactly("1 squat.est*92/100", "1 G1*(1-7.5/100)",
+        "1 G2*(1-7.5/100)", "1 G3*(1-7.5/100)");
+    assertThat(formulas("warm 1x5 30%; 1x3 85%; 2x8 70-80% top")).as("a warm-up is never the top")
+        .containsExactly("1 squat.est*30/100", "1 squat.est*85/100", "2 G2*150/200");
+    assertThat(formulas("build 5 @8")).containsExactly("1 squat.est*INDEX(SHARE,MATCH(7,RTF,0))*0.85",
+        "1 squat.est*INDEX(SHARE,MATCH(7,RTF,0))*0.9",
         "1 squat.est*INDEX(SHARE,MATCH(7,RTF,0))*0.95", "1 squat.est*INDEX(SHARE,MATCH(7,RTF,0))");
     assertThat(formulas("series 100/120/140kg")).containsExactly("1 100", "1 120", "1 140");
-    assertThat(formulas("3x5 bw+20kg; 2x8 -10%")).as("what hangs on the body is not rounded").containsExactly("3 body+20 none", "2 G1*(1-10/100) none");
+    assertThat(formulas("3x5 bw+20kg; 2x8 -10%")).as("what hangs on the body is not rounded")
+        .containsExactly("3 body+20 none", "2 G1*(1-10/100) none");
   }
 
   /**
@@ -130,7 +137,8 @@ class LoadFormulaTest {
   @Test
   void generatedLinesComeToTheSameLoadsByASecondCalculation() throws IOException {
     EffortChart own = new EffortChart(RepMaxCurve.HOUSE, 0.83);
-    Loadables few = Loadables.of(new Kit(kg("15"), kg("5"), new PlateStock(MassUnit.KG, List.of(new PlateStock.Pairs(kg("20"), 3), new PlateStock.Pairs(kg("5"), 1)))));
+    Loadables few = Loadables.of(new Kit(kg("15"), kg("5"),
+        new PlateStock(MassUnit.KG, List.of(new PlateStock.Pairs(kg("20"), 3), new PlateStock.Pairs(kg("5"), 1)))));
     RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(20_260_302);
     List<SheetLine> all = new ArrayList<>();
     for (int i = 0; i < 1500; i++) {
@@ -138,13 +146,15 @@ class LoadFormulaTest {
       Basis basis = List.of(Basis.ESTIMATED, Basis.TESTED, Basis.TRAINING, Basis.GOAL).get(i % 4);
       try {
         Resolver.Request request = request(work, basis, i % 3 == 0 ? own : EffortChart.HOUSE, i % 5 == 0 ? few : KG);
-        all.add(new SheetLine(DAY, new SheetLine.Known(UUID.randomUUID(), false), Catalogue.standard().ofKey("squat").orElseThrow(), request.line().line().toString(), request, Resolver.resolve(request)));
+        all.add(new SheetLine(DAY, new SheetLine.Known(UUID.randomUUID(), false), Catalogue.standard().ofKey("squat")
+            .orElseThrow(), request.line().line().toString(), request, Resolver.resolve(request)));
       } catch (NotationException cannotBe) {
         // a line nobody could be given
       }
     }
     assertThat(all).hasSizeGreaterThan(500);
-    byte[] file = WorkbookWriter.write(new WorkbookWriter.Cover(UUID.randomUUID(), "Somebody", MassUnit.KG, kg("93.5"), "one week"), List.of(new SheetLine.OfWeek(DAY, "Week", all)));
+    byte[] file = WorkbookWriter.write(new WorkbookWriter.Cover(UUID.randomUUID(), "Somebody", MassUnit.KG, kg("93.5"),
+        "one week"), List.of(new SheetLine.OfWeek(DAY, "Week", all)));
     int loads = 0;
     try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
       FormulaEvaluator evaluator = book.getCreationHelper().createFormulaEvaluator();
@@ -157,7 +167,8 @@ class LoadFormulaTest {
           for (int i = (int) row.getCell(3).getNumericCellValue(); i > 0; i--, set++) {
             Mass load = sets.get(set).load();
             Cell cell = row.getCell(WorkbookWriter.LOAD);
-            String what = line.work() + " set " + (set + 1) + ": " + (cell != null && cell.getCellType() == CellType.FORMULA ? row.getCell(WorkbookWriter.BEFORE).getCellFormula() : "");
+            String what = line.work() + " set " + (set + 1) + ": " + (cell != null && cell.getCellType() == CellType.FORMULA
+                ? row.getCell(WorkbookWriter.BEFORE).getCellFormula() : "");
             if (load != null) {
               assertThat(evaluator.evaluate(cell).getNumberValue()).as(what).isCloseTo(load.nanograms() / 1e12, within(1e-6));
               loads++;

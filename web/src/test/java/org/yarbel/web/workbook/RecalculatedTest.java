@@ -46,13 +46,15 @@ class RecalculatedTest {
   @Test
   void anotherProgramComesToTheSameLoadsAsTheCore(TestApp app) throws Exception {
     Path program = Path.of("/usr/bin/soffice");
-    Assumptions.assumeTrue(Files.isExecutable(program), "LibreOffice is not on this machine (Debian: libreoffice-calc-nogui): its word on the formulas is not asked");
+    Assumptions.assumeTrue(Files.isExecutable(program),
+        "LibreOffice is not on this machine (Debian: libreoffice-calc-nogui): its word on the formulas is not asked");
     long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
     Map<String, List<SheetLine.OfWeek>> expected = new HashMap<>();
     Map<String, MassUnit> units = new HashMap<>();
     app.bean(CurrentClub.class).within(club, () -> {
       Workbooks workbooks = app.bean(Workbooks.class);
-      for (Lifter lifter : app.bean(LifterRepository.class).findAll().stream().filter(l -> app.jdbc().sql("select count(*) from account where lifter_id = :l").param("l", l
+      for (Lifter lifter : app.bean(LifterRepository.class).findAll().stream()
+          .filter(l -> app.jdbc().sql("select count(*) from account where lifter_id = :l").param("l", l
           .id()).query(Long.class).single() > 0).toList()) {
         String file = lifter.id() + ".xlsx";
         write(folder.resolve(file), workbooks.write(lifter, FROM, WEEKS));
@@ -84,8 +86,8 @@ class RecalculatedTest {
   }
 
   private void convert(Path program, Path out) throws Exception {
-    List<String> command = new ArrayList<>(List.of(program.toString(), "-env:UserInstallation=file://" + folder.resolve("profile"), "--headless", "--norestore",
-        "--convert-to", "xlsx", "--outdir", out.toString()));
+    List<String> command = new ArrayList<>(List.of(program.toString(), "-env:UserInstallation=file://" + folder.resolve("profile"),
+        "--headless", "--norestore", "--convert-to", "xlsx", "--outdir", out.toString()));
     try (var files = Files.list(folder)) {
       files.filter(file -> file.toString().endsWith(".xlsx")).sorted().forEach(file -> command.add(file.toString()));
     }
@@ -111,7 +113,8 @@ class RecalculatedTest {
             Row row = sheet.getRow(at);
             int together = (int) row.getCell(3).getNumericCellValue();
             for (int i = 0; i < together; i++, set++) {
-              loads += load(row, sets.get(set), unit, file.getFileName() + ", " + sheet.getSheetName() + " row " + (at + 1) + ": " + line.work());
+              loads += load(row, sets.get(set), unit, file.getFileName() + ", " + sheet.getSheetName() + " row " + (at + 1) + ": "
+                  + line.work());
             }
           }
         }
@@ -126,7 +129,8 @@ class RecalculatedTest {
       assertThat(cell == null || cell.getCellType() == CellType.BLANK).as(what).isTrue();
       return 0;
     }
-    assertThat(cell.getCellType() == CellType.FORMULA ? cell.getCachedFormulaResultType() : cell.getCellType()).as(what).isEqualTo(CellType.NUMERIC);
+    assertThat(cell.getCellType() == CellType.FORMULA ? cell.getCachedFormulaResultType() : cell.getCellType()).as(what)
+        .isEqualTo(CellType.NUMERIC);
     assertThat(cell.getNumericCellValue()).as(what).isCloseTo(set.load().nanograms() / (double) unit.nanograms(), within(1e-6));
     return 1;
   }

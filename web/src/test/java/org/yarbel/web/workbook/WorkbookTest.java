@@ -113,7 +113,8 @@ class WorkbookTest {
     assertThat(taken.problems()).containsExactly("Week 1!G6: 'heavy' is no number. Write the load as one, such as 142.5.",
         "Week 1!B12: lines cannot be added in the workbook ('Curl'): write them on the week board.");
     assertThat(taken.edits()).isEmpty();
-    assertThat(take(book -> cell(book, "Week 1", 4, 2).setCellValue("5x")).problems()).singleElement().asString().startsWith("Week 1!C4: '5x': ");
+    assertThat(take(book -> cell(book, "Week 1", 4, 2).setCellValue("5x")).problems()).singleElement().asString()
+        .startsWith("Week 1!C4: '5x': ");
     assertThat(someone.on(WEDNESDAY)).contains("squat 1x1 @8; 4x4 -15%");
   }
 
@@ -124,7 +125,8 @@ class WorkbookTest {
     assertThat(take(book -> book.getSheet("Week 1").removeRow(book.getSheet("Week 1").getRow(5))).problems()).first().asString()
         .startsWith("Week 1!B6: here stood 'Bench press 5x5 75%', now ''. Rows cannot be taken out, added or moved in the workbook");
     assertThat(take(book -> book.removeSheetAt(book.getSheetIndex("Week 1"))).problems()).containsExactly("The sheet 'Week 1' is gone.");
-    assertThat(take(book -> book.removeSheetAt(book.getSheetIndex("Yarbel"))).problems()).first().asString().contains("its hidden sheet is gone");
+    assertThat(take(book -> book.removeSheetAt(book.getSheetIndex("Yarbel"))).problems()).first().asString()
+        .contains("its hidden sheet is gone");
   }
 
   @Test
@@ -144,9 +146,11 @@ class WorkbookTest {
   void whatWasChangedOnTheBoardMeanwhileStays() {
     byte[] file = changed(file(), book -> cell(book, "Week 1", 6, 2).setCellValue("3x5 80%"));
     long slot = someone.slot(WEDNESDAY, "bench");
-    someone.coach().post("/slots/" + slot, Map.of("kind", "SECOND", "lift", "bench", "work", "6x3 80%", "version", Integer.toString(someone.version(slot))));
+    someone.coach().post("/slots/" + slot, Map.of("kind", "SECOND", "lift", "bench", "work", "6x3 80%", "version",
+        Integer.toString(someone.version(slot))));
     Workbooks.Taken taken = someone.within(() -> someone.app().bean(Workbooks.class).take(someone.lifter(), file, someone.who()));
-    assertThat(taken.problems()).containsExactly("Week 1!C6: meanwhile the line was changed on the board to '6x3 80%'. Export the weeks anew.");
+    assertThat(taken.problems()).containsExactly("Week 1!C6: meanwhile the line was changed on the board to '6x3 80%'. Export "
+        + "the weeks anew.");
   }
 
   @Test
@@ -170,7 +174,8 @@ class WorkbookTest {
 
   @Test
   void thePageOffersAndSendsIt(TestApp app) {
-    assertThat(someone.coach().get(someone.at("/runway/workbook")).body()).contains("four weeks from this one").contains("Take the changes in");
+    assertThat(someone.coach().get(someone.at("/runway/workbook")).body()).contains("four weeks from this one")
+        .contains("Take the changes in");
     var answer = someone.coach().get(someone.at("/runway/workbook.xlsx?from=" + TestApp.TODAY));
     assertThat(answer.headers().firstValue("Content-Type")).hasValueSatisfying(type -> assertThat(type).contains("spreadsheetml.sheet"));
     assertThat(answer.headers().firstValue("Content-Disposition")).hasValue("attachment; filename=\"perrin-ledger-2026-03-02.xlsx\"");
@@ -192,19 +197,25 @@ class WorkbookTest {
     Workbooks.Taken taken = take(book -> number(book, "squat", "training", 172.5));
     assertThat(taken.problems()).isEmpty();
     assertThat(taken.edits()).singleElement().asString().endsWith("training max of squat 172.5 kg");
-    assertThat(app.jdbc().sql("select training_ng from lift_numbers where lifter_id = :l and lift = 'squat'").param("l", someone.id()).query(Long.class).single())
+    assertThat(app.jdbc().sql("select training_ng from lift_numbers where lifter_id = :l and lift = 'squat'")
+        .param("l", someone.id()).query(Long.class).single())
         .isEqualTo(172_500_000_000_000L);
-    assertThat(take(book -> number(book, "squat", "training", 196)).problems()).singleElement().asString().contains("a training max is at most 95 % of the estimated one, 190 kg.");
-    assertThat(take(book -> number(book, "squat", "training", 0.5)).problems()).singleElement().asString().contains("a max must be from 1 to 2200 but was 0.5.");
+    assertThat(take(book -> number(book, "squat", "training", 196)).problems()).singleElement().asString()
+        .contains("a training max is at most 95 % of the estimated one, 190 kg.");
+    assertThat(take(book -> number(book, "squat", "training", 0.5)).problems()).singleElement().asString()
+        .contains("a max must be from 1 to 2200 but was 0.5.");
   }
 
   @Test
   void aGoalComesBackInWhenItCanBeMeant(TestApp app) {
     someone.post(someone.at("/runway/goal"), Map.of("lift", "squat", "goal", "210", "on", "2026-06-06"));
-    app.jdbc().sql("update lift_numbers set goal_ng = 210000000000000, goal_unit = 'KG', goal_on = '2026-06-06' where lifter_id = :l and lift = 'squat'").param("l", someone.id()).update();
+    app.jdbc().sql("update lift_numbers set goal_ng = 210000000000000, goal_unit = 'KG', goal_on = '2026-06-06' where lifter_id "
+        + "= :l and lift = 'squat'").param("l", someone.id()).update();
     someone.add(WEDNESDAY.plusDays(1), "MAIN", "squat", "1x2 90% goal");
-    assertThat(take(book -> number(book, "squat", "goal", 212.5)).edits()).singleElement().asString().endsWith("goal max of squat 212.5 kg");
-    assertThat(take(book -> number(book, "squat", "goal", 190)).problems()).singleElement().asString().contains("is not over the max of 200 kg");
+    assertThat(take(book -> number(book, "squat", "goal", 212.5)).edits()).singleElement().asString()
+        .endsWith("goal max of squat 212.5 kg");
+    assertThat(take(book -> number(book, "squat", "goal", 190)).problems()).singleElement().asString()
+        .contains("is not over the max of 200 kg");
   }
 
   @Test
@@ -214,7 +225,8 @@ class WorkbookTest {
     assertThat(take(book -> {
       cell(book, "Week 1", row, 6).removeFormula();
       cell(book, "Week 1", row, 6).setCellValue(150);
-    }).problems()).singleElement().asString().startsWith("Week 1!G9: the sets of this part weigh differently; write them in the column Work");
+    }).problems()).singleElement().asString()
+        .startsWith("Week 1!G9: the sets of this part weigh differently; write them in the column Work");
     assertThat(take(book -> {
       cell(book, "Week 1", 8, 6).removeFormula();
       cell(book, "Week 1", 8, 6).setCellValue(-3);
@@ -228,7 +240,8 @@ class WorkbookTest {
     String boundary = "----yarbel";
     String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.xlsx\"\r\n\r\n";
     someone.coach().get(someone.at("/runway/workbook"));
-    var answer = someone.coach().postBody(someone.at("/runway/workbook"), "multipart/form-data; boundary=" + boundary, head + new String(large) + "\r\n--" + boundary + "--\r\n");
+    var answer = someone.coach().postBody(someone.at("/runway/workbook"), "multipart/form-data; boundary=" + boundary,
+        head + new String(large) + "\r\n--" + boundary + "--\r\n");
     assertThat(answer.statusCode()).isEqualTo(413);
     assertThat(answer.body()).contains("That file is too large");
   }
@@ -276,8 +289,8 @@ class WorkbookTest {
   @Test
   void ourOwnOfTwentySixWeeksKeepsWellToTheBounds() {
     long maren = someone.app().lifter("Maren");
-    byte[] own = someone.within(() -> someone.app().bean(Workbooks.class).write(someone.app().bean(LifterRepository.class).findById(maren).orElseThrow(),
-        TestApp.TODAY.minusWeeks(13), Workbooks.MOST_WEEKS));
+    byte[] own = someone.within(() -> someone.app().bean(Workbooks.class).write(someone.app().bean(LifterRepository.class)
+        .findById(maren).orElseThrow(), TestApp.TODAY.minusWeeks(13), Workbooks.MOST_WEEKS));
     assertThat(WorkbookBounds.size(own)).as("bytes, of %s", WorkbookBounds.MOST_BYTES).isBetween(100_000L, WorkbookBounds.MOST_BYTES / 3);
     assertThat(WorkbookBounds.kept(own)).isTrue();
   }

@@ -129,7 +129,8 @@ public record Block(int no, Purpose purpose, int weeks, int every, Deload easy, 
   /** One block of this and the next: what rises, rises from the start of the first to the end of the second. */
   Block merged(Block next) {
     List<Use> all = uses.stream().map(use -> next.uses().stream()
-        .filter(other -> other.lift().equals(use.lift()) && other.method() == use.method() && other.settings().containsKey("to")).findFirst()
+        .filter(other -> other.lift().equals(use.lift()) && other.method() == use.method() && other.settings().containsKey("to"))
+        .findFirst()
         .map(other -> use.with("to", other.settings().get("to"))).orElse(use)).toList();
     int total = Math.min(MOST_WEEKS, weeks + next.weeks());
     int after = next.endsEasy() && total > 1 ? total - 1 : 0;
@@ -138,7 +139,8 @@ public record Block(int no, Purpose purpose, int weeks, int every, Deload easy, 
 
   private static OptionalDouble number(Use use, String key) {
     String text = use.settings().get(key);
-    return text == null || !text.matches("\\d{1,3}([.,]\\d{1,2})?") ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(text.replace(',', '.')));
+    return text == null || !text.matches("\\d{1,3}([.,]\\d{1,2})?") ? OptionalDouble.empty()
+        : OptionalDouble.of(Double.parseDouble(text.replace(',', '.')));
   }
 
   private static String text(double number) {

@@ -5,7 +5,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Fits the blocks of a plan to a date: what is done stays, what lies ahead is made longer or shorter, and a peak that is over early is done again. */
+/**
+ * Fits the blocks of a plan to a date: what is done stays, what lies ahead is made longer or shorter, and a peak that
+ * is over early is done again.
+ */
 final class DateFit {
   /** With fewer weeks more the taper is only repeated. */
   private static final int AGAIN_FROM = 3;

@@ -45,14 +45,16 @@ final class Differences {
         changes.add(resized(block, other));
       }
     }
-    now.blocks().stream().filter(block -> was.blocks().stream().noneMatch(old -> old.no() == block.no())).map(this::added).forEach(changes::add);
+    now.blocks().stream().filter(block -> was.blocks().stream().noneMatch(old -> old.no() == block.no())).map(this::added)
+        .forEach(changes::add);
     return changes;
   }
 
   private Changed gone(Block block) {
     boolean waits = now.parked().stream().anyMatch(parked -> parked.purpose() == block.purpose());
     String reason = waits ? "It comes back when there is a date." : Reasons.out(block.purpose());
-    return new Changed(name(block) + (waits ? ": parked" : ": out"), edited && !own.containsKey(block.no()) ? AS_SET : cause + " " + reason);
+    return new Changed(name(block) + (waits ? ": parked" : ": out"), edited && !own.containsKey(block.no()) ? AS_SET
+        : cause + " " + reason);
   }
 
   private Changed resized(Block block, Block other) {

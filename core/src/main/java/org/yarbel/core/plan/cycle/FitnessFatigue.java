@@ -79,7 +79,8 @@ public final class FitnessFatigue {
   }
 
   private static double sum(Map<LocalDate, Double> loads, LocalDate from, LocalDate until) {
-    return loads.entrySet().stream().filter(of -> !of.getKey().isBefore(from) && of.getKey().isBefore(until)).mapToDouble(Map.Entry::getValue).sum();
+    return loads.entrySet().stream().filter(of -> !of.getKey().isBefore(from) && of.getKey().isBefore(until))
+        .mapToDouble(Map.Entry::getValue).sum();
   }
 
   /** Fitness less fatigue on the morning of each day. */

@@ -20,8 +20,8 @@ import org.yarbel.core.plan.Deload;
 final class Fitting {
   private static final int ROOM_FOR_A_BLOCK = 3;
   private static final int USUAL_BLOCK = 5;
-  private static final List<Purpose> GIVES = List.of(Purpose.OFF, Purpose.TEST, Purpose.HOLD, Purpose.PRACTICE, Purpose.VOLUME, Purpose.STRENGTH,
-      Purpose.PEAK, Purpose.TAPER);
+  private static final List<Purpose> GIVES = List.of(Purpose.OFF, Purpose.TEST, Purpose.HOLD, Purpose.PRACTICE, Purpose.VOLUME,
+      Purpose.STRENGTH, Purpose.PEAK, Purpose.TAPER);
   private static final List<Purpose> GROWS = List.of(Purpose.STRENGTH, Purpose.VOLUME, Purpose.PRACTICE, Purpose.PEAK,
       Purpose.TAPER);
 
@@ -127,7 +127,8 @@ final class Fitting {
       return Math.min(missing, USUAL_BLOCK);
     }
     Optional<Piece> grows = GROWS.stream().flatMap(purpose -> pieces.stream().filter(piece -> piece.purpose() == purpose
-        && piece.block.weeks() < purpose.most() && ahead(piece) > 0 && !pinned(piece)).sorted(Comparator.comparingInt(piece -> piece.block.weeks()))).findFirst();
+        && piece.block.weeks() < purpose.most() && ahead(piece) > 0 && !pinned(piece))
+        .sorted(Comparator.comparingInt(piece -> piece.block.weeks()))).findFirst();
     if (grows.isPresent()) {
       grows.get().take(grows.get().block.weeks() + 1);
       return 1;

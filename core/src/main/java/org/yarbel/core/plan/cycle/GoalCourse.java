@@ -47,7 +47,8 @@ public record GoalCourse(Mass start, LocalDate startOn, Mass goal, LocalDate goa
 
   /** The goal that is proposed when the estimate stays behind: 2.5 % less, rounded to half a unit. */
   public Mass lower() {
-    BigDecimal amount = goal.amountIn(goal.unit(), 3).multiply(BigDecimal.valueOf(2 * LOWER)).setScale(0, RoundingMode.HALF_UP).divide(BigDecimal.valueOf(2));
+    BigDecimal amount = goal.amountIn(goal.unit(), 3).multiply(BigDecimal.valueOf(2 * LOWER)).setScale(0, RoundingMode.HALF_UP)
+        .divide(BigDecimal.valueOf(2));
     return Mass.of(amount.setScale(1, RoundingMode.UNNECESSARY), goal.unit());
   }
 
@@ -65,7 +66,8 @@ public record GoalCourse(Mass start, LocalDate startOn, Mass goal, LocalDate goa
     if (goal.compareTo(max) <= 0) {
       return Optional.of("The goal of " + goal.text() + " is not over the max of " + max.text() + ": write what is to be lifted more.");
     }
-    return goal.ratioTo(max) >= FAR ? Optional.of("The goal of " + goal.text() + " is " + Math.round(100 * (goal.ratioTo(max) - 1)) + " % over the max of "
+    return goal.ratioTo(max) >= FAR ? Optional.of("The goal of " + goal.text() + " is " + Math.round(100 * (goal.ratioTo(max) - 1))
+        + " % over the max of "
         + max.text() + ": nobody gains that on one way to a contest. Is it kg or lb?") : Optional.empty();
   }
 }

@@ -17,7 +17,8 @@ import org.yarbel.core.mass.Refused;
  * @param roles of the contests to come
  * @param fresh the first Monday that may change for a contest on a day; for null where there is none
  */
-public record Leading(Macrocycle plan, @Nullable Long contestId, List<Meets.Role> roles, LocalDate today, Function<@Nullable LocalDate, LocalDate> fresh) {
+public record Leading(Macrocycle plan, @Nullable Long contestId, List<Meets.Role> roles, LocalDate today,
+    Function<@Nullable LocalDate, LocalDate> fresh) {
   /** What became of a contest. */
   public enum Standing {
     PLANNED,
@@ -52,7 +53,8 @@ public record Leading(Macrocycle plan, @Nullable Long contestId, List<Meets.Role
       if (peak != null) {
         return to(peak);
       }
-      return plan.contest() == null && !plan.holds() ? Optional.empty() : Optional.of(new Due(Refit.cancelled(plan, fresh.apply(null)), null));
+      return plan.contest() == null && !plan.holds() ? Optional.empty()
+          : Optional.of(new Due(Refit.cancelled(plan, fresh.apply(null)), null));
     }
     if (led != null && led.standing() == Standing.POSTPONED) {
       if (plan.contest() != null) {
@@ -84,7 +86,8 @@ public record Leading(Macrocycle plan, @Nullable Long contestId, List<Meets.Role
   }
 
   private Optional<Due> to(Meets.Meet peak) {
-    List<LocalDate> training = roles.stream().filter(role -> !role.peak()).map(role -> role.meet().day()).filter(day -> day.isBefore(peak.day())).toList();
+    List<LocalDate> training = roles.stream().filter(role -> !role.peak()).map(role -> role.meet().day())
+        .filter(day -> day.isBefore(peak.day())).toList();
     boolean same = peak.day().equals(plan.contest());
     List<LocalDate> ahead = plan.trainingDays().stream().filter(day -> !day.isBefore(today)).toList();
     if (same && ahead.equals(training) && Objects.equals(contestId, peak.id())) {
@@ -113,12 +116,14 @@ public record Leading(Macrocycle plan, @Nullable Long contestId, List<Meets.Role
     if (contestId != null && contestId == peak.id()) {
       return List.of();
     }
-    Optional<Meets.Role> leads = roles.stream().filter(role -> role.peak() && role.meet().id() == peak.id() && !role.why().isEmpty()).findFirst();
+    Optional<Meets.Role> leads = roles.stream().filter(role -> role.peak() && role.meet().id() == peak.id()
+        && !role.why().isEmpty()).findFirst();
     List<Changed> said = new ArrayList<>();
     if (leads.isEmpty()) {
       said.add(new Changed("It leads to " + peak.name(), "It is the next contest that is peaked for."));
     }
-    roles.stream().filter(role -> !role.why().isEmpty() && (role.meet().id() == peak.id() || contestId != null && role.meet().id() == contestId))
+    roles.stream().filter(role -> !role.why().isEmpty() && (role.meet().id() == peak.id() || contestId != null
+        && role.meet().id() == contestId))
         .forEach(role -> said.add(role.peak() ? new Changed("It leads to " + role.meet().name(), role.why()) : trained(role)));
     return said;
   }

@@ -29,7 +29,8 @@ import org.yarbel.core.plan.progress.Occasions;
  * @param parked what waits for a date: the peak of a contest that was put off
  * @param trainingDays contests of less importance on the way, lifted as training days
  */
-public record Macrocycle(LocalDate startsOn, @Nullable LocalDate contest, List<Block> blocks, List<Block> parked, List<LocalDate> trainingDays) {
+public record Macrocycle(LocalDate startsOn, @Nullable LocalDate contest, List<Block> blocks, List<Block> parked,
+    List<LocalDate> trainingDays) {
   /** The most weeks of all blocks together. */
   public static final int MOST_WEEKS = 104;
 
@@ -176,12 +177,13 @@ public record Macrocycle(LocalDate startsOn, @Nullable LocalDate contest, List<B
     List<Placed> placed = placed();
     for (Placed one : placed) {
       boolean goesOn = holds() && one == placed.get(placed.size() - 1);
-      one.block().uses().forEach(use -> all.add(new Assigned(one.block().no(), use.lift(), use.method(), one.block().settings(use), use.days(),
-          one.monday(), goesOn ? null : one.end(), contest, skipped)));
+      one.block().uses().forEach(use -> all.add(new Assigned(one.block().no(), use.lift(), use.method(), one.block().settings(use),
+          use.days(), one.monday(), goesOn ? null : one.end(), contest, skipped)));
     }
-    trainingDays.forEach(day -> week(day).ifPresent(week -> week.block().uses().forEach(use -> all.add(new Assigned(-(int) day.toEpochDay(), use.lift(),
-        Method.MOCK, Map.of("to", Double.toString(TRAINING_DAY_RPE)), EnumSet.of(day.getDayOfWeek()), monday(day), monday(day).plusWeeks(1), contest,
-        Set.of())))));
+    trainingDays.forEach(day -> week(day).ifPresent(week -> week.block().uses()
+        .forEach(use -> all.add(new Assigned(-(int) day.toEpochDay(), use.lift(),
+        Method.MOCK, Map.of("to", Double.toString(TRAINING_DAY_RPE)), EnumSet.of(day.getDayOfWeek()), monday(day), monday(day)
+        .plusWeeks(1), contest, Set.of())))));
     return all;
   }
 

@@ -40,7 +40,8 @@ public final class Meets {
     for (Meet meet : all) {
       Meet rival = all.stream().filter(other -> other != meet && Math.abs(weeks(meet, other)) < BETWEEN_PEAKS && beats(other, meet))
           .min(Comparator.comparingLong(other -> Math.abs(weeks(meet, other)))).orElse(null);
-      Meet beaten = all.stream().filter(other -> other != meet && Math.abs(weeks(meet, other)) < BETWEEN_PEAKS && beats(meet, other)).findFirst().orElse(null);
+      Meet beaten = all.stream().filter(other -> other != meet && Math.abs(weeks(meet, other)) < BETWEEN_PEAKS
+          && beats(meet, other)).findFirst().orElse(null);
       if (rival != null) {
         roles.add(new Role(meet, false, meet.name() + " is a training day: " + apart(meet, rival) + " from " + rival.name() + ", which is "
             + (rival.marked() && !meet.marked() ? "the one that counts" : "the later one") + ". Fewer than " + BETWEEN_PEAKS
@@ -54,7 +55,8 @@ public final class Meets {
   }
 
   private static boolean beats(Meet one, Meet other) {
-    return one.marked() != other.marked() ? one.marked() : one.day().isAfter(other.day()) || one.day().equals(other.day()) && one.id() > other.id();
+    return one.marked() != other.marked() ? one.marked() : one.day().isAfter(other.day()) || one.day().equals(other.day())
+        && one.id() > other.id();
   }
 
   private static long weeks(Meet one, Meet other) {

@@ -26,7 +26,8 @@ record Periods(List<Period> list, List<String> reasons) {
     Period test = new Period(Purpose.TEST, 1);
     if (level == Level.BEGINNER) {
       return new Periods(List.of(new Period(Purpose.PRACTICE, OPEN_PRACTICE), test),
-          List.of("No contest is written down, and at this level loads grow by the session: eight weeks of practice, then a mock contest."));
+          List.of("No contest is written down, and at this level loads grow by the session: eight weeks of practice, then a "
+              + "mock contest."));
     }
     return new Periods(List.of(new Period(Purpose.VOLUME, OPEN_VOLUME), new Period(Purpose.STRENGTH, OPEN_STRENGTH), test),
         List.of("No contest is written down: volume, then strength, five weeks each, then a mock contest that shows what they came to."));
@@ -97,7 +98,8 @@ record Periods(List<Period> list, List<String> reasons) {
     if (rest < VOLUME_FROM) {
       return weeks + "strength: there is no time for volume that pays on the day.";
     }
-    return weeks + "volume first and strength second" + (periods.size() > 2 ? ", twice over" : "") + ": what is furthest from the platform is least like it.";
+    return weeks + "volume first and strength second" + (periods.size() > 2 ? ", twice over" : "")
+        + ": what is furthest from the platform is least like it.";
   }
 
   private static List<Period> practice(int rest) {

@@ -61,8 +61,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
    * @param unit the lifter's
    * @param aims goals with the max they start from; none where nothing is aimed at
    */
-  public record Request(@Nullable Level level, List<Lift> lifts, List<Event> events, Set<DayOfWeek> free, @Nullable LocalDate contest, LocalDate from,
-      boolean strained, Deload deload, MassUnit unit, List<Aim> aims) {}
+  public record Request(@Nullable Level level, List<Lift> lifts, List<Event> events, Set<DayOfWeek> free,
+      @Nullable LocalDate contest, LocalDate from, boolean strained, Deload deload, MassUnit unit, List<Aim> aims) {}
 
   /** A goal and the max of today. */
   public record Aim(Lift lift, Mass max, Mass goal) {}
@@ -96,14 +96,16 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     LocalDate contest = request.contest();
     Periods periods = contest == null ? Periods.open(request.level()) : Periods.to(Fitting.weeks(request.from(), contest), request.level());
     List<String> reasons = new ArrayList<>(periods.reasons());
-    Map<Lift, Set<DayOfWeek>> days = DaySplit.of(request.lifts(), request.events().stream().map(Event::lift).distinct().toList(), request.free());
+    Map<Lift, Set<DayOfWeek>> days = DaySplit.of(request.lifts(), request.events().stream().map(Event::lift).distinct().toList(),
+        request.free());
     reasons.add(days(request, days));
     Set<Lift> ofGoal = aims(request, reasons);
     Deload.Interval interval = Deload.Interval.of(request.level(), request.strained());
-    List<Block> blocks = blocks(periods.list(), interval, (no, period) -> new Block(no, period.purpose(), period.weeks(), 0, request.deload(), null,
-        uses(period.purpose(), days, request, ofGoal)));
+    List<Block> blocks = blocks(periods.list(), interval, (no, period) -> new Block(no, period.purpose(), period.weeks(), 0,
+        request.deload(), null, uses(period.purpose(), days, request, ofGoal)));
     if (blocks.stream().anyMatch(block -> block.every() > 0)) {
-      reasons.add("An easy week ends a block whenever one is due: every " + interval.least() + "–" + interval.most() + " weeks at this level and in this life.");
+      reasons.add("An easy week ends a block whenever one is due: every " + interval.least() + "–" + interval.most()
+          + " weeks at this level and in this life.");
     }
     return new Proposal(new Macrocycle(request.from(), contest, blocks, List.of(), List.of()), reasons);
   }
@@ -125,7 +127,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   }
 
   /** An easy week ends a block; where the next one would be too long to wait for, it ends this one. A long block has one on its way. */
-  private static List<Block> blocks(List<Periods.Period> periods, Deload.Interval interval, BiFunction<Integer, Periods.Period, Block> made) {
+  private static List<Block> blocks(List<Periods.Period> periods, Deload.Interval interval, BiFunction<Integer, Periods.Period,
+      Block> made) {
     List<Block> blocks = new ArrayList<>();
     int since = 0;
     for (int i = 0; i < periods.size(); i++) {
@@ -137,7 +140,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
       int stretch = (period.weeks() + stretches - 1) / stretches;
       since = easy ? period.weeks() % stretch : ending;
       Block block = made.apply(blocks.size() + 1, period);
-      blocks.add(easy ? new Block(block.no(), block.purpose(), block.weeks(), stretch - 1, block.easy(), block.basis(), block.uses()) : block);
+      blocks.add(easy ? new Block(block.no(), block.purpose(), block.weeks(), stretch - 1, block.easy(), block.basis(),
+          block.uses()) : block);
     }
     return blocks;
   }
@@ -160,7 +164,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
           + Math.round(1000.0 * gain / aim.max().nanograms()) / 10.0 + " % over today's max";
       if (gain > 0 && gain <= believable.nanograms()) {
         ofGoal.add(aim.lift());
-        reasons.add(goal + ", which can be believed in: the singles of the peak are shares of it, " + PEAK_OF_GOAL + " to " + PEAK_OF_GOAL_END + " %.");
+        reasons.add(goal + ", which can be believed in: the singles of the peak are shares of it, " + PEAK_OF_GOAL + " to "
+            + PEAK_OF_GOAL_END + " %.");
       } else if (gain > 0) {
         reasons.add(goal + "; about " + Math.round(1000.0 * believable.nanograms() / aim.max().nanograms()) / 10.0
             + " % is believable by then, so everything is planned from the numbers of today.");
@@ -177,7 +182,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
     String more = String.join(", ", days.entrySet().stream().filter(of -> of.getValue().size() > 1)
         .map(of -> "the " + of.getKey().name().toLowerCase(Locale.ROOT) + " comes " + times(of.getValue().size())).toList());
     String events = request.events().isEmpty() ? "" : " The events have a day for themselves, in the order of the contest.";
-    return "On " + used + " days a week " + (more.isEmpty() ? "each lift comes once." : more + ", the rest once; further days of a lift are lighter.") + events;
+    return "On " + used + " days a week " + (more.isEmpty() ? "each lift comes once."
+        : more + ", the rest once; further days of a lift are lighter.") + events;
   }
 
   private static String times(int count) {
@@ -199,7 +205,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
         uses.add(request.level() == Level.BEGINNER ? test.with("to", BEGINNERS_TEST) : test);
       } else {
         Use usual = purpose.usual(lift, on);
-        uses.add(purpose == Purpose.PEAK && ofGoal.contains(lift) ? usual.with("basis", "goal").with("from", PEAK_OF_GOAL).with("to", PEAK_OF_GOAL_END) : usual);
+        uses.add(purpose == Purpose.PEAK && ofGoal.contains(lift) ? usual.with("basis", "goal").with("from", PEAK_OF_GOAL)
+            .with("to", PEAK_OF_GOAL_END) : usual);
       }
     });
     return uses;
@@ -236,7 +243,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
   /** The lifts of a block as a mock contest on its last day; events have their own rehearsals. */
   static List<Use> mock(List<Use> uses) {
     DayOfWeek last = uses.stream().flatMap(use -> use.days().stream()).max(Comparator.naturalOrder()).orElse(DayOfWeek.SATURDAY);
-    return uses.stream().filter(use -> use.method() != Method.EVENT_WEEKS).map(use -> new Use(use.lift(), Method.MOCK, Map.of(), EnumSet.of(last))).toList();
+    return uses.stream().filter(use -> use.method() != Method.EVENT_WEEKS)
+        .map(use -> new Use(use.lift(), Method.MOCK, Map.of(), EnumSet.of(last))).toList();
   }
 
   /** A block of another purpose with the lifts and days of one. */
@@ -245,7 +253,8 @@ public record Proposal(Macrocycle plan, List<String> reasons) {
       case OFF -> List.of();
       case TEST -> mock(like.uses());
       default -> like.uses().stream()
-          .map(use -> use.method() == Method.EVENT_WEEKS ? use : new Use(use.lift(), purpose.method(), purpose.settings(), use.days())).toList();
+          .map(use -> use.method() == Method.EVENT_WEEKS ? use
+              : new Use(use.lift(), purpose.method(), purpose.settings(), use.days())).toList();
     };
     return new Block(no, purpose, 1, 0, like.easy(), like.basis(), uses).withWeeks(weeks);
   }

@@ -14,12 +14,14 @@ import org.yarbel.core.plan.progress.Method;
  */
 public enum Purpose {
   PRACTICE("practice", "Learning the lifts on loads that grow by the session.", 3, 12, Method.NOVICE_LINEAR, Map.of()),
-  VOLUME("volume", "Many hard sets at 65–75 %, variety beside.", 2, 6, Method.RISING, Map.of("sets", "4", "reps", "8", "from", "65", "to", "75")),
+  VOLUME("volume", "Many hard sets at 65–75 %, variety beside.", 2, 6, Method.RISING,
+      Map.of("sets", "4", "reps", "8", "from", "65", "to", "75")),
   STRENGTH("strength", "Fewer reps at 75–85 %.", 2, 6, Method.RISING, Map.of("sets", "5", "reps", "4", "from", "75", "to", "85")),
   PEAK("peak", "A single over 90 % every week, rehearsed under the contest's rules.", 1, 4, Method.PEAK, Map.of()),
   TAPER("taper", "The sets fall, the loads stay; it ends on the platform.", 1, 3, Method.TAPER, Map.of()),
   TEST("test", "A mock contest: as many attempts as it takes.", 1, 1, Method.MOCK, Map.of()),
-  HOLD("hold", "Three weeks of strength, repeated until there is a date.", 3, 3, Method.RISING, Map.of("sets", "4", "reps", "4", "from", "77.5", "to", "82.5")),
+  HOLD("hold", "Three weeks of strength, repeated until there is a date.", 3, 3, Method.RISING,
+      Map.of("sets", "4", "reps", "4", "from", "77.5", "to", "82.5")),
   OFF("off", "Nothing planned.", 1, 4, Method.RISING, Map.of());
 
   private final String word;

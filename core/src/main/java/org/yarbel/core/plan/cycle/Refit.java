@@ -105,7 +105,8 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
     if (!blocks.isEmpty() && total(blocks) > done && last.purpose().peaking()) {
       blocks.set(blocks.size() - 1, last.withWeeks(last.weeks() - (total(blocks) - done)));
     }
-    was.blocks().subList(blocks.size(), was.blocks().size()).stream().filter(block -> !block.purpose().peaking() && block.purpose() != Purpose.OFF)
+    was.blocks().subList(blocks.size(), was.blocks().size()).stream().filter(block -> !block.purpose().peaking()
+        && block.purpose() != Purpose.OFF)
         .forEach(blocks::add);
     List<Use> mock = Proposal.mock(last.uses());
     if (!mock.isEmpty()) {
@@ -171,7 +172,8 @@ public record Refit(Macrocycle was, Macrocycle now, LocalDate from, List<Changed
   private static Refit of(Macrocycle was, Macrocycle now, LocalDate from, String cause, @Nullable Macrocycle set) {
     List<Changed> changes = new Differences(now, cause, set).from(was);
     if (changes.isEmpty() && now.contest() != null && !now.contest().equals(was.contest())) {
-      changes.add(new Changed("The taper counts down to " + now.contest(), cause + " The weeks stay; last heavy days and openers move with the day."));
+      changes.add(new Changed("The taper counts down to " + now.contest(), cause
+          + " The weeks stay; last heavy days and openers move with the day."));
     }
     return new Refit(was, now, from, changes);
   }

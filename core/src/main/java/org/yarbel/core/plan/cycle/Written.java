@@ -82,7 +82,8 @@ public record Written(LocalDate day, int block, SlotKind kind, String lift, Stri
         work = deload.applied(work.get(), brief.chart());
       }
       if (work.isPresent()) {
-        all.add(new Written(at.day(), one.no(), line.kind(), line.lift(), work.get().toString(), line.rounds(), exposure.training(), first, deload, first && deload == null ? exposure.mark() : null,
+        all.add(new Written(at.day(), one.no(), line.kind(), line.lift(), work.get().toString(), line.rounds(),
+            exposure.training(), first, deload, first && deload == null ? exposure.mark() : null,
             exposure.forecast(), first ? exposure.remarks() : List.of()));
         first = false;
       }

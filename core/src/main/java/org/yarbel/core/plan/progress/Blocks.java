@@ -44,7 +44,8 @@ final class Blocks implements Rule {
       return ofWeek < 1 ? Exposure.of(brief, PartOf.sets(3, 2).percent(Percents.between(85, 95, week, peak))) : fewer();
     }
     return switch (week - peak) {
-      case 0 -> ofWeek < 1 ? Exposure.of(brief, PartOf.sets(1, 1).percent(90), PartOf.sets(2, 2).percent(80)).saying("Taper: half the volume, the intensity stays.") : fewer();
+      case 0 -> ofWeek < 1 ? Exposure.of(brief, PartOf.sets(1, 1).percent(90), PartOf.sets(2, 2).percent(80))
+          .saying("Taper: half the volume, the intensity stays.") : fewer();
       case 1 -> Exposure.none("The week of the contest: the platform is the session.");
       case 2 -> Exposure.none("A week off.");
       default -> Exposure.none("The blocks are over: start again from new numbers.");

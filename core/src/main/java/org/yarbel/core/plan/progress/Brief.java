@@ -31,8 +31,8 @@ public record Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart ch
   }
 
   /** One that leads to no contest. */
-  public Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart chart, @Nullable Loadables loadables, Settings settings, int perWeek,
-      Catalogue lifts) {
+  public Brief(Lift lift, MassUnit unit, MaxNumbers numbers, EffortChart chart, @Nullable Loadables loadables, Settings settings,
+      int perWeek, Catalogue lifts) {
     this(lift, unit, numbers, chart, loadables, settings, perWeek, lifts, null);
   }
 

@@ -32,7 +32,8 @@ final class DoubleProgression implements Rule {
     Optional<Mass> last = done.isEmpty() ? brief.settings().get(LOAD, brief.unit()).map(brief::near)
         : Optional.of(done.get(done.size() - 1).load());
     if (last.isEmpty()) {
-      return line(brief, sets).ahead(ahead).saying("The lifter picks a load for " + from + " good reps; the rule goes on from what is logged.");
+      return line(brief, sets).ahead(ahead).saying("The lifter picks a load for " + from
+          + " good reps; the rule goes on from what is logged.");
     }
     Mass load = last.get();
     int reached = from;

@@ -46,7 +46,8 @@ final class EventWeeks implements Rule {
     Optional<Mass> contest = brief.settings().get(MASS, brief.unit());
     Countdown left = brief.countdown();
     if (left != null && left.days() <= REST_DAYS) {
-      return Exposure.none(left.days() <= 0 ? "The day of the contest: the platform is the session." : Count.of(left.days(), "day") + " to the contest: rest.");
+      return Exposure.none(left.days() <= 0 ? "The day of the contest: the platform is the session." : Count.of(left.days(), "day")
+          + " to the contest: rest.");
     }
     int every = brief.settings().get(EVERY);
     int week = brief.week(number) % every;

@@ -20,7 +20,8 @@ import org.yarbel.core.plan.SlotKind;
  * @param remarks what to know of it, a sentence each
  * @param mark what sets it apart on the way to a contest; null for nothing
  */
-public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Nullable Mass training, List<String> remarks, @Nullable Mark mark) {
+public record Exposure(List<Line> lines, boolean forecast, boolean deload, @Nullable Mass training, List<String> remarks,
+    @Nullable Mark mark) {
   /** What sets an exposure apart on the way to a contest. */
   public enum Mark {
     REHEARSAL("rehearsal", "R"),

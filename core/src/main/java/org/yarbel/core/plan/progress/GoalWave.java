@@ -25,8 +25,8 @@ final class GoalWave implements Rule {
   /** From which week on (counted from 1) speed and assistance change. */
   private static final int[] CHANGES = {5, 7, 10};
 
-  private static final List<Part> SPEED = List.of(speed(8, 60).with(new Option.Rest(90)).part(), speed(5, 65).with(new Option.Rest(120)).part(),
-      speed(3, 70).part(), speed(2, 75).part());
+  private static final List<Part> SPEED = List.of(speed(8, 60).with(new Option.Rest(90)).part(),
+      speed(5, 65).with(new Option.Rest(120)).part(), speed(3, 70).part(), speed(2, 75).part());
   private static final List<Optional<PartOf>> ASSISTANCE = List.of(Optional.of(PartOf.sets(3, 8)), Optional.of(PartOf.sets(3, 5)),
       Optional.of(PartOf.sets(2, 5)), Optional.empty());
 
@@ -59,7 +59,8 @@ final class GoalWave implements Rule {
       return week == weeks ? Exposure.none("Rest before the max.") : Exposure.of(brief, new WorkLine(List.of(SPEED.get(stage))));
     }
     if (week == weeks) {
-      return Exposure.of(brief, PartOf.sets(1, 1).percent(100, Basis.GOAL)).saying("The week of the max: the goal itself. Spotters, and safeties set.");
+      return Exposure.of(brief, PartOf.sets(1, 1).percent(100, Basis.GOAL))
+          .saying("The week of the max: the goal itself. Spotters, and safeties set.");
     }
     double percent = percent(brief, week);
     List<Exposure.Line> lines = new ArrayList<>();

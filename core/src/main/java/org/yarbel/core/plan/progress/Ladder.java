@@ -11,7 +11,8 @@ final class Ladder implements Rule {
   private static final Parameter.Numbers TIERS = new Parameter.Numbers("tiers", "reps of the tiers", "8,5,3", 1, 20);
   private static final Parameter.Count SETS = Parameter.Count.of("sets", "full sets", 3, 1, 8);
   private static final Parameter.Number START = new Parameter.Number("start", "start, % of the max", "70", 30, 95);
-  private static final Parameter.Number RESTART = new Parameter.Number("restart", "restart, % of the best single set of the first tier", "90", 70, 100);
+  private static final Parameter.Number RESTART = new Parameter.Number("restart",
+      "restart, % of the best single set of the first tier", "90", 70, 100);
 
   @Override
   public List<Parameter> parameters() {

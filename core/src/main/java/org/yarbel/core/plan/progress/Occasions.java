@@ -45,7 +45,8 @@ public final class Occasions {
    * @param easy whether a week is an easy one, by its Monday
    * @param until the first day that is not asked for
    */
-  public static List<Occasion> of(LocalDate first, Set<DayOfWeek> days, Turn turn, Predicate<LocalDate> runs, Predicate<LocalDate> easy, LocalDate until) {
+  public static List<Occasion> of(LocalDate first, Set<DayOfWeek> days, Turn turn, Predicate<LocalDate> runs,
+      Predicate<LocalDate> easy, LocalDate until) {
     List<Occasion> all = new ArrayList<>();
     int number = 0;
     int occurrence = 0;

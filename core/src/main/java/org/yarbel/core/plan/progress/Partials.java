@@ -52,7 +52,8 @@ final class Partials implements Rule {
     return switch (brief.lift().movement()) {
       case SQUAT -> List.of(new Position("half-squat-from-pins", high, 1), new Position("pin-squat", Math.min(mid, BOTTOM), 1),
           new Position("paused-squat", low, 1));
-      case BENCH -> List.of(new Position("lock-out-press", high, 1), new Position("pin-press", mid, 1), new Position("long-pause-bench", low, 1));
+      case BENCH -> List.of(new Position("lock-out-press", high, 1), new Position("pin-press", mid, 1),
+          new Position("long-pause-bench", low, 1));
       default -> List.of(new Position("pin-pull-above-knee", high, 1), new Position("pin-pull-below-knee", mid, 1),
           new Position("deficit-deadlift", low, 1));
     };

@@ -47,7 +47,8 @@ final class Peaking implements Rule {
     int sets = settings.get(SETS);
     Countdown left = brief.countdown();
     if (left != null && Tapering.lastBefore(left, brief.lift())) {
-      return Exposure.of(brief, behind(settings, Tapering.OPENER, single, of)).marked(Exposure.Mark.OPENER).saying(Tapering.opener(left.days(), LastHeavy.of(brief.lift())));
+      return Exposure.of(brief, behind(settings, Tapering.OPENER, single, of)).marked(Exposure.Mark.OPENER)
+          .saying(Tapering.opener(left.days(), LastHeavy.of(brief.lift())));
     }
     if (left != null && left.days() > 0 && left.days() < LastHeavy.of(brief.lift()).nearest()) {
       return Tapering.light(brief, left.days(), sets, of);

@@ -11,7 +11,8 @@ import org.yarbel.core.plan.Deload;
 
 /** Three weeks of plus sets at rising shares of a training max, an easy week, and a new training max from the reps. */
 final class PlusSets implements Rule {
-  private static final Parameter.Numbers PERCENTS = new Parameter.Numbers("percents", "% of the training max, week by week", "80,85,90", 50, 110);
+  private static final Parameter.Numbers PERCENTS = new Parameter.Numbers("percents", "% of the training max, week by week",
+      "80,85,90", 50, 110);
   private static final Parameter.Count SETS = Parameter.Count.of("sets", "sets", 3, 1, 6);
   private static final Parameter.Loads TRAINING = new Parameter.Loads("training", "training max at the start");
 
@@ -68,7 +69,8 @@ final class PlusSets implements Rule {
     int misses = 0;
     for (int w = 0; w < wave; w++) {
       int of = w;
-      List<Done> exposures = done.stream().filter(e -> brief.week(e.number()) / WAVE == of && brief.week(e.number()) % WAVE < REPS.length).toList();
+      List<Done> exposures = done.stream().filter(e -> brief.week(e.number()) / WAVE == of
+          && brief.week(e.number()) % WAVE < REPS.length).toList();
       boolean over = (w + 1) * WAVE * brief.perWeek() <= next || brief.week(next) % WAVE == REPS.length && brief.week(next) / WAVE == w;
       if (!over) {
         training = capped(brief, raised(brief, training, 1));

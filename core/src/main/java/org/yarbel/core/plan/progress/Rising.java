@@ -16,7 +16,8 @@ final class Rising implements Rule {
   private static final Parameter.Count REPS = Parameter.Count.of("reps", "reps", 8, 1, 15);
   private static final Parameter.Number FROM = new Parameter.Number("from", "first week, %", "65", LEAST, 100);
   private static final Parameter.Number TO = new Parameter.Number("to", "last week, %", "75", LEAST, 105);
-  private static final Parameter.Number LIGHTER = new Parameter.Number("lighter", "further days of a week lighter by, points", "7.5", 0, 30);
+  private static final Parameter.Number LIGHTER = new Parameter.Number("lighter", "further days of a week lighter by, points",
+      "7.5", 0, 30);
   private static final Parameter.Lifts BESIDE = new Parameter.Lifts("beside", "variation beside");
 
   @Override
@@ -37,7 +38,8 @@ final class Rising implements Rule {
     Settings settings = brief.settings();
     Basis basis = settings.get(Parameter.OfBasis.ONE).orElse(null);
     if (basis != null && brief.numbers().of(basis) == null) {
-      return Rule.withoutNumbers(brief, ahead).saying("There is no " + basis.key() + " max of this lift: it is planned by RPE until there is one.");
+      return Rule.withoutNumbers(brief, ahead)
+          .saying("There is no " + basis.key() + " max of this lift: it is planned by RPE until there is one.");
     }
     int weeks = settings.get(WEEKS);
     double percent = Percents.between(settings.get(FROM), settings.get(TO), brief.week(number) % weeks, weeks);

@@ -38,7 +38,8 @@ final class RpeWeeks implements Rule {
     int week = brief.week(number) % (hard(brief.settings()) + 1);
     WorkLine first = work(brief, from);
     return !easy(brief.settings(), week) ? Exposure.of(brief, work(brief, Math.min(from + week, to)))
-        : new Exposure(List.of(Exposure.main(brief, Deload.HALF_LOAD.applied(first, brief.chart()).orElse(first))), false, true, null, List.of());
+        : new Exposure(List.of(Exposure.main(brief, Deload.HALF_LOAD.applied(first, brief.chart()).orElse(first))), false, true,
+            null, List.of());
   }
 
   private static WorkLine work(Brief brief, double rpe) {

@@ -72,7 +72,9 @@ public interface Rule {
 
   /** What is written for a lift whose max nobody knows: by RPE, the load left to the lifter. */
   static Exposure withoutNumbers(Brief brief, int ahead) {
-    return Exposure.of(brief, PartOf.sets(3, 5).with(new Option.Cap(Rpe.of(7)))).ahead(ahead).saying("No max of the " + brief.lift().name().toLowerCase(Locale.ROOT)
-        + " is known, so it is planned by RPE: the lifter picks the load and stops at 7. Rated sets give an estimate, and the method starts from it.");
+    return Exposure.of(brief, PartOf.sets(3, 5).with(new Option.Cap(Rpe.of(7)))).ahead(ahead)
+        .saying("No max of the " + brief.lift().name().toLowerCase(Locale.ROOT)
+        + " is known, so it is planned by RPE: the lifter picks the load and stops at 7. Rated sets give an estimate, and the "
+        + "method starts from it.");
   }
 }

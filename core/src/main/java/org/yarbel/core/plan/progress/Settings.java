@@ -41,7 +41,8 @@ public final class Settings {
     Map<String, String> texts = new LinkedHashMap<>();
     Map<String, String> errors = new LinkedHashMap<>();
     for (Parameter parameter : method.rule().parameters()) {
-      String text = Optional.ofNullable(typed.get(parameter.key())).map(String::strip).filter(t -> !t.isEmpty()).orElse(parameter.fallback());
+      String text = Optional.ofNullable(typed.get(parameter.key())).map(String::strip).filter(t -> !t.isEmpty())
+          .orElse(parameter.fallback());
       Optional<String> wrong = text.isEmpty() ? Optional.empty() : wrong(parameter, text, lifts);
       wrong.ifPresent(sentence -> errors.put(parameter.key(), sentence));
       texts.put(parameter.key(), wrong.isPresent() ? parameter.fallback() : text);

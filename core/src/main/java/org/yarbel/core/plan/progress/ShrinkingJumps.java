@@ -6,7 +6,8 @@ import org.yarbel.core.notation.PartOf;
 
 /** Weekly jumps to the contest that grow smaller: the start follows from the goal. */
 final class ShrinkingJumps implements Rule {
-  private static final Parameter.Numbers JUMPS = new Parameter.Numbers("jumps", "jumps, % of the goal a week", "5,5,5,2.5,2.5,2.5,2.5,2.5", 0.5, 10);
+  private static final Parameter.Numbers JUMPS = new Parameter.Numbers("jumps", "jumps, % of the goal a week",
+      "5,5,5,2.5,2.5,2.5,2.5,2.5", 0.5, 10);
   private static final Parameter.Count BACKOFFS = Parameter.Count.of("backoffs", "back-off sets at −10 %", 3, 0, 8);
 
   @Override
@@ -30,7 +31,8 @@ final class ShrinkingJumps implements Rule {
       return Exposure.none("The jumps are over: the goal was the week before.");
     }
     if (week == jumps.size()) {
-      return brief.ofWeek(number) == 0 ? Exposure.of(brief, PartOf.sets(1, 1).percent(100, Basis.GOAL)).saying("The goal itself: on the platform.")
+      return brief.ofWeek(number) == 0 ? Exposure.of(brief, PartOf.sets(1, 1).percent(100, Basis.GOAL))
+          .saying("The goal itself: on the platform.")
           : Exposure.none("Rest around the contest.");
     }
     if (brief.ofWeek(number) > 0) {

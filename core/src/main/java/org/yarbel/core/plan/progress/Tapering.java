@@ -50,7 +50,8 @@ public final class Tapering implements Rule {
   public Exposure write(Brief brief, List<Done> done, int number, int ahead) {
     Countdown left = brief.countdown();
     if (left == null) {
-      return brief.max().isEmpty() ? Rule.withoutNumbers(brief, ahead) : Exposure.none("A taper needs the date of a contest: it waits until there is one.");
+      return brief.max().isEmpty() ? Rule.withoutNumbers(brief, ahead)
+          : Exposure.none("A taper needs the date of a contest: it waits until there is one.");
     }
     if (left.days() <= 0) {
       return Exposure.none(left.days() == 0 ? "The day of the contest: the platform is the session." : "The contest is behind: rest.");
@@ -74,7 +75,8 @@ public final class Tapering implements Rule {
     if (left.days() < window.nearest()) {
       return light(brief, left.days(), sets, of);
     }
-    return Exposure.of(brief, brief.ofWeek(number) > 0 ? PartOf.sets(Math.max(1, sets - 1), 3).percent(75, of) : PartOf.sets(sets, 3).percent(triples, of))
+    return Exposure.of(brief, brief.ofWeek(number) > 0 ? PartOf.sets(Math.max(1, sets - 1), 3).percent(75, of)
+        : PartOf.sets(sets, 3).percent(triples, of))
         .saying("Taper: " + Math.round(100 * (1 - left(left.weeks()))) + " % less volume, the loads stay.");
   }
 
@@ -89,7 +91,10 @@ public final class Tapering implements Rule {
     return days <= window.furthest() ? said : said + " Usual is " + window.text() + " days out: move it there if the week allows.";
   }
 
-  /** How many weeks a taper takes: one for new lifters, about two for most, a third for those who are advanced. Common practice, no source. */
+  /**
+   * How many weeks a taper takes: one for new lifters, about two for most, a third for those who are advanced. Common
+   * practice, no source.
+   */
   public static int weeks(@Nullable Level level) {
     if (level == Level.BEGINNER) {
       return 1;

@@ -36,7 +36,8 @@ class CycleLimitsTest {
     return Plans.text(plan).replace(" easy", "");
   }
 
-  // taper: one week under 6, two under 12, else by level; singles: 1 from 3 weeks, 2 from 7, 3 from 10; volume where 5 weeks or more are left
+  // taper: one week under 6, two under 12, else by level; singles: 1 from 3 weeks, 2 from 7, 3 from 10; volume where 5
+  // weeks or more are left
   @ParameterizedTest
   @CsvSource(delimiter = '|', value = {
       "INTERMEDIATE | 1  | taper 1",
@@ -70,15 +71,20 @@ class CycleLimitsTest {
   @Test
   void aProposalSaysWhatTheTimeIsFor() {
     assertThat(Plans.proposed(Level.INTERMEDIATE, 1, 3).reasons()).contains("There is no time to get stronger: openers, and rest.",
-        "1 week to the contest, its own week included. The last one is the taper: less volume with the loads kept pays over about two weeks (Bosquet et al. 2007); new lifters and short ways need less.");
-    assertThat(Plans.proposed(Level.INTERMEDIATE, 8, 3).reasons()).contains("The 4 weeks before go to strength: there is no time for volume that pays on the day.",
+        "1 week to the contest, its own week included. The last one is the taper: less volume with the loads kept pays over "
+            + "about two weeks (Bosquet et al. 2007); new lifters and short ways need less.");
+    assertThat(Plans.proposed(Level.INTERMEDIATE, 8, 3).reasons())
+        .contains("The 4 weeks before go to strength: there is no time for volume that pays on the day.",
         "Before it 2 weeks of singles over 90 %, so that they are practised when they count.");
     assertThat(Plans.proposed(Level.INTERMEDIATE, 17, 3).reasons())
-        .contains("The 12 weeks before go to volume first and strength second, twice over: what is furthest from the platform is least like it.");
-    assertThat(Plans.proposed(Level.BEGINNER, 12, 3).reasons()).contains("The 10 weeks before go to practice: at this level loads grow by the session.");
+        .contains("The 12 weeks before go to volume first and strength second, twice over: what is furthest from the platform "
+            + "is least like it.");
+    assertThat(Plans.proposed(Level.BEGINNER, 12, 3).reasons())
+        .contains("The 10 weeks before go to practice: at this level loads grow by the session.");
     assertThat(Plans.proposed(Level.ADVANCED, 16, 3).reasons()).anyMatch(reason -> reason.endsWith(", a third for an advanced lifter."));
     assertThat(Plans.proposed(Level.INTERMEDIATE, 12, 1).reasons()).contains("One day a week: all lifts on it.");
-    assertThat(Plans.proposed(Level.INTERMEDIATE, 12, 3).reasons()).contains("On 3 days a week the bench press comes twice, the rest once; further days of a lift are lighter.");
+    assertThat(Plans.proposed(Level.INTERMEDIATE, 12, 3).reasons())
+        .contains("On 3 days a week the bench press comes twice, the rest once; further days of a lift are lighter.");
   }
 
   @ParameterizedTest
@@ -87,7 +93,8 @@ class CycleLimitsTest {
     if (planned) {
       assertThat(Plans.proposed(Level.INTERMEDIATE, weeks, 3).plan().over()).isZero();
     } else {
-      assertThatThrownBy(() -> Plans.proposed(Level.INTERMEDIATE, weeks, 3)).isInstanceOf(Refused.class).hasMessageContaining("more than a year away");
+      assertThatThrownBy(() -> Plans.proposed(Level.INTERMEDIATE, weeks, 3)).isInstanceOf(Refused.class)
+          .hasMessageContaining("more than a year away");
     }
   }
 
@@ -96,10 +103,12 @@ class CycleLimitsTest {
   @CsvSource({"214,true", "214.01,false", "200.5,true", "200,false", "190,false"})
   void singlesAreOfAGoalThatCanBeBelieved(String goal, boolean believed) {
     Proposal.Request like = Plans.request(Level.INTERMEDIATE, 10, 3);
-    Proposal proposal = Proposal.of(new Proposal.Request(like.level(), like.lifts(), like.events(), like.free(), like.contest(), like.from(), false, like.deload(), like.unit(),
+    Proposal proposal = Proposal.of(new Proposal.Request(like.level(), like.lifts(), like.events(), like.free(), like.contest(),
+        like.from(), false, like.deload(), like.unit(),
         List.of(new Proposal.Aim(Plans.lift("squat"), Mass.of("200", MassUnit.KG), Mass.of(goal, MassUnit.KG)))));
     Block peak = proposal.plan().blocks().stream().filter(block -> block.purpose() == Purpose.PEAK).findFirst().orElseThrow();
-    assertThat(peak.uses()).filteredOn(use -> use.lift().equals("squat")).singleElement().satisfies(use -> assertThat(use.settings().containsKey("basis")).isEqualTo(believed));
+    assertThat(peak.uses()).filteredOn(use -> use.lift().equals("squat")).singleElement()
+        .satisfies(use -> assertThat(use.settings().containsKey("basis")).isEqualTo(believed));
   }
 
   /** No lift stands on two days in a row, a press three times at the most and the others twice; each stands at least once. */
@@ -113,7 +122,8 @@ class CycleLimitsTest {
       Map<Lift, Set<DayOfWeek>> split = DaySplit.of(three, List.of(), free);
       assertThat(split.keySet()).as("%s", free).containsExactlyElementsOf(three);
       split.forEach((lift, days) -> {
-        assertThat(days).as("%s of %s", lift.key(), free).isNotEmpty().isSubsetOf(free).hasSizeLessThanOrEqualTo(lift.key().equals("bench") ? 3 : 2);
+        assertThat(days).as("%s of %s", lift.key(), free).isNotEmpty().isSubsetOf(free)
+            .hasSizeLessThanOrEqualTo(lift.key().equals("bench") ? 3 : 2);
         if (free.size() > 2) {
           assertThat(days).as("%s of %s", lift.key(), free).noneMatch(day -> days.contains(day.plus(1)));
         }
@@ -137,7 +147,8 @@ class CycleLimitsTest {
     Map<Lift, Set<DayOfWeek>> days = DaySplit.of(List.of(Plans.lift("squat"), Plans.lift("bench"), Plans.lift("deadlift")), List.of(),
         Arrays.stream(free.split(" ")).map(DayOfWeek::valueOf).collect(Collectors.toCollection(() -> EnumSet.noneOf(DayOfWeek.class))));
     Map<Lift, Set<DayOfWeek>> shown = new LinkedHashMap<>(days);
-    assertThat(shown.entrySet().stream().map(of -> of.getKey().key() + " " + of.getValue().stream().map(day -> day.name().substring(0, 3)).collect(Collectors.joining(" ")))
+    assertThat(shown.entrySet().stream().map(of -> of.getKey().key() + " " + of.getValue().stream()
+        .map(day -> day.name().substring(0, 3)).collect(Collectors.joining(" ")))
         .collect(Collectors.joining(", "))).isEqualTo(split);
   }
 
@@ -145,14 +156,19 @@ class CycleLimitsTest {
   void eventsTakeTheSaturdayElseTheLastDay() {
     Lift yoke = Plans.lift("yoke-walk");
     List<Lift> lifts = List.of(Plans.lift("squat"), Plans.lift("log-press"));
-    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY)).get(yoke)).containsExactly(DayOfWeek.SATURDAY);
-    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY)).get(yoke)).containsExactly(DayOfWeek.FRIDAY);
-    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY)).get(lifts.get(0))).containsExactly(DayOfWeek.MONDAY);
-    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.TUESDAY))).allSatisfy((lift, days) -> assertThat(days).containsExactly(DayOfWeek.TUESDAY));
+    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY)).get(yoke))
+        .containsExactly(DayOfWeek.SATURDAY);
+    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY)).get(yoke))
+        .containsExactly(DayOfWeek.FRIDAY);
+    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY)).get(lifts.get(0)))
+        .containsExactly(DayOfWeek.MONDAY);
+    assertThat(DaySplit.of(lifts, List.of(yoke), EnumSet.of(DayOfWeek.TUESDAY)))
+        .allSatisfy((lift, days) -> assertThat(days).containsExactly(DayOfWeek.TUESDAY));
   }
 
   private static Block block(Purpose purpose, int weeks, int every) {
-    return new Block(1, purpose, weeks, every, Deload.HALF_LOAD, null, List.of(new Use("squat", Method.RISING, Map.of("from", "65", "to", "75"), Set.of(DayOfWeek.MONDAY))));
+    return new Block(1, purpose, weeks, every, Deload.HALF_LOAD, null,
+        List.of(new Use("squat", Method.RISING, Map.of("from", "65", "to", "75"), Set.of(DayOfWeek.MONDAY))));
   }
 
   @Test
@@ -169,8 +185,8 @@ class CycleLimitsTest {
 
   // a block that ends easy still does from four weeks on; one of five or more gets an easy end where it had none; a peak never has one
   @ParameterizedTest
-  @CsvSource({"VOLUME,5,4,4,3", "VOLUME,5,4,3,0", "VOLUME,5,4,6,5", "VOLUME,3,0,4,0", "VOLUME,3,0,5,4", "VOLUME,3,0,3,0", "PEAK,3,0,5,0", "HOLD,3,0,5,0", "OFF,3,0,5,0", "VOLUME,9,3,8,3",
-      "VOLUME,4,3,8,7"})
+  @CsvSource({"VOLUME,5,4,4,3", "VOLUME,5,4,3,0", "VOLUME,5,4,6,5", "VOLUME,3,0,4,0", "VOLUME,3,0,5,4", "VOLUME,3,0,3,0",
+      "PEAK,3,0,5,0", "HOLD,3,0,5,0", "OFF,3,0,5,0", "VOLUME,9,3,8,3", "VOLUME,4,3,8,7"})
   void aBlockIsStretchedWithItsEasyWeek(Purpose purpose, int weeks, int every, int other, int then) {
     Block stretched = block(purpose, weeks, every).withWeeks(other);
     assertThat(stretched.weeks()).isEqualTo(other);
@@ -190,13 +206,16 @@ class CycleLimitsTest {
     assertThat(whole.weeks()).isEqualTo(6);
     assertThat(whole.every()).isEqualTo(5);
     assertThat(whole.uses().get(0).settings()).containsAllEntriesOf(Map.of("from", "65", "to", "75"));
-    assertThat(block(Purpose.VOLUME, 9, 3).split(5, 2)).as("easy weeks in the fourth and eighth").extracting(Block::every).containsExactly(3, 2);
+    assertThat(block(Purpose.VOLUME, 9, 3).split(5, 2)).as("easy weeks in the fourth and eighth").extracting(Block::every)
+        .containsExactly(3, 2);
     assertThat(block(Purpose.VOLUME, 20, 0).merged(block(Purpose.VOLUME, 20, 0)).weeks()).as("no more than a block may have").isEqualTo(26);
     assertThat(block(Purpose.VOLUME, 4, 0).merged(block(Purpose.VOLUME, 4, 0)).every()).isZero();
     assertThat(block(Purpose.VOLUME, 4, 3).merged(block(Purpose.VOLUME, 4, 0)).every()).isEqualTo(3);
-    Block other = new Block(2, Purpose.VOLUME, 4, 0, Deload.HALF_LOAD, null, List.of(new Use("bench", Method.RISING, Map.of("from", "70", "to", "90"), Set.of(DayOfWeek.MONDAY))));
+    Block other = new Block(2, Purpose.VOLUME, 4, 0, Deload.HALF_LOAD, null,
+        List.of(new Use("bench", Method.RISING, Map.of("from", "70", "to", "90"), Set.of(DayOfWeek.MONDAY))));
     assertThat(block(Purpose.VOLUME, 4, 0).merged(other).uses().get(0).settings()).as("another lift's").containsEntry("to", "75");
-    assertThat(block(Purpose.VOLUME, 2, 1).split(1, 2)).as("one training week is no rise").allSatisfy(part -> assertThat(part.uses().get(0).settings()).containsEntry("from", "65"));
+    assertThat(block(Purpose.VOLUME, 2, 1).split(1, 2)).as("one training week is no rise")
+        .allSatisfy(part -> assertThat(part.uses().get(0).settings()).containsEntry("from", "65"));
   }
 
   @Test
@@ -206,9 +225,12 @@ class CycleLimitsTest {
     assertThat(Block.derives(Method.RISING, "from")).isFalse();
     assertThat(Block.derives(Method.RPE_WEEKS, "weeks")).isFalse();
     Block of = new Block(1, Purpose.VOLUME, 6, 5, Deload.HALF_LOAD, Basis.GOAL, List.of());
-    assertThat(of.settings(new Use("squat", Method.RISING, Map.of(), Set.of(DayOfWeek.MONDAY)))).containsAllEntriesOf(Map.of("weeks", "5", "basis", "goal"));
-    assertThat(of.settings(new Use("squat", Method.RPE_WEEKS, Map.of("basis", "tested"), Set.of(DayOfWeek.MONDAY)))).containsEntry("basis", "tested").doesNotContainKey("weeks");
-    assertThat(new Block(1, Purpose.VOLUME, 6, 5, Deload.HALF_LOAD, Basis.TODAY, List.of()).settings(new Use("squat", Method.RISING, Map.of(), Set.of(DayOfWeek.MONDAY))))
+    assertThat(of.settings(new Use("squat", Method.RISING, Map.of(), Set.of(DayOfWeek.MONDAY))))
+        .containsAllEntriesOf(Map.of("weeks", "5", "basis", "goal"));
+    assertThat(of.settings(new Use("squat", Method.RPE_WEEKS, Map.of("basis", "tested"), Set.of(DayOfWeek.MONDAY))))
+        .containsEntry("basis", "tested").doesNotContainKey("weeks");
+    assertThat(new Block(1, Purpose.VOLUME, 6, 5, Deload.HALF_LOAD, Basis.TODAY, List.of())
+        .settings(new Use("squat", Method.RISING, Map.of(), Set.of(DayOfWeek.MONDAY))))
         .doesNotContainKey("basis");
   }
 
@@ -247,7 +269,8 @@ class CycleLimitsTest {
   void eachPurposeSaysWhatItIs(Purpose purpose) {
     assertThat(purpose.meaning()).hasSizeGreaterThan(15).endsWith(".");
     assertThat(purpose.least()).isPositive().isLessThanOrEqualTo(purpose.most());
-    assertThat(List.of(Reasons.longer(purpose), Reasons.out(purpose), Reasons.in(purpose))).allSatisfy(reason -> assertThat(reason).hasSizeGreaterThan(10).endsWith("."));
+    assertThat(List.of(Reasons.longer(purpose), Reasons.out(purpose), Reasons.in(purpose)))
+        .allSatisfy(reason -> assertThat(reason).hasSizeGreaterThan(10).endsWith("."));
   }
 
   @Test
@@ -275,9 +298,11 @@ class CycleLimitsTest {
   void ofTwoOnOneDayTheLaterWrittenIsThePeak() {
     List<Meets.Role> roles = Meets.roles(List.of(meet(2, "Second", MONDAY, false), meet(1, "First", MONDAY, false)));
     assertThat(roles).filteredOn(Meets.Role::peak).extracting(role -> role.meet().name()).containsExactly("Second");
-    assertThat(Meets.roles(List.of(meet(2, "Second", MONDAY, false), meet(1, "First", MONDAY, true)))).filteredOn(Meets.Role::peak).extracting(role -> role.meet().name())
+    assertThat(Meets.roles(List.of(meet(2, "Second", MONDAY, false), meet(1, "First", MONDAY, true)))).filteredOn(Meets.Role::peak)
+        .extracting(role -> role.meet().name())
         .as("unless one is marked").containsExactly("First");
-    assertThat(Meets.roles(List.of(meet(1, "First", MONDAY, true), meet(2, "Second", MONDAY.plusWeeks(3), true)))).filteredOn(Meets.Role::peak).extracting(role -> role.meet().name())
+    assertThat(Meets.roles(List.of(meet(1, "First", MONDAY, true), meet(2, "Second", MONDAY.plusWeeks(3), true))))
+        .filteredOn(Meets.Role::peak).extracting(role -> role.meet().name())
         .as("of two marked the later").containsExactly("Second");
   }
 
@@ -290,7 +315,8 @@ class CycleLimitsTest {
     LocalDate saturday = Plans.saturday(12);
     Macrocycle plan = Plans.plan(12, "volume 4, strength 3, peak 3, taper 2");
     // the same day, but of another contest: only where it leads is new
-    Leading.Due same = leading(plan, 7L, meet(8, "Autumn cup", saturday, false)).due(new Leading.Led(Leading.Standing.CANCELLED, saturday)).orElseThrow();
+    Leading.Due same = leading(plan, 7L, meet(8, "Autumn cup", saturday, false))
+        .due(new Leading.Led(Leading.Standing.CANCELLED, saturday)).orElseThrow();
     assertThat(same.contestId()).isEqualTo(8);
     assertThat(same.refit().now()).isEqualTo(plan);
     assertThat(same.refit().changes()).containsExactly(new Changed("It leads to Autumn cup", "It is the next contest that is peaked for."));
@@ -299,9 +325,11 @@ class CycleLimitsTest {
         .due(new Leading.Led(Leading.Standing.PLANNED, saturday)).orElseThrow();
     assertThat(later.refit().now().contest()).isEqualTo(saturday.plusWeeks(2));
     assertThat(later.refit().now().trainingDays()).containsExactly(saturday);
-    assertThat(later.refit().changes()).extracting(Changed::what).startsWith("Spring cup as a training day", "It leads to Autumn cup").doesNotHaveDuplicates();
+    assertThat(later.refit().changes()).extracting(Changed::what)
+        .startsWith("Spring cup as a training day", "It leads to Autumn cup").doesNotHaveDuplicates();
     // one it never led to is told of as well
-    Leading.Due third = leading(plan, 7L, meet(7, "Spring cup", saturday, false), meet(9, "Club day", saturday.minusWeeks(2), false), meet(8, "Autumn cup", saturday.plusWeeks(2), true))
+    Leading.Due third = leading(plan, 7L, meet(7, "Spring cup", saturday, false),
+        meet(9, "Club day", saturday.minusWeeks(2), false), meet(8, "Autumn cup", saturday.plusWeeks(2), true))
         .due(new Leading.Led(Leading.Standing.PLANNED, saturday)).orElseThrow();
     assertThat(third.refit().now().trainingDays()).containsExactly(saturday.minusWeeks(2), saturday);
     assertThat(third.refit().changes()).extracting(Changed::what).contains("Club day as a training day", "Spring cup as a training day");
@@ -311,7 +339,8 @@ class CycleLimitsTest {
   void aContestBehindTheOneThatIsPeakedForIsNoTrainingDayOfItsWay() {
     LocalDate saturday = Plans.saturday(12);
     Macrocycle plan = Plans.plan(12, "volume 4, strength 3, peak 3, taper 2");
-    assertThat(leading(plan, 7L, meet(7, "Spring cup", saturday, true), meet(8, "Club day", saturday.plusWeeks(2), false)).due(new Leading.Led(Leading.Standing.PLANNED, saturday)))
+    assertThat(leading(plan, 7L, meet(7, "Spring cup", saturday, true), meet(8, "Club day", saturday.plusWeeks(2), false))
+        .due(new Leading.Led(Leading.Standing.PLANNED, saturday)))
         .isEmpty();
   }
 
@@ -324,7 +353,8 @@ class CycleLimitsTest {
     assertThat(Plans.text(new Editing(plan, MONDAY).stretch(1, 21).now())).startsWith("volume 26");
     assertThatThrownBy(() -> new Editing(plan, MONDAY).stretch(1, 22)).isInstanceOf(Refused.class);
     assertThat(editing.change(plan.blocks().get(0).withWeeks(3)).now().blocks().get(0).weeks()).isEqualTo(3);
-    assertThatThrownBy(() -> editing.change(plan.blocks().get(0).withWeeks(2))).isInstanceOf(Refused.class).hasMessageContaining("3 weeks of it are done");
+    assertThatThrownBy(() -> editing.change(plan.blocks().get(0).withWeeks(2))).isInstanceOf(Refused.class)
+        .hasMessageContaining("3 weeks of it are done");
     assertThat(Plans.text(new Editing(plan, MONDAY).move(2, -1).now())).startsWith("strength 4, volume 5");
     assertThatThrownBy(() -> new Editing(plan, MONDAY).move(1, -1)).isInstanceOf(Refused.class);
     assertThatThrownBy(() -> new Editing(plan, MONDAY).move(3, 1)).isInstanceOf(Refused.class);

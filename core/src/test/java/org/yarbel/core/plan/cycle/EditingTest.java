@@ -21,9 +21,12 @@ class EditingTest {
     assertThat(Plans.text(longer.now())).isEqualTo("volume 4 easy, strength 4, peak 4, taper 2, off 1");
     assertThat(longer.now().over()).isZero();
     assertThat(longer.changes()).extracting(Changed::what).containsExactly("Volume: 5 → 4 weeks", "Peak: 3 → 4 weeks");
-    assertThat(longer.changes().get(0).why()).isEqualTo("The contest is on its day: what one block takes another gives. Volume is furthest from the platform, so it gives first.");
+    assertThat(longer.changes().get(0).why())
+        .isEqualTo("The contest is on its day: what one block takes another gives. Volume is furthest from the platform, so it "
+            + "gives first.");
     assertThat(longer.changes().get(1).why()).isEqualTo("As you set it.");
-    assertThat(editing().remove(2).changes()).extracting(change -> change.what() + ": " + change.why()).contains("Strength, 4 weeks: out: As you set it.");
+    assertThat(editing().remove(2).changes()).extracting(change -> change.what() + ": " + change.why())
+        .contains("Strength, 4 weeks: out: As you set it.");
     assertThat(Plans.text(editing().stretch(1, -2).now())).isEqualTo("volume 3, strength 6 easy, peak 3, taper 2, off 1");
   }
 
@@ -48,9 +51,12 @@ class EditingTest {
   void whatIsDoneStays() {
     LocalDate from = MONDAY.plusWeeks(3);
     Editing later = new Editing(PLAN, from);
-    assertThat(catchThrowableOfType(Refused.class, () -> later.stretch(1, -3)).sentence()).isEqualTo("3 weeks of it are done: it cannot be shorter.");
-    assertThat(catchThrowableOfType(Refused.class, () -> later.move(1, 1)).sentence()).isEqualTo("It has begun: only what lies ahead can be moved.");
-    assertThat(catchThrowableOfType(Refused.class, () -> later.move(2, -1)).sentence()).isEqualTo("There is nothing ahead to move it past.");
+    assertThat(catchThrowableOfType(Refused.class, () -> later.stretch(1, -3)).sentence())
+        .isEqualTo("3 weeks of it are done: it cannot be shorter.");
+    assertThat(catchThrowableOfType(Refused.class, () -> later.move(1, 1)).sentence())
+        .isEqualTo("It has begun: only what lies ahead can be moved.");
+    assertThat(catchThrowableOfType(Refused.class, () -> later.move(2, -1)).sentence())
+        .isEqualTo("There is nothing ahead to move it past.");
     Refit out = later.remove(1);
     assertThat(out.now().blocks().get(0).weeks()).isEqualTo(3);
     assertThat(out.now().over()).isZero();
@@ -58,15 +64,22 @@ class EditingTest {
 
   @Test
   void whatCannotBeIsSaidInASentence() {
-    assertThat(catchThrowableOfType(Refused.class, () -> editing().split(4, 2)).sentence()).isEqualTo("The first part must have 1 to 1 weeks but was to have 2.");
-    assertThat(catchThrowableOfType(Refused.class, () -> editing().split(5, 1)).sentence()).isEqualTo("A block of one week cannot be split.");
-    assertThat(catchThrowableOfType(Refused.class, () -> editing().merge(5)).sentence()).isEqualTo("There is no block behind it to merge with.");
-    assertThat(catchThrowableOfType(Refused.class, () -> editing().stretch(9, 1)).sentence()).isEqualTo("That block is not there any more.");
+    assertThat(catchThrowableOfType(Refused.class, () -> editing().split(4, 2)).sentence())
+        .isEqualTo("The first part must have 1 to 1 weeks but was to have 2.");
+    assertThat(catchThrowableOfType(Refused.class, () -> editing().split(5, 1)).sentence())
+        .isEqualTo("A block of one week cannot be split.");
+    assertThat(catchThrowableOfType(Refused.class, () -> editing().merge(5)).sentence())
+        .isEqualTo("There is no block behind it to merge with.");
+    assertThat(catchThrowableOfType(Refused.class, () -> editing().stretch(9, 1)).sentence())
+        .isEqualTo("That block is not there any more.");
     assertThat(catchThrowableOfType(Refused.class, () -> editing().stretch(1, 30)).sentence()).isEqualTo("A block has at most 26 weeks.");
-    assertThat(catchThrowableOfType(Refused.class, () -> editing().stretch(5, -1)).sentence()).isEqualTo("A block has one week at the least: take it out instead.");
+    assertThat(catchThrowableOfType(Refused.class, () -> editing().stretch(5, -1)).sentence())
+        .isEqualTo("A block has one week at the least: take it out instead.");
     Macrocycle one = Plans.plan(0, "volume 5");
-    assertThat(catchThrowableOfType(Refused.class, () -> new Editing(one, MONDAY).remove(1)).sentence()).isEqualTo("It is the only block: end the plan instead.");
+    assertThat(catchThrowableOfType(Refused.class, () -> new Editing(one, MONDAY).remove(1)).sentence())
+        .isEqualTo("It is the only block: end the plan instead.");
     Macrocycle full = Plans.plan(0, "volume 26, strength 26, volume 26, strength 26");
-    assertThat(catchThrowableOfType(Refused.class, () -> new Editing(full, MONDAY).repeat(1)).sentence()).isEqualTo("A macrocycle has at most 104 weeks.");
+    assertThat(catchThrowableOfType(Refused.class, () -> new Editing(full, MONDAY).repeat(1)).sentence())
+        .isEqualTo("A macrocycle has at most 104 weeks.");
   }
 }

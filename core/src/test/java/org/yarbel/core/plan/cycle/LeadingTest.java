@@ -66,7 +66,8 @@ class LeadingTest {
     assertThat(leading(PLAN, 1L).due(null).orElseThrow().contestId()).as("taken out of the list").isNull();
     Leading.Due next = leading(PLAN, 1L, meet(2, "Autumn cup", SATURDAY.plusWeeks(8))).due(cancelled).orElseThrow();
     assertThat(next.contestId()).isEqualTo(2);
-    assertThat(next.refit().changes().get(0)).isEqualTo(new Changed("It leads to Autumn cup", "It is the next contest that is peaked for."));
+    assertThat(next.refit().changes().get(0))
+        .isEqualTo(new Changed("It leads to Autumn cup", "It is the next contest that is peaked for."));
     assertThat(leading(alone.refit().now(), 1L).due(cancelled)).as("done already").isEmpty();
   }
 

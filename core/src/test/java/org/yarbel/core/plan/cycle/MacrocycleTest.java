@@ -18,7 +18,8 @@ import org.yarbel.core.plan.progress.Exposure;
 
 class MacrocycleTest {
   private static List<String> lines(Macrocycle plan, String lift) {
-    return Plans.written(plan).stream().filter(line -> line.lift().equals(lift)).map(line -> line.day().getDayOfMonth() + " " + line.work()).toList();
+    return Plans.written(plan).stream().filter(line -> line.lift().equals(lift))
+        .map(line -> line.day().getDayOfMonth() + " " + line.work()).toList();
   }
 
   @Test
@@ -26,7 +27,8 @@ class MacrocycleTest {
     Macrocycle plan = Plans.plan(11, "volume 4 easy, strength 3, peak 2, taper 2");
     assertThat(plan.weeks()).isEqualTo(11);
     assertThat(plan.over()).isZero();
-    assertThat(plan.placed()).extracting(Macrocycle.Placed::monday).containsExactly(MONDAY, MONDAY.plusWeeks(4), MONDAY.plusWeeks(7), MONDAY.plusWeeks(9));
+    assertThat(plan.placed()).extracting(Macrocycle.Placed::monday)
+        .containsExactly(MONDAY, MONDAY.plusWeeks(4), MONDAY.plusWeeks(7), MONDAY.plusWeeks(9));
     assertThat(plan.easyWeeks()).containsOnlyKeys(MONDAY.plusWeeks(3));
     assertThat(plan.week(MONDAY.plusWeeks(7).plusDays(3)).orElseThrow().block().purpose()).isEqualTo(Purpose.PEAK);
     assertThat(plan.week(MONDAY.minusDays(1))).isEmpty();
@@ -53,7 +55,8 @@ class MacrocycleTest {
         .satisfies(line -> assertThat(line.day()).isEqualTo(Plans.saturday(4).minusDays(9)));
     // the last pull ten days or more out is on a Friday, fifteen days before, in the block before the taper
     assertThat(written).filteredOn(line -> line.lift().equals("deadlift") && line.mark() == Exposure.Mark.OPENER).singleElement()
-        .satisfies(line -> assertThat(line.remarks().get(0)).startsWith("The last heavy day, 15 days out").contains("Usual is 10–14 days out"));
+        .satisfies(line -> assertThat(line.remarks().get(0)).startsWith("The last heavy day, 15 days out")
+            .contains("Usual is 10–14 days out"));
     assertThat(Plans.written(Plans.plan(5, "peak 2, taper 3"))).filteredOn(line -> line.mark() == Exposure.Mark.OPENER)
         .extracting(line -> line.lift() + " " + line.block()).containsExactly("deadlift 2", "squat 2");
     assertThat(written).filteredOn(line -> line.mark() == Exposure.Mark.REHEARSAL).extracting(Written::lift).containsExactly("squat");
@@ -97,7 +100,8 @@ class MacrocycleTest {
     assertThat(same.contest()).isNull();
     assertThat(same.blocks()).isEqualTo(plan.blocks());
     Macrocycle other = plan.copied(theirs, null, EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY, DayOfWeek.SATURDAY));
-    assertThat(other.blocks().get(0).uses()).extracting(Use::days).containsExactly(Set.of(DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY), Set.of(DayOfWeek.SATURDAY));
+    assertThat(other.blocks().get(0).uses()).extracting(Use::days).containsExactly(Set.of(DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY),
+        Set.of(DayOfWeek.SATURDAY));
   }
 
   @Test
@@ -112,9 +116,12 @@ class MacrocycleTest {
 
   @Test
   void refusesWhatIsNoPlan() {
-    assertThatThrownBy(() -> new Macrocycle(MONDAY.plusDays(1), null, List.of(), List.of(), List.of())).hasMessageContaining("starts on a Monday");
+    assertThatThrownBy(() -> new Macrocycle(MONDAY.plusDays(1), null, List.of(), List.of(), List.of()))
+        .hasMessageContaining("starts on a Monday");
     assertThatThrownBy(() -> Plans.plan(0, "volume 27")).hasMessage("A block has 1 to 26 weeks but should have 27");
-    assertThatThrownBy(() -> Plans.plan(0, "volume 26, volume 26, volume 26, volume 26, volume 1")).hasMessageContaining("at most 104 weeks");
-    assertThatThrownBy(() -> new Use("squat", Objects.requireNonNull(Purpose.VOLUME.method()), Map.of(), Set.of())).hasMessageContaining("needs a day");
+    assertThatThrownBy(() -> Plans.plan(0, "volume 26, volume 26, volume 26, volume 26, volume 1"))
+        .hasMessageContaining("at most 104 weeks");
+    assertThatThrownBy(() -> new Use("squat", Objects.requireNonNull(Purpose.VOLUME.method()), Map.of(), Set.of()))
+        .hasMessageContaining("needs a day");
   }
 }

@@ -70,7 +70,8 @@ class ModelTest {
 
   @Test
   void withoutAnyTrainingItIsFlat() {
-    assertThat(FitnessFatigue.curve(Map.of(), MONDAY, MONDAY, MONDAY.plusWeeks(2))).allMatch(point -> point.value() == 100 && point.low() == 100);
+    assertThat(FitnessFatigue.curve(Map.of(), MONDAY, MONDAY, MONDAY.plusWeeks(2)))
+        .allMatch(point -> point.value() == 100 && point.low() == 100);
   }
 
   /**
@@ -88,8 +89,10 @@ class ModelTest {
   void aTaperLeavesWhatItSaysOfEachWeekAndNothingBehindToday() {
     LocalDate contest = MONDAY.plusWeeks(6);
     Map<LocalDate, Double> loads = TaperShape.THREE_WEEKS.applied(steady(10, 6), contest, MONDAY);
-    assertThat(List.of(loads.get(MONDAY.plusWeeks(2)), loads.get(MONDAY.plusWeeks(3)), loads.get(MONDAY.plusWeeks(4)), loads.get(MONDAY.plusWeeks(5))))
-        .usingElementComparator((one, other) -> Math.abs(one - other) < 1e-9 ? 0 : Double.compare(one, other)).containsExactly(30.0, 21.0, 15.0, 9.0);
+    assertThat(List.of(loads.get(MONDAY.plusWeeks(2)), loads.get(MONDAY.plusWeeks(3)), loads.get(MONDAY.plusWeeks(4)),
+        loads.get(MONDAY.plusWeeks(5))))
+        .usingElementComparator((one, other) -> Math.abs(one - other) < 1e-9 ? 0 : Double.compare(one, other))
+        .containsExactly(30.0, 21.0, 15.0, 9.0);
     assertThat(TaperShape.NONE.applied(steady(10, 6), contest, MONDAY)).isEqualTo(steady(10, 6));
     LocalDate late = MONDAY.plusWeeks(5);
     assertThat(TaperShape.THREE_WEEKS.applied(steady(10, 6), contest, late).get(MONDAY.plusWeeks(4))).isEqualTo(30.0);
@@ -124,8 +127,10 @@ class ModelTest {
 
   @Test
   void aGoalThatCannotBeMeantIsRefused() {
-    assertThat(GoalCourse.wrong(kg("200"), kg("200"))).hasValue("The goal of 200 kg is not over the max of 200 kg: write what is to be lifted more.");
-    assertThat(GoalCourse.wrong(kg("280"), kg("200"))).hasValueSatisfying(text -> assertThat(text).contains("is 40 % over the max").endsWith("Is it kg or lb?"));
+    assertThat(GoalCourse.wrong(kg("200"), kg("200")))
+        .hasValue("The goal of 200 kg is not over the max of 200 kg: write what is to be lifted more.");
+    assertThat(GoalCourse.wrong(kg("280"), kg("200"))).hasValueSatisfying(text -> assertThat(text).contains("is 40 % over the max")
+        .endsWith("Is it kg or lb?"));
     assertThat(GoalCourse.wrong(kg("279.5"), kg("200"))).isEmpty();
   }
 
@@ -134,7 +139,8 @@ class ModelTest {
     Meets.Meet spring = new Meets.Meet(1, "Spring Cup", MONDAY.plusWeeks(8), false);
     Meets.Meet open = new Meets.Meet(2, "Lowmoor Open", MONDAY.plusWeeks(12), false);
     assertThat(Meets.roles(List.of(open, spring))).containsExactly(
-        new Meets.Role(spring, false, "Spring Cup is a training day: 4 weeks from Lowmoor Open, which is the later one. Fewer than 6 weeks do not build a second "
+        new Meets.Role(spring, false, "Spring Cup is a training day: 4 weeks from Lowmoor Open, which is the later one. Fewer "
+            + "than 6 weeks do not build a second "
             + "peak: attempts up to RPE 8.5, no taper for it."),
         new Meets.Role(open, true, "Lowmoor Open is the peak: it is the later one, and what is built until then is not spent before."));
   }
@@ -151,7 +157,8 @@ class ModelTest {
 
   @Test
   void contestsFarApartAreBothPeaks() {
-    List<Meets.Role> roles = Meets.roles(List.of(new Meets.Meet(1, "Spring Cup", MONDAY.plusWeeks(8), false), new Meets.Meet(2, "Lowmoor Open", MONDAY.plusWeeks(14), false)));
+    List<Meets.Role> roles = Meets.roles(List.of(new Meets.Meet(1, "Spring Cup", MONDAY.plusWeeks(8), false),
+        new Meets.Meet(2, "Lowmoor Open", MONDAY.plusWeeks(14), false)));
     assertThat(roles).extracting(Meets.Role::peak).containsExactly(true, true);
     assertThat(roles).extracting(Meets.Role::why).containsOnly("");
   }

@@ -43,7 +43,8 @@ final class Plans {
       String[] words = text.split(" ");
       Purpose purpose = Purpose.valueOf(words[0].toUpperCase(Locale.ROOT));
       int weeks = Integer.parseInt(words[1]);
-      List<Use> uses = purpose == Purpose.OFF ? none : List.of(purpose.usual(lift("squat"), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.THURSDAY)),
+      List<Use> uses = purpose == Purpose.OFF ? none
+          : List.of(purpose.usual(lift("squat"), EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.THURSDAY)),
           purpose.usual(lift("deadlift"), EnumSet.of(DayOfWeek.FRIDAY)));
       return new Block(no[0]++, purpose, weeks, words.length > 2 ? weeks - 1 : 0, Deload.HALF_LOAD, null, uses);
     }).toList();
@@ -61,7 +62,8 @@ final class Plans {
   }
 
   static String text(List<Block> blocks) {
-    return blocks.stream().map(block -> block.purpose().word() + " " + block.weeks() + (block.endsEasy() ? " easy" : "")).collect(Collectors.joining(", "));
+    return blocks.stream().map(block -> block.purpose().word() + " " + block.weeks() + (block.endsEasy() ? " easy" : ""))
+        .collect(Collectors.joining(", "));
   }
 
   /** What is written from the Monday on: {@code 2 Mar squat 4x8 65%}. */
@@ -73,7 +75,8 @@ final class Plans {
     return (key, settings, perWeek) -> {
       Mass max = MAXES.containsKey(key) ? Mass.of(MAXES.get(key), MassUnit.KG) : null;
       Lift lift = lift(key);
-      return new Brief(lift, MassUnit.KG, new MaxNumbers(null, max, null, null), EffortChart.HOUSE, lift.onBar() ? KG : null, settings, perWeek, LIFTS);
+      return new Brief(lift, MassUnit.KG, new MaxNumbers(null, max, null, null), EffortChart.HOUSE, lift.onBar() ? KG
+          : null, settings, perWeek, LIFTS);
     };
   }
 
@@ -82,9 +85,10 @@ final class Plans {
   }
 
   static Proposal.Request request(Level level, int weeks, int days) {
-    List<DayOfWeek> week = List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY, DayOfWeek.SATURDAY, DayOfWeek.TUESDAY, DayOfWeek.THURSDAY,
-        DayOfWeek.SUNDAY);
-    return new Proposal.Request(level, List.of(lift("squat"), lift("bench"), lift("deadlift")), List.of(), EnumSet.copyOf(week.subList(0, days)),
+    List<DayOfWeek> week = List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY, DayOfWeek.SATURDAY, DayOfWeek.TUESDAY,
+        DayOfWeek.THURSDAY, DayOfWeek.SUNDAY);
+    return new Proposal.Request(level, List.of(lift("squat"), lift("bench"), lift("deadlift")), List.of(),
+        EnumSet.copyOf(week.subList(0, days)),
         weeks == 0 ? null : saturday(weeks), MONDAY, false, Deload.HALF_LOAD, MassUnit.KG, List.of());
   }
 }

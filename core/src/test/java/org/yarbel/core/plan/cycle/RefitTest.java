@@ -41,7 +41,8 @@ class RefitTest {
     Refit refit = Refit.toDate(Plans.plan(16, SIXTEEN), Plans.saturday(8), MONDAY);
     assertThat(refit.changes()).containsExactly(
         new Changed("Volume, 6 weeks: out", "The contest is 8 weeks earlier. There are too few weeks for it, and volume gives first."),
-        new Changed("Strength: 5 → 3 weeks", "The contest is 8 weeks earlier. After the volume the strength block gives: singles and taper need their weeks."));
+        new Changed("Strength: 5 → 3 weeks", "The contest is 8 weeks earlier. After the volume the strength block gives: "
+            + "singles and taper need their weeks."));
     assertThat(Refit.toDate(Plans.plan(16, SIXTEEN), Plans.saturday(16).plusDays(1), MONDAY).changes()).singleElement()
         .satisfies(change -> assertThat(change.why()).startsWith("The contest is on another day of its week."));
     assertThat(Refit.toDate(Plans.plan(16, SIXTEEN), Plans.saturday(16), MONDAY).changes()).isEmpty();
@@ -57,7 +58,8 @@ class RefitTest {
       "4 | 15 | volume 6 easy, strength 5 easy, peak 3, taper 1, peak 3, taper 2",
   })
   void aPeakThatHasBegunIsBuiltAnewForALaterDate(int later, int done, String then) {
-    Refit refit = Refit.toDate(Plans.plan(16, "volume 6 easy, strength 5 easy, peak 3, taper 2"), Plans.saturday(16 + later), MONDAY.plusWeeks(done));
+    Refit refit = Refit.toDate(Plans.plan(16, "volume 6 easy, strength 5 easy, peak 3, taper 2"), Plans.saturday(16 + later),
+        MONDAY.plusWeeks(done));
     assertThat(Plans.text(refit.now())).isEqualTo(then);
     assertThat(refit.now().over()).isZero();
   }
@@ -68,7 +70,8 @@ class RefitTest {
     assertThat(Plans.text(hold.now())).isEqualTo("volume 6 easy, strength 5 easy, hold 3");
     assertThat(hold.now().contest()).isNull();
     assertThat(Plans.text(hold.now().parked())).isEqualTo("peak 3, taper 2");
-    assertThat(hold.changes()).extracting(Changed::what).containsExactly("Peak, 3 weeks: parked", "Taper, 2 weeks: parked", "Off, 1 week: out", "Hold, 3 weeks: new");
+    assertThat(hold.changes()).extracting(Changed::what).containsExactly("Peak, 3 weeks: parked", "Taper, 2 weeks: parked",
+        "Off, 1 week: out", "Hold, 3 weeks: new");
     // five weeks of the hold are behind when a date comes, ten weeks on
     Refit back = Refit.toDate(hold.now(), Plans.saturday(26), MONDAY.plusWeeks(16));
     assertThat(Plans.text(back.now())).isEqualTo("volume 6 easy, strength 5 easy, hold 5, volume 5 easy, peak 3, taper 2");
@@ -108,7 +111,8 @@ class RefitTest {
 
   @Test
   void aContestMoreThanAYearAwayIsNotPlannedFor() {
-    assertThatThrownBy(() -> Refit.toDate(Plans.plan(16, SIXTEEN), Plans.saturday(60), MONDAY)).hasMessageContaining("is more than a year away: plan open-ended");
+    assertThatThrownBy(() -> Refit.toDate(Plans.plan(16, SIXTEEN), Plans.saturday(60), MONDAY))
+        .hasMessageContaining("is more than a year away: plan open-ended");
   }
 
   /** Whatever moves, what is done stays, the contest is in the last week, and it ends with the taper. */
@@ -121,7 +125,8 @@ class RefitTest {
         int done = random.nextInt(0, 41);
         int weeks = done + random.nextInt(1, 30);
         Macrocycle was = plan;
-        Refit refit = random.nextInt(5) == 0 ? Refit.postponed(plan, MONDAY.plusWeeks(done)) : Refit.toDate(plan, Plans.saturday(weeks), MONDAY.plusWeeks(done));
+        Refit refit = random.nextInt(5) == 0 ? Refit.postponed(plan, MONDAY.plusWeeks(done))
+            : Refit.toDate(plan, Plans.saturday(weeks), MONDAY.plusWeeks(done));
         plan = refit.now();
         String what = Plans.text(was) + " to " + plan.contest() + " after " + done + ": " + Plans.text(plan);
         int behind = Refit.done(was, MONDAY.plusWeeks(done));

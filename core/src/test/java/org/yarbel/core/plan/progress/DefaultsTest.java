@@ -83,9 +83,11 @@ class DefaultsTest {
   @Test
   void tooLongListsAreRefused() {
     String many = String.join(",", java.util.Collections.nCopies(17, "5"));
-    assertThat(Settings.check(Method.SHRINKING_JUMPS, Map.of("jumps", many), Catalogue.standard()).errors().get("jumps")).contains("more than 16 entries");
+    assertThat(Settings.check(Method.SHRINKING_JUMPS, Map.of("jumps", many), Catalogue.standard()).errors().get("jumps"))
+        .contains("more than 16 entries");
     String lifts = String.join(",", java.util.Collections.nCopies(17, "squat"));
-    assertThat(Settings.check(Method.ROTATION, Map.of("variations", lifts), Catalogue.standard()).errors().get("variations")).contains("more than 16 lifts");
+    assertThat(Settings.check(Method.ROTATION, Map.of("variations", lifts), Catalogue.standard()).errors().get("variations"))
+        .contains("more than 16 lifts");
   }
 
   @Test

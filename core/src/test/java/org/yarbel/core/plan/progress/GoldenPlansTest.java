@@ -37,8 +37,8 @@ class GoldenPlansTest {
   private static final Catalogue LIFTS = Catalogue.standard();
   private static final List<String> EXAMPLES = List.of("novice-linear", "plus-sets", "plus-sets-missed", "goal-wave", "rpe-weeks", "blocks",
       "rotation",
-      "high-frequency", "double-progression", "ladder", "shrinking-jumps", "falling-backoffs", "event-weeks", "event-weeks-contest", "cluster", "density", "partials",
-      "rising", "peak", "taper", "taper-twice", "mock");
+      "high-frequency", "double-progression", "ladder", "shrinking-jumps", "falling-backoffs", "event-weeks",
+      "event-weeks-contest", "cluster", "density", "partials", "rising", "peak", "taper", "taper-twice", "mock");
 
   @TestFactory
   Stream<DynamicTest> writesEachExampleAsWorkedByHand() {
@@ -98,7 +98,8 @@ class GoldenPlansTest {
       String normal = first.work().toString();
       assertThat(first.lift().equals(brief.lift().key()) ? normal : first.lift() + " " + normal).as("row %d of %s", number + 1, name)
           .isEqualTo(written);
-      assertThat(exposure.forecast()).as("forecast in row %d of %s", number + 1, name).isEqualTo(method().rule().memory() && number > done.size()
+      assertThat(exposure.forecast()).as("forecast in row %d of %s", number + 1, name)
+          .isEqualTo(method().rule().memory() && number > done.size()
           && !written.matches("9x3.*"));
       if (!cells[2].isBlank()) {
         assertThat(loads(brief, first, exposure)).as("loads of row %d of %s", number + 1, name).isEqualTo(expected(cells[2]));
@@ -116,7 +117,8 @@ class GoldenPlansTest {
       List<Done.DoneSet> made = new ArrayList<>();
       for (int i = 0; i < reps.length; i++) {
         ResolvedSet set = sets.get(i);
-        made.add(new Done.DoneSet(set.part(), Objects.requireNonNull(set.load()), Integer.parseInt(reps[i]), set.reps(), set.role() == Role.OPEN));
+        made.add(new Done.DoneSet(set.part(), Objects.requireNonNull(set.load()), Integer.parseInt(reps[i]), set.reps(),
+            set.role() == Role.OPEN));
       }
       return new Done(number, line.lift(), made);
     }
@@ -165,7 +167,8 @@ class GoldenPlansTest {
       Loadables loadables = lift.onBar() ? Loadables.of(new Kit(Mass.of(unit == MassUnit.KG ? "20"
           : "45", unit), Mass.of("0", unit), PlateStock.standard(unit))) : null;
       return new Brief(lift, unit, new MaxNumbers(null, estimated, training, mass(numbers.get("goal"), unit)), EffortChart.HOUSE, loadables,
-          Settings.check(method(), pairs("settings"), LIFTS).settings(), Integer.parseInt(head.get("per week")), LIFTS).counting(countdown(number));
+          Settings.check(method(), pairs("settings"), LIFTS).settings(), Integer.parseInt(head.get("per week")), LIFTS)
+          .counting(countdown(number));
     }
 
     /** The days that are left to the contest at each exposure, where the table has them. */

@@ -56,7 +56,8 @@ class MemoryTest {
       boolean flagged = log.endsWith("*");
       String[] both = log.replace("*", "").split(":");
       List<Integer> reps = Arrays.stream(both[1].strip().split(" ")).map(Integer::valueOf).toList();
-      done.add(new Done(done.size(), "squat", reps.stream().map(r -> new Done.DoneSet(1, Mass.of(both[0], MassUnit.KG), r, 5, false, flagged)).toList(),
+      done.add(new Done(done.size(), "squat",
+          reps.stream().map(r -> new Done.DoneSet(1, Mass.of(both[0], MassUnit.KG), r, 5, false, flagged)).toList(),
           reps.size() < 5, null));
     }
     return done;
@@ -133,7 +134,8 @@ class MemoryTest {
       "60: 6 5 4      | 3x8-12 60kg",
   })
   void fillsTheRangeFirst(String log, String next) {
-    assertThat(next(Method.DOUBLE_PROGRESSION, brief(Method.DOUBLE_PROGRESSION, "row", "100", Map.of()), List.of(done(0, "row", 8, log)))).isEqualTo(next);
+    assertThat(next(Method.DOUBLE_PROGRESSION, brief(Method.DOUBLE_PROGRESSION, "row", "100", Map.of()),
+        List.of(done(0, "row", 8, log)))).isEqualTo(next);
   }
 
   // Handbook: under 4 singles 5 % lighter next time; all made, a step
@@ -153,7 +155,8 @@ class MemoryTest {
   @ParameterizedTest
   @CsvSource(delimiter = '|', value = {"150: 10 | 152.5kg", "150: 14 | 152.5kg", "150: 9 | 150kg", "150: 1 | 150kg"})
   void keepsTheLoadUntilTheGoalOfSinglesIsMade(String log, String load) {
-    assertThat(next(Method.DENSITY, brief(Method.DENSITY, "squat", "165", Map.of()), List.of(done(0, "squat", 10, log)))).isEqualTo("density 10 " + load + " in 10:00");
+    assertThat(next(Method.DENSITY, brief(Method.DENSITY, "squat", "165", Map.of()), List.of(done(0, "squat", 10, log))))
+        .isEqualTo("density 10 " + load + " in 10:00");
   }
 
   // Handbook, novice linear: minimum made, a step; repeat a miss; the third running takes a tenth off
@@ -187,7 +190,8 @@ class MemoryTest {
   void movesTheTrainingMaxAfterAWave(String lastReps, String training, String why) {
     Brief brief = brief(Method.PLUS_SETS, "bench", "120", Map.of());
     String[] reps = lastReps.split(" ");
-    List<Done> wave = List.of(done(0, "bench", 5, "87.5: 5 5 " + reps[0]), done(1, "bench", 4, "92.5: 4 4 " + reps[1]), done(2, "bench", 3, "97.5: 3 3 " + reps[2]));
+    List<Done> wave = List.of(done(0, "bench", 5, "87.5: 5 5 " + reps[0]), done(1, "bench", 4, "92.5: 4 4 " + reps[1]),
+        done(2, "bench", 3, "97.5: 3 3 " + reps[2]));
     Exposure next = Method.PLUS_SETS.rule().write(brief, wave, 4, 0);
     assertThat(next.training()).isEqualTo(Mass.of(training, MassUnit.KG));
     assertThat(next.remarks().get(0)).contains(why);
@@ -206,7 +210,8 @@ class MemoryTest {
         Loadables.fixed(List.of(Mass.of("80", MassUnit.KG), Mass.of("100", MassUnit.KG), Mass.of("115", MassUnit.KG)), MassUnit.KG),
         Settings.defaults(Method.DOUBLE_PROGRESSION), 1, LIFTS);
     assertThat(next(Method.DOUBLE_PROGRESSION, stones, List.of(done(0, "stone-load", 8, "80: 12 12 12")))).isEqualTo("3x8-12 100kg");
-    assertThat(next(Method.DOUBLE_PROGRESSION, stones, List.of(done(0, "stone-load", 8, "115: 12 12 12")))).as("there is none above").isEqualTo("3x8-12 115kg");
+    assertThat(next(Method.DOUBLE_PROGRESSION, stones, List.of(done(0, "stone-load", 8, "115: 12 12 12"))))
+        .as("there is none above").isEqualTo("3x8-12 115kg");
   }
 
   /** Whatever is logged, what comes next can be read, loaded and lifted, and is no forecast; what follows it is one. */
@@ -220,7 +225,8 @@ class MemoryTest {
       for (int i = 0; i < 26; i++) {
         Exposure exposure = method.rule().write(brief, done, i, 0);
         assertThat(exposure.forecast()).isFalse();
-        assertThat(method.rule().write(brief, done, i + 1, 1).forecast() || method.rule().write(brief, done, i + 1, 1).lines().isEmpty()).isTrue();
+        assertThat(method.rule().write(brief, done, i + 1, 1).forecast() || method.rule().write(brief, done, i + 1, 1).lines()
+            .isEmpty()).isTrue();
         if (exposure.lines().isEmpty()) {
           break;
         }
@@ -229,7 +235,8 @@ class MemoryTest {
         for (ResolvedSet set : sets) {
           assertThat(set.load()).as("%s after %s", exposure, done).isNotNull();
           assertThat(LOADABLES.exact(set.load())).isPresent();
-          made.add(new Done.DoneSet(set.part(), set.load(), Math.max(0, (set.reps() == null ? 8 : set.reps()) + random.nextInt(5) - 3), set.reps(), false));
+          made.add(new Done.DoneSet(set.part(), set.load(),
+              Math.max(0, (set.reps() == null ? 8 : set.reps()) + random.nextInt(5) - 3), set.reps(), false));
         }
         done.add(new Done(i, "squat", made));
       }
@@ -241,6 +248,7 @@ class MemoryTest {
     if (exposure.lines().get(0).work().toString().equals("3x8-12")) {
       return Resolver.resolve(Resolver.Request.of(WorkLine.parse("3x8-12 60kg"), Basis.ESTIMATED, numbers, LOADABLES)).sets();
     }
-    return Resolver.resolve(Resolver.Request.of(WorkLine.parse(exposure.lines().get(0).work().toString()), Basis.ESTIMATED, numbers, LOADABLES)).sets();
+    return Resolver.resolve(Resolver.Request.of(WorkLine.parse(exposure.lines().get(0).work().toString()), Basis.ESTIMATED,
+        numbers, LOADABLES)).sets();
   }
 }

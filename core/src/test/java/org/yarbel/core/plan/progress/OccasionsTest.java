@@ -28,7 +28,8 @@ class OccasionsTest {
 
   @Test
   void anEasyWeekCountsAsNoExposureAndDoesTheNextOnesMadeEasy() {
-    assertThat(days(Occasions.Turn.EVERY, Set.of(MONDAY.plusWeeks(1)), Set.of(), 3)).containsExactly("2 0", "5 1", "9 2 easy -1", "12 3 easy -2", "16 2", "19 3");
+    assertThat(days(Occasions.Turn.EVERY, Set.of(MONDAY.plusWeeks(1)), Set.of(), 3))
+        .containsExactly("2 0", "5 1", "9 2 easy -1", "12 3 easy -2", "16 2", "19 3");
   }
 
   @Test
@@ -50,7 +51,8 @@ class OccasionsTest {
 
   /** The deadlift 10–14 days out, the squat 7–10, the bench press 5–7: common practice, no source. */
   @ParameterizedTest
-  @CsvSource({"deadlift, 10–14", "front-squat, 7–10", "squat, 7–10", "bench, 5–7", "log-press, 5–7", "stiff-legged-deadlift, 10–14", "yoke-walk, 10–14"})
+  @CsvSource({"deadlift, 10–14", "front-squat, 7–10", "squat, 7–10", "bench, 5–7", "log-press, 5–7",
+      "stiff-legged-deadlift, 10–14", "yoke-walk, 10–14"})
   void everyLiftHasItsLastHeavyDays(String lift, String window) {
     assertThat(LastHeavy.of(Catalogue.standard().ofKey(lift).orElseThrow()).text()).isEqualTo(window);
   }

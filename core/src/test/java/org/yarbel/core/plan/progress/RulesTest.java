@@ -33,7 +33,8 @@ class RulesTest {
   }
 
   private static Done done(int number, String lift, String load, int asked, int... reps) {
-    return new Done(number, lift, Arrays.stream(reps).mapToObj(r -> new Done.DoneSet(1, Mass.of(load, MassUnit.KG), r, asked, false)).toList());
+    return new Done(number, lift, Arrays.stream(reps)
+        .mapToObj(r -> new Done.DoneSet(1, Mass.of(load, MassUnit.KG), r, asked, false)).toList());
   }
 
   @ParameterizedTest
@@ -90,13 +91,15 @@ class RulesTest {
   void noviceLinearTakesTwoStepsAndOneSetInTheDeadlift() {
     Brief brief = brief(Method.NOVICE_LINEAR, "deadlift", "150", "", Map.of());
     assertThat(Method.NOVICE_LINEAR.rule().write(brief, List.of(), 0, 0).lines().get(0).work().toString()).isEqualTo("1x5+ 90kg");
-    assertThat(Method.NOVICE_LINEAR.rule().write(brief, List.of(done(0, "deadlift", "90", 5, 6)), 1, 0).lines().get(0).work().toString()).isEqualTo("1x5+ 95kg");
+    assertThat(Method.NOVICE_LINEAR.rule().write(brief, List.of(done(0, "deadlift", "90", 5, 6)), 1, 0).lines().get(0).work()
+        .toString()).isEqualTo("1x5+ 95kg");
   }
 
   @Test
   void plusSetsDoubleTheStepForTheLowerBody() {
     Brief brief = brief(Method.PLUS_SETS, "squat", "200", "", Map.of("training", "170"));
-    List<Done> wave = List.of(done(0, "squat", "135", 5, 5, 5, 7), done(1, "squat", "145", 4, 4, 4, 6), done(2, "squat", "152.5", 3, 3, 3, 4));
+    List<Done> wave = List.of(done(0, "squat", "135", 5, 5, 5, 7), done(1, "squat", "145", 4, 4, 4, 6),
+        done(2, "squat", "152.5", 3, 3, 3, 4));
     Exposure next = Method.PLUS_SETS.rule().write(brief, wave, 4, 0);
     assertThat(next.training()).isEqualTo(Mass.of("175", MassUnit.KG));
     assertThat(next.remarks().get(0)).contains("one step");
@@ -106,7 +109,8 @@ class RulesTest {
   void goalWaveTellsEveryShareOfTodaysEstimateAndTheFirstWeekNearTheLimit() {
     Brief brief = brief(Method.GOAL_WAVE, "deadlift", "215", "230", Map.of());
     // 75 x 230/215
-    assertThat(Method.GOAL_WAVE.rule().write(brief, List.of(), 0, 0).remarks()).containsExactly("75 % of the goal is 80.2 % of today's estimate.");
+    assertThat(Method.GOAL_WAVE.rule().write(brief, List.of(), 0, 0).remarks())
+        .containsExactly("75 % of the goal is 80.2 % of today's estimate.");
     List<Integer> named = IntStream.range(0, 10).filter(w -> Method.GOAL_WAVE.rule().write(brief, List.of(), w, 0).remarks().size() > 1)
         .boxed().toList();
     // doubles: 98 % of 95 is 93.1; 87 x 230/215 = 93.07, 89.5 x 230/215 = 95.7: the seventh week
@@ -125,7 +129,8 @@ class RulesTest {
     Map<String, String> mass = Map.of("mass", "120");
     assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "stone-load", "", "", mass), List.of(), 2, 0).lines().get(0)
         .work()).hasToString("series 85/102.5/120kg in 60s");
-    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "log-press", "", "", mass), List.of(), 2, 0).lines().get(0).work().toString())
+    assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "log-press", "", "", mass), List.of(), 2, 0).lines().get(0)
+        .work().toString())
         .isEqualTo("timed 1x60s 120kg");
     assertThat(Method.EVENT_WEEKS.rule().write(brief(Method.EVENT_WEEKS, "yoke-walk", "", "", Map.of()), List.of(), 0, 0).lines().get(0)
         .work()).hasToString("carry 3x20m rest 3:00");
@@ -142,12 +147,14 @@ class RulesTest {
   void settingsAreRefusedWithASentence(Method method, String key, String typed, String sentence) {
     Settings.Checked checked = Settings.check(method, Map.of(key, typed), LIFTS);
     assertThat(checked.errors()).containsEntry(key, sentence);
-    assertThat(checked.settings().texts()).as("the default stands meanwhile").containsEntry(key, Settings.defaults(method).texts().get(key));
+    assertThat(checked.settings().texts()).as("the default stands meanwhile")
+        .containsEntry(key, Settings.defaults(method).texts().get(key));
   }
 
   @Test
   void tellWhichWeeksAreTheirOwnEasyOnes() {
-    assertThat(IntStream.range(0, 9).filter(w -> Method.PLUS_SETS.rule().easy(Settings.defaults(Method.PLUS_SETS), w))).containsExactly(3, 7);
+    assertThat(IntStream.range(0, 9).filter(w -> Method.PLUS_SETS.rule().easy(Settings.defaults(Method.PLUS_SETS), w)))
+        .containsExactly(3, 7);
     Settings longer = Settings.check(Method.RPE_WEEKS, Map.of("from", "6", "to", "9"), LIFTS).settings();
     assertThat(IntStream.range(0, 10).filter(w -> Method.RPE_WEEKS.rule().easy(longer, w))).containsExactly(4, 9);
     assertThat(Method.BLOCKS.rule().easy(Settings.defaults(Method.BLOCKS), 3)).isFalse();
@@ -158,12 +165,14 @@ class RulesTest {
     Settings.Checked checked = Settings.check(Method.ROTATION, Map.of("variations", "Front squat, box-squat", "hold", " 1 "), LIFTS);
     assertThat(checked.errors()).isEmpty();
     assertThat(checked.settings().get(new Parameter.Lifts("variations", ""), LIFTS)).containsExactly("front-squat", "box-squat");
-    assertThat(Settings.check(Method.NOVICE_LINEAR, Map.of("start", "62,5"), LIFTS).settings().get(new Parameter.Number("start", "", "", 0, 0))).isEqualTo(62.5);
+    assertThat(Settings.check(Method.NOVICE_LINEAR, Map.of("start", "62,5"), LIFTS).settings()
+        .get(new Parameter.Number("start", "", "", 0, 0))).isEqualTo(62.5);
   }
 
   @Test
   void asksWhyTheNoviceLineIsLeftSoSoon() {
-    assertThat(Method.NOVICE_LINEAR.rule().leaving(3)).hasValueSatisfying(asked -> assertThat(asked).startsWith("After 3 weeks:").contains("six to eight weeks"));
+    assertThat(Method.NOVICE_LINEAR.rule().leaving(3)).hasValueSatisfying(asked -> assertThat(asked).startsWith("After 3 weeks:")
+        .contains("six to eight weeks"));
     assertThat(Method.NOVICE_LINEAR.rule().leaving(6)).isEmpty();
     assertThat(Method.BLOCKS.rule().leaving(1)).isEmpty();
   }
@@ -179,30 +188,40 @@ class RulesTest {
     return new Brief(once.lift(), MassUnit.KG, once.numbers(), EffortChart.HOUSE, null, once.settings(), 2, LIFTS);
   }
 
-  /** Handbook, plus sets: a wave is of weeks, whatever the days of a week; two steps of a lift of the lower body are four times the step. */
+  /**
+   * Handbook, plus sets: a wave is of weeks, whatever the days of a week; two steps of a lift of the lower body are
+   * four times the step.
+   */
   @Test
   void aWaveOfPlusSetsTwiceAWeekEndsAfterEightExposures() {
     Brief brief = twice(Method.PLUS_SETS, "squat", "220", Map.of("training", "170"));
     Rule rule = Method.PLUS_SETS.rule();
     assertThat(IntStream.range(0, 8).mapToObj(i -> rule.write(brief, List.of(), i, i).lines().get(0).work().toString()))
-        .containsExactly("3x5+ 80% tm", "3x5+ 80% tm", "3x4+ 85% tm", "3x4+ 85% tm", "3x3+ 90% tm", "3x3+ 90% tm", "3x5 40% tm", "3x5 40% tm");
+        .containsExactly("3x5+ 80% tm", "3x5+ 80% tm", "3x4+ 85% tm", "3x4+ 85% tm", "3x3+ 90% tm", "3x3+ 90% tm", "3x5 40% tm",
+            "3x5 40% tm");
     assertThat(rule.write(brief, List.of(), 6, 6).deload()).isTrue();
     assertThat(rule.write(brief, List.of(), 7, 7).deload()).isTrue();
     assertThat(rule.write(brief, List.of(), 8, 8).training()).as("a forecast: one step, doubled").isEqualTo(Mass.of("175", MassUnit.KG));
-    List<Done> wave = IntStream.range(0, 6).mapToObj(i -> done(i, "squat", "140", 5 - i / 2, 5 - i / 2, 5 - i / 2, i == 5 ? 8 : 5 - i / 2)).toList();
+    List<Done> wave = IntStream.range(0, 6).mapToObj(i -> done(i, "squat", "140", 5 - i / 2, 5 - i / 2, 5 - i / 2, i == 5 ? 8
+        : 5 - i / 2)).toList();
     Exposure next = rule.write(brief, wave, 8, 0);
     assertThat(next.training()).as("five over: two steps, doubled").isEqualTo(Mass.of("180", MassUnit.KG));
     assertThat(next.remarks().get(0)).contains("had 5 over the minimum: two steps");
-    assertThat(rule.write(brief, wave, 8, 1).training()).as("looked at in the easy week, the wave is over").isEqualTo(Mass.of("180", MassUnit.KG));
-    assertThat(rule.write(brief, wave.subList(0, 5), 8, 3).training()).as("looked at before, it is a forecast").isEqualTo(Mass.of("175", MassUnit.KG));
-    assertThat(rule.write(brief, wave.subList(0, 5), 5, 0).training()).as("within the wave it stays").isEqualTo(Mass.of("170", MassUnit.KG));
+    assertThat(rule.write(brief, wave, 8, 1).training()).as("looked at in the easy week, the wave is over")
+        .isEqualTo(Mass.of("180", MassUnit.KG));
+    assertThat(rule.write(brief, wave.subList(0, 5), 8, 3).training()).as("looked at before, it is a forecast")
+        .isEqualTo(Mass.of("175", MassUnit.KG));
+    assertThat(rule.write(brief, wave.subList(0, 5), 5, 0).training()).as("within the wave it stays")
+        .isEqualTo(Mass.of("170", MassUnit.KG));
   }
 
   @Test
   void theTrainingMaxOfPlusSetsNeverPassesItsShareOfTheEstimate() {
     Brief brief = twice(Method.PLUS_SETS, "bench", "100", Map.of("training", "94"));
-    assertThat(Method.PLUS_SETS.rule().write(brief, List.of(), 8, 8).training()).as("95 of 100, not 96.5").isEqualTo(Mass.of("95", MassUnit.KG));
-    assertThat(Method.PLUS_SETS.rule().write(twice(Method.PLUS_SETS, "bench", "100", Map.of("training", "110")), List.of(), 0, 0).training())
+    assertThat(Method.PLUS_SETS.rule().write(brief, List.of(), 8, 8).training()).as("95 of 100, not 96.5")
+        .isEqualTo(Mass.of("95", MassUnit.KG));
+    assertThat(Method.PLUS_SETS.rule().write(twice(Method.PLUS_SETS, "bench", "100", Map.of("training", "110")), List.of(), 0, 0)
+        .training())
         .isEqualTo(Mass.of("95", MassUnit.KG));
   }
 
@@ -230,7 +249,8 @@ class RulesTest {
   void aSeriesOfStonesEndsAtThreeQuartersAtEightyFivePercentAndAtAllOfTheMass() {
     Brief brief = brief(Method.EVENT_WEEKS, "stone-load", "150", "", Map.of("mass", "140"));
     // 105 and 119 of 140, with a lead of 70 % of each
-    assertThat(IntStream.range(0, 3).mapToObj(w -> Method.EVENT_WEEKS.rule().write(brief, List.of(), w, w).lines().get(0).work().toString()))
+    assertThat(IntStream.range(0, 3).mapToObj(w -> Method.EVENT_WEEKS.rule().write(brief, List.of(), w, w).lines().get(0).work()
+        .toString()))
         .containsExactly("series 72.5/105kg", "series 82.5/120kg", "series 97.5/120/140kg in 60s");
   }
 }

@@ -30,6 +30,7 @@ class RunwayKeysTest {
     assertThat(browser.driver().findElements(org.openqa.selenium.By.cssSelector(".rw-week[tabindex='0']")))
         .as("one takes part in the order of Tab").hasSize(1);
     focused(browser).sendKeys(Keys.HOME, Keys.ENTER);
+    browser.await("#week-head");
     assertThat(browser.driver().getCurrentUrl()).contains("/week?of=2026-01-05");
     assertThat(browser.complaints()).isEmpty();
   }
@@ -45,7 +46,7 @@ class RunwayKeysTest {
     browser.click("form[action$='/blocks/3/longer'] button");
     assertThat(browser.text(".said")).contains("Peak: 3 → 4 weeks").contains("Strength: 6 → 5 weeks");
     browser.click(".said form button");
-    assertThat(browser.text(".said")).contains("stand");
+    browser.awaitText(".said", "stand");
     browser.open("/lifters/" + app.lifter("Emeric") + "/runway?block=3");
     assertThat(browser.text("#block h2")).isEqualTo("Peak, 3 weeks");
     assertThat(browser.complaints()).isEmpty();

@@ -163,8 +163,9 @@ public final class Browser {
         Map.of("offline", false, "latency", milliseconds, "downloadThroughput", -1, "uploadThroughput", -1));
   }
 
+  /** The first of a kind, waited for: a page that a press leads to may still be on its way. */
   public WebElement find(String css) {
-    return driver.findElement(By.cssSelector(css));
+    return waiting().until(d -> all(css).stream().findFirst().orElse(null));
   }
 
   public List<WebElement> all(String css) {

@@ -47,14 +47,14 @@ class PageLoad {
         .param("id", id).param("today", TestApp.TODAY).query(Long.class).single()).toList();
     measure("a keystroke on the board", WARM, COUNTED, i -> coach.post("/lifters/" + lifter.apply(i) + "/week/line?day=" + day,
         Map.of("lift", "squat", "work", TYPED.get(i % TYPED.size()), "kind", "MAIN", "caret", "3"), "HX-Request", "true"));
-    measure("the week board", WARM, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i) + "/week"));
-    measure("a card", WARM, COUNTED / 8, i -> coach.get("/sessions/" + trained.get(i * 7 % trained.size()) + "/card"));
-    measure("the ledger", WARM, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i) + "/ledger?lift=squat"));
-    measure("the Runway", WARM, COUNTED / 8, i -> coach.get("/lifters/" + app.lifter("Emeric") + "/runway"));
-    measure("sums and findings drawn anew", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i)
+    measure("the week board", WARM, COUNTED / 8, i -> coach.packed("/lifters/" + lifter.apply(i) + "/week"));
+    measure("a card", WARM, COUNTED / 8, i -> coach.packed("/sessions/" + trained.get(i * 7 % trained.size()) + "/card"));
+    measure("the ledger", WARM, COUNTED / 8, i -> coach.packed("/lifters/" + lifter.apply(i) + "/ledger?lift=squat"));
+    measure("the Runway", WARM, COUNTED / 8, i -> coach.packed("/lifters/" + app.lifter("Emeric") + "/runway"));
+    measure("sums and findings drawn anew", WARM / 4, COUNTED / 8, i -> coach.packed("/lifters/" + lifter.apply(i)
         + "/week/panel?of=" + TestApp.TODAY, "HX-Request", "true"));
-    measure("weeks side by side", WARM / 4, COUNTED / 8, i -> coach.get("/lifters/" + lifter.apply(i) + "/weeks"));
-    measure("the Floor", WARM / 2, COUNTED / 20, i -> coach.get("/"));
+    measure("weeks side by side", WARM / 4, COUNTED / 8, i -> coach.packed("/lifters/" + lifter.apply(i) + "/weeks"));
+    measure("the Floor", WARM / 2, COUNTED / 20, i -> coach.packed("/"));
     logged(app);
   }
 
@@ -80,8 +80,8 @@ class PageLoad {
     System.out.printf(Locale.ROOT, "%s: median %.1f ms, p95 %.1f ms%n", what, micros[counted / 2] / 1e3, micros[counted * 95 / 100] / 1e3);
   }
 
-  /** Times of a request, and of the statements it sends. */
-  private static void measure(String what, int warm, int counted, IntFunction<HttpResponse<String>> request) {
+  /** Times of a request, and of the statements it sends; kB as they are sent. */
+  private static void measure(String what, int warm, int counted, IntFunction<HttpResponse<?>> request) {
     if (!what.contains(System.getProperty("load.only", ""))) {
       return;
     }
@@ -94,7 +94,7 @@ class PageLoad {
     long bytes = 0;
     for (int i = 0; i < counted; i++) {
       int at = i;
-      List<HttpResponse<String>> answers = new ArrayList<>();
+      List<HttpResponse<?>> answers = new ArrayList<>();
       List<SqlMeter.Sent> sent = SqlMeter.of(() -> {
         long from = System.nanoTime();
         answers.add(request.apply(at));
@@ -102,7 +102,7 @@ class PageLoad {
       });
       database[i] = sent.stream().mapToLong(SqlMeter.Sent::nanos).sum() / 1000;
       statements = Math.max(statements, sent.size());
-      bytes = Math.max(bytes, answers.get(0).body().length());
+      bytes = Math.max(bytes, answers.get(0).body() instanceof byte[] packed ? packed.length : answers.get(0).body().toString().length());
     }
     Arrays.sort(micros);
     Arrays.sort(database);

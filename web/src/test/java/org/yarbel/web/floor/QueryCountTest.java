@@ -3,13 +3,19 @@ package org.yarbel.web.floor;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.zip.GZIPInputStream;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.SqlMeter;
 import org.yarbel.web.support.TestApp;
 
@@ -68,10 +74,22 @@ class QueryCountTest {
     });
   }
 
-  /** What is said beside a line comes when the line is opened. */
+  /** Four days of three lines; what is said beside a line comes when the line is opened, and the page travels packed. */
   @Test
-  void theBoardOfAFullWeekIsSmall(TestApp app) {
-    assertThat(Client.of(app, "coach").get("/lifters/" + app.lifter("Maren") + "/week").body().length()).isLessThan(40_000);
+  void theBoardOfAFullWeekIsSmall(TestApp app) throws IOException {
+    Someone full = Someone.called(app, "Full Week", Map.of("squat", "200", "bench", "130", "deadlift", "240"));
+    for (int day : new int[] {0, 2, 4, 5}) {
+      full.add(TestApp.TODAY.plusDays(day), "MAIN", List.of("squat", "bench", "deadlift").get(day % 3), "1x1 @8; 4x4 -15%");
+      full.add(TestApp.TODAY.plusDays(day), "SECOND", "front-squat", "4x5 60% of squat");
+      full.add(TestApp.TODAY.plusDays(day), "ASSISTANCE", "row", "4x8 60kg");
+    }
+    String plain = full.coach().get(full.at("/week")).body();
+    assertThat(plain.split("<form class=\"slot", -1)).as("lines").hasSize(13);
+    assertThat(plain.length()).isLessThan(52_000);
+    HttpResponse<byte[]> packed = full.coach().packed(full.at("/week"));
+    assertThat(packed.body().length).isBetween(4_000, 10_000);
+    String unpacked = new String(new GZIPInputStream(new ByteArrayInputStream(packed.body())).readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(unpacked).contains("Full Week").hasSameSizeAs(plain);
   }
 
   private static long statements(TestApp app, Runnable work) {

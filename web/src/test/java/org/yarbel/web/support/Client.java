@@ -56,6 +56,11 @@ public final class Client {
     return send(request(path, headers).GET().build());
   }
 
+  /** A page as a browser is sent it: packed, where that is worth it. */
+  public HttpResponse<byte[]> packed(String path, String... headers) {
+    return send(request(path, headers).header("Accept-Encoding", "gzip").GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+  }
+
   /** Posts a form with the token of the page that was read last. */
   public HttpResponse<String> post(String path, Map<String, String> form, String... headers) {
     String body = "_csrf=" + encode(token) + "&" + encoded(form);
@@ -85,13 +90,17 @@ public final class Client {
   }
 
   private HttpResponse<String> send(HttpRequest request) {
+    HttpResponse<String> answer = send(request, HttpResponse.BodyHandlers.ofString());
+    Matcher found = TOKEN.matcher(answer.body());
+    if (found.find()) {
+      token = found.group(1) != null ? found.group(1) : found.group(2);
+    }
+    return answer;
+  }
+
+  private <T> HttpResponse<T> send(HttpRequest request, HttpResponse.BodyHandler<T> body) {
     try {
-      HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
-      Matcher found = TOKEN.matcher(answer.body());
-      if (found.find()) {
-        token = found.group(1) != null ? found.group(1) : found.group(2);
-      }
-      return answer;
+      return http.send(request, body);
     } catch (IOException | InterruptedException e) {
       throw new IllegalStateException(e);
     }

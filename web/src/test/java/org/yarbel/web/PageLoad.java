@@ -17,6 +17,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.program.Programs;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Crowd;
 import org.yarbel.web.support.SqlMeter;
 import org.yarbel.web.support.TestApp;
 
@@ -115,17 +116,7 @@ class PageLoad {
   /** Lifters like one of the demo, each with four sessions a week of three lines and twelve sets. */
   private static List<Long> fill(JdbcClient jdbc, long like) {
     String club = "(select club_id from demo_week)";
-    for (int i = 0; i < LIFTERS; i++) {
-      jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select "
-          + "nextval('yarbel_id'), club_id, place_id, :name, unit, sex, birth_year, '', 0, 127 from lifter where id = :like")
-          .param("name", "Load " + i).param("like", like).update();
-    }
-    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, "
-        + "estimate_ng, sd_ng, estimate_on, last_trained, version) "
-        + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, "
-        + "n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
-        + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like")
-            .param("like", like).update();
+    List<Long> lifters = Crowd.like(jdbc, like, LIFTERS);
     jdbc.sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), " + club
         + ", l.id, :monday - 7 * w + d, 0 "
         + "from lifter l cross join generate_series(-3, " + WEEKS + ") w cross join unnest(array[0, 2, 4, 5]) d where l.name like 'Load %'")
@@ -144,6 +135,6 @@ class PageLoad {
         + "t.lifter_id and l.name like 'Load %' cross join generate_series(1, 4) n where t.day < :today")
         .param("today", TestApp.TODAY).update();
     jdbc.sql("analyze").update();
-    return new ArrayList<>(jdbc.sql("select id from lifter where name like 'Load %' order by id").query(Long.class).list());
+    return lifters;
   }
 }

@@ -17,6 +17,7 @@ import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.job.Jobs;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Crowd;
 import org.yarbel.web.support.TestApp;
 import org.yarbel.web.who.SignedIn;
 
@@ -32,7 +33,7 @@ class RefitLoad {
   @Test
   void ofFiveHundredLifters(TestApp app) {
     SignedIn who = app.bean(Accounts.class).of("coach@tarnbrook.example").get(0);
-    List<Long> lifters = fill(app.jdbc(), app.lifter("Odile"));
+    List<Long> lifters = Crowd.like(app.jdbc(), app.lifter("Odile"), LIFTERS);
     LocalDate day = TestApp.TODAY.plusWeeks(15).plusDays(5);
     long contest = app.bean(CurrentClub.class).within(who.clubId(), () -> app.bean(Contests.class).keep(null, said(day)).id());
     app.jdbc().sql("insert into contest_entry (id, club_id, contest_id, lifter_id) select nextval('yarbel_id'), club_id, "
@@ -86,20 +87,5 @@ class RefitLoad {
   private static List<Jobs.Item> items(TestApp app, List<Long> lifters) {
     return app.jdbc().sql("select ref::text as key, name from lifter where id in (:ids)").param("ids", lifters)
         .query(Jobs.Item.class).list();
-  }
-
-  private static List<Long> fill(JdbcClient jdbc, long like) {
-    for (int i = 0; i < LIFTERS; i++) {
-      jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select "
-          + "nextval('yarbel_id'), club_id, place_id, :name, unit, sex, birth_year, '', 0, 127 from lifter where id = :like")
-          .param("name", "Load " + i).param("like", like).update();
-    }
-    jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, "
-        + "estimate_ng, sd_ng, estimate_on, last_trained, version) "
-        + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, "
-        + "n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
-        + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like")
-        .param("like", like).update();
-    return jdbc.sql("select id from lifter where name like 'Load %' order by id").query(Long.class).list();
   }
 }

@@ -105,8 +105,8 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     }
 
     private static From from(Slot slot, @Nullable Deload easy) {
-      return new From(slot.origin() != null, slot.forecast(), slot.edited() ? slot.writtenLift().orElse("") + " "
-          + slot.writtenWork().orElse("")
+      return new From(slot.origin() != null, slot.forecast(), slot.edited()
+          ? slot.writtenLift().orElse("") + " " + slot.writtenWork().orElse("")
           : null, slot.remark(),
           easy == null ? null : "Deload: " + easy.ceiling());
     }

@@ -269,8 +269,8 @@ final class DemoPrograms {
             new DemoNumbers("deadlift", Level.ADVANCED, Basis.ESTIMATED, "195", 26, "", 0, "197", 0.2)),
         Map.of("chest-supported-row", "20"),
         List.of(Uses.of("log-press", Method.RPE_WEEKS, HALF_A_YEAR, MONDAY).until(3),
-            Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY)
-            .until(3), Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, TUESDAY).until(3),
+            Uses.of("squat", Method.FALLING_BACKOFFS, HALF_A_YEAR, THURSDAY).until(3),
+            Uses.of("deadlift", Method.RPE_WEEKS, HALF_A_YEAR, TUESDAY).until(3),
             Uses.of("log-press", Method.DENSITY, 3, MONDAY), Uses.of("squat", Method.CLUSTER, 3, THURSDAY), Uses.of("deadlift",
             Method.PARTIALS, 3, TUESDAY),
             Uses.of("stone-load", Method.EVENT_WEEKS, HALF_A_YEAR, SATURDAY).with(Map.of("mass", "115")),

@@ -120,7 +120,7 @@ class MyTraining {
     List<TrainingLine> lines = LineView.of(context, own, session.groups(), issued).entrySet().stream()
         .map(entry -> new TrainingLine(context.lift(entry.getKey().lift())
         .name(), entry.getKey().work(), String.join(" · ", entry.getValue().loads()))).toList();
-    return new TodaysTraining(session.id(), lines, logged == 0 ? "Begin" : logged + (logged == 1 ? " set logged: go on"
-        : " sets logged: go on"), logged > 0);
+    String begun = logged == 1 ? "1 set logged: go on" : logged + " sets logged: go on";
+    return new TodaysTraining(session.id(), lines, logged == 0 ? "Begin" : begun, logged > 0);
   }
 }

@@ -59,9 +59,8 @@ final class RunwayForms {
           use.settings(), Map.of(), null));
     }
     return new BlockForm(block.no(), block.purpose().name(), title(block.purpose()), block.purpose().meaning(),
-        Integer.toString(block.weeks()),
-        block.every() == 0 ? "" : Integer.toString(block.every()), block.easy().name(), block.basis() == null ? "" : block.basis()
-        .name(), uses, Map.of());
+        Integer.toString(block.weeks()), block.every() == 0 ? "" : Integer.toString(block.every()), block.easy().name(),
+        block.basis() == null ? "" : block.basis().name(), uses, Map.of());
   }
 
   static String title(Purpose purpose) {

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Complaint;
@@ -63,7 +64,7 @@ class BoardService {
   @Transactional(readOnly = true)
   BoardView week(long lifterId, @Nullable LocalDate of) {
     LocalDate today = clock.today();
-    LocalDate from = Programs.monday(of == null ? today : of);
+    LocalDate from = Macrocycle.monday(of == null ? today : of);
     Looked looked = look(lifter(lifterId), from);
     Lifter lifter = looked.lifter();
     List<LiftNumbers> known = looked.known();
@@ -97,13 +98,13 @@ class BoardService {
   /** How each main lift dips and comes back over a week. */
   @Transactional(readOnly = true)
   RecoveryPicture recovery(long lifterId, LocalDate of) {
-    Looked looked = look(lifter(lifterId), Programs.monday(of));
+    Looked looked = look(lifter(lifterId), Macrocycle.monday(of));
     return RecoveryPicture.of(looked.lifter(), looked.loaded().usual().bodyMass(), looked.seen());
   }
 
   /** How far the methods have written where that is not as far as a week to come; null where it is. */
   private @Nullable LocalDate unwritten(List<Progression> methods, LocalDate monday, LocalDate today) {
-    boolean canBe = monday.isAfter(today) && monday.isBefore(Programs.monday(today).plusWeeks(Programs.MOST_AHEAD));
+    boolean canBe = monday.isAfter(today) && monday.isBefore(Macrocycle.monday(today).plusWeeks(Programs.MOST_AHEAD));
     return canBe ? programs.writtenTo(methods).filter(last -> last.isBefore(monday)).orElse(null) : null;
   }
 

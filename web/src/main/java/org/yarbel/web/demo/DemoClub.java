@@ -11,13 +11,13 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.group.GroupBoards;
 import org.yarbel.web.library.Library;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.web.program.Programs;
 
 /** Fills the demo club: plans for two weeks to come, and logs of the weeks behind from simulated lifters. */
 @Service
@@ -61,7 +61,7 @@ class DemoClub {
     Map<String, Lifter> byName = lifters.findAll().stream()
         .collect(Collectors.toMap(lifter -> lifter.name().split(" ")[0], lifter -> lifter));
     groups.save(null, "Evening group", Set.of(byName.get("Odile").id(), byName.get("Leopold").id(), byName.get("Emeric").id()));
-    LocalDate monday = Programs.monday(today);
+    LocalDate monday = Macrocycle.monday(today);
     library.keepWeeks(byName.get("Odile"), monday, 1, "RPE week with technique on Sunday");
     library.keepWeeks(byName.get("Brannoc"), monday, 2, "Two event weeks with a medley");
   }

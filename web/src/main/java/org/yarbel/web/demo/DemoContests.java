@@ -19,7 +19,6 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.program.DeloadWeek;
 import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.LongPlans;
-import org.yarbel.web.program.Programs;
 
 /** The made-up contests of the demo, who goes, and the long plans that lead there. All of it is invented. */
 @Component
@@ -66,7 +65,7 @@ class DemoContests {
 
   /** Writes the contests down. */
   void make(LocalDate today) {
-    LocalDate saturday = Programs.monday(today).plusDays(5);
+    LocalDate saturday = Macrocycle.monday(today).plusDays(5);
     add(new Contest.ContestSaid(LOWMOOR, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5),
         "Lowmoor, the Drill Hall", "Fenland League",
         RuleSet.CLASSIC, "Weigh-in the evening before.", "women 63, 76, 84; men 93, 120", List.of()));
@@ -98,7 +97,7 @@ class DemoContests {
     }
     Journey journey = JOURNEYS.get(email);
     if (journey != null) {
-      LocalDate monday = Programs.monday(today);
+      LocalDate monday = Macrocycle.monday(today);
       LocalDate from = monday.minusWeeks(journey.since());
       List<Lift> lifts = journey.lifts().stream().map(key -> Catalogue.standard().ofKey(key).orElseThrow()).toList();
       Macrocycle plan = Proposal.of(new Proposal.Request(journey.level(), lifts, List.of(), DemoLife.of(email).free(),

@@ -1,9 +1,7 @@
 package org.yarbel.web.demo;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +15,7 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.sim.SimulatedLifter;
 import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
@@ -47,7 +46,7 @@ final class DemoLifter {
     this.program = program;
     this.place = place;
     this.today = today;
-    this.monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    this.monday = Macrocycle.monday(today);
     this.random = RandomGeneratorFactory.of(CHANCE).create(seed);
     this.times = RandomGeneratorFactory.of(CHANCE).create(seed + 1);
     this.lifter = new Lifter(program.name(), program.unit(), place.id());

@@ -1,10 +1,8 @@
 package org.yarbel.web.demo;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -13,6 +11,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.YarbelProperties;
 import org.yarbel.web.account.Owner;
 import org.yarbel.web.club.ClubClock;
@@ -53,7 +52,7 @@ class DemoStart implements ApplicationRunner {
       return;
     }
     LocalDate today = LocalDate.ofInstant(clock.now(), ZoneOffset.UTC);
-    LocalDate monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    LocalDate monday = Macrocycle.monday(today);
     Optional<Made> made = jdbc.sql("select club_id, monday from demo_week").query(Made.class).optional();
     if (made.isEmpty()) {
       make(today, monday);

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.edit.Batches;
@@ -28,7 +29,6 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.line.LineView;
 import org.yarbel.web.line.Previews;
 import org.yarbel.web.plan.Slot;
-import org.yarbel.web.program.Programs;
 import org.yarbel.web.who.SignedIn;
 
 /** Several weeks side by side, and the spreadsheet. */
@@ -57,7 +57,7 @@ class GridController {
   @GetMapping("/lifters/{id}/weeks")
   String weeks(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, Model model) {
     Lifter lifter = plans.lifter(id);
-    LocalDate monday = Programs.monday(of == null ? clock.today() : of);
+    LocalDate monday = Macrocycle.monday(of == null ? clock.today() : of);
     model.addAttribute("lifterId", id);
     model.addAttribute("lifter", lifter.name());
     model.addAttribute("grid", grids.weeks(lifter, monday, WEEKS));
@@ -107,7 +107,7 @@ class GridController {
   @PostMapping("/slots/{id}/across")
   String across(@PathVariable long id, @RequestParam LocalDate of, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
     Slot slot = plans.stored(id);
-    long weeks = ChronoUnit.WEEKS.between(Programs.monday(plans.dayOf(slot)), Programs.monday(of).plusWeeks(WEEKS - 1L));
+    long weeks = ChronoUnit.WEEKS.between(Macrocycle.monday(plans.dayOf(slot)), Macrocycle.monday(of).plusWeeks(WEEKS - 1L));
     flash.addFlashAttribute("said", weeks < 1 ? "It stands in the last week shown."
         : batches.fillDown(slot, (int) Math.min(weeks, WEEKS), who));
     return "redirect:/lifters/" + plans.lifterOf(slot).id() + "/weeks?of=" + of;

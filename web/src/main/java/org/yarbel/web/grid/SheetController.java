@@ -14,13 +14,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.mass.Count;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.edit.Batches;
 import org.yarbel.web.edit.PlanReader;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.Weeks;
-import org.yarbel.web.program.Programs;
 import org.yarbel.web.who.SignedIn;
 
 /** A week as rows of a spreadsheet, to copy and to take back. */
@@ -42,7 +42,7 @@ class SheetController {
 
   @GetMapping("/lifters/{id}/sheet")
   String sheet(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, Model model) {
-    show(model, plans.lifter(id), Programs.monday(of == null ? clock.today() : of), "", List.of(), false);
+    show(model, plans.lifter(id), Macrocycle.monday(of == null ? clock.today() : of), "", List.of(), false);
     return "grid/sheet";
   }
 
@@ -66,7 +66,7 @@ class SheetController {
       @RequestParam(defaultValue = "") String stamp, @AuthenticationPrincipal SignedIn who, Model model, RedirectAttributes flash,
           HttpServletResponse response) {
     Lifter lifter = plans.lifter(id);
-    LocalDate monday = Programs.monday(of);
+    LocalDate monday = Macrocycle.monday(of);
     Sheet.SheetRead read = Sheet.read(rows, monday, lifts.catalogue());
     if (!read.problems().isEmpty()) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

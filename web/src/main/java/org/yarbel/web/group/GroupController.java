@@ -23,6 +23,7 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.grid.GridService;
@@ -30,7 +31,6 @@ import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.plan.Weeks;
-import org.yarbel.web.program.Programs;
 import org.yarbel.web.who.SignedIn;
 
 /** Groups of lifters and the week board laid over one: a column a lifter, each with their own loads. */
@@ -90,7 +90,7 @@ class GroupController {
 
   @GetMapping("/groups/{id}/week")
   String week(@PathVariable long id, @RequestParam(required = false) @Nullable LocalDate of, Model model) {
-    show(model, id, Programs.monday(of == null ? clock.today() : of), Map.of());
+    show(model, id, Macrocycle.monday(of == null ? clock.today() : of), Map.of());
     return "group/page";
   }
 
@@ -113,7 +113,7 @@ class GroupController {
   String line(@PathVariable long id, @RequestParam Map<String, String> all, @RequestParam LocalDate of,
       @AuthenticationPrincipal SignedIn who, Model model,
       RedirectAttributes flash, HttpServletResponse response) {
-    LocalDate monday = Programs.monday(of);
+    LocalDate monday = Macrocycle.monday(of);
     Optional<Lift> lift = lifts.catalogue().named(all.getOrDefault("lift", ""));
     String weekday = all.getOrDefault("weekday", "1");
     LocalDate day = monday.plusDays(weekday.matches("[1-7]") ? Integer.parseInt(weekday) - 1L : 0);
@@ -140,13 +140,13 @@ class GroupController {
   @PostMapping("/groups/{id}/undo")
   String undo(@PathVariable long id, @RequestParam LocalDate of, @RequestParam(defaultValue = "1") int steps, RedirectAttributes flash) {
     flash.addFlashAttribute("said", undo.undoOfGroup(groups.group(id).id(), steps));
-    return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
+    return "redirect:/groups/" + id + "/week?of=" + Macrocycle.monday(of);
   }
 
   /** Does again what was taken back. */
   @PostMapping("/groups/{id}/redo")
   String redo(@PathVariable long id, @RequestParam LocalDate of, RedirectAttributes flash) {
     flash.addFlashAttribute("said", undo.redoOfGroup(groups.group(id).id()));
-    return "redirect:/groups/" + id + "/week?of=" + Programs.monday(of);
+    return "redirect:/groups/" + id + "/week?of=" + Macrocycle.monday(of);
   }
 }

@@ -1,8 +1,6 @@
 package org.yarbel.web.library;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -21,6 +19,7 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.edit.Batches;
 import org.yarbel.web.edit.NewLine;
@@ -156,7 +155,7 @@ public class Library {
   @Transactional
   Batches.BatchWritten use(Template template, Lifter lifter, LocalDate from, boolean replace, SignedIn who) {
     TemplateDocument document = format.stored(template.document());
-    LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    LocalDate monday = Macrocycle.monday(from);
     List<NewLine> lines = new ArrayList<>();
     for (int week = 0; week < document.weeks().size(); week++) {
       for (TemplateDocument.TemplateDay day : document.weeks().get(week).days()) {

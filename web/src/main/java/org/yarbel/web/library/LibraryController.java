@@ -3,10 +3,8 @@ package org.yarbel.web.library;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -33,6 +31,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.club.ClubClock;
@@ -114,7 +113,7 @@ class LibraryController {
       @RequestParam(defaultValue = "") String name, RedirectAttributes flash) {
     Optional<Lifter> lifter = one(from);
     int count = weeks.matches("\\d{1,2}") ? Integer.parseInt(weeks) : 0;
-    LocalDate monday = of.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    LocalDate monday = Macrocycle.monday(of);
     if (lifter.isEmpty()) {
       flash.addFlashAttribute("said", "Not kept: Choose one lifter, not a group, whose weeks are kept.");
     } else if (count < 1 || count > Library.MOST_WEEKS) {

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
@@ -90,7 +91,7 @@ public class Easy {
   private void set(Lifter lifter, @Nullable Integer every, Deload kind) {
     lifter.deloads(every, kind);
     lifters.saveAndFlush(lifter);
-    LocalDate monday = Programs.monday(clock.today());
+    LocalDate monday = Macrocycle.monday(clock.today());
     weeks.deleteAll(weeks.findByLifterIdAndMondayBetween(lifter.id(), monday, monday.plusYears(2)));
     weeks.flush();
     if (every == null) {

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.who.SignedIn;
 
 /** Easy weeks: one made, moved or taken out on the board, and the rule that places them. */
@@ -27,7 +28,7 @@ class EasyController {
   @PostMapping("/lifters/{id}/deloads")
   String place(@PathVariable long id, @RequestParam LocalDate monday, @RequestParam(defaultValue = "") String kind,
       @RequestParam(required = false) @Nullable Integer move, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    LocalDate of = Programs.monday(monday);
+    LocalDate of = Macrocycle.monday(monday);
     if (move == null) {
       flash.addFlashAttribute("said", easy.place(methods.lifter(id), of, kind(kind), who));
       return MethodsController.board(id, of);

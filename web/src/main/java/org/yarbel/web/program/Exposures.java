@@ -10,6 +10,7 @@ import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Written;
 import org.yarbel.core.plan.progress.Brief;
 import org.yarbel.core.plan.progress.Countdown;
@@ -54,7 +55,7 @@ public final class Exposures {
       if (!at.day().isBefore(from) && at.day().isBefore(until) && !(!at.easy() && lifted.contains(at.number()))) {
         Countdown countdown = left.isEmpty() ? null : new Countdown(left.get(i), left);
         Exposure exposure = progression.method().rule().next(brief.counting(countdown), done, at.number(), ahead);
-        planned.add(new Writing.Planned(at.day(), at.key(), exposure, at.easy() ? easy.get(Programs.monday(at.day())) : null));
+        planned.add(new Writing.Planned(at.day(), at.key(), exposure, at.easy() ? easy.get(Macrocycle.monday(at.day())) : null));
         ahead += at.easy() ? 0 : 1;
       }
     }

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.lifter.Lifter;
@@ -80,7 +81,7 @@ class LifterMethods {
     Map<String, String> settings = remembering(lifter, progression, typed);
     // set only where the journal looks: it keeps what stood before
     boolean wrote = programs.write(lifter, who, () -> {
-      progression.set(settings, Programs.monday(typed.starts()), typed.days(), typed.turn());
+      progression.set(settings, Macrocycle.monday(typed.starts()), typed.days(), typed.turn());
       progressions.saveAndFlush(progression);
     }).isPresent();
     return new KeptMethod(wrote, programs.silent(lifter, progression).orElse(null), beside(progression).orElse(null));
@@ -113,7 +114,7 @@ class LifterMethods {
   @Transactional
   On writeOn(Lifter lifter, LocalDate to, SignedIn who) {
     boolean wrote = programs.write(lifter, to, who).isPresent();
-    if (!to.isBefore(Programs.monday(clock.today()).plusWeeks(Programs.MOST_AHEAD))) {
+    if (!to.isBefore(Macrocycle.monday(clock.today()).plusWeeks(Programs.MOST_AHEAD))) {
       return On.TOO_FAR;
     }
     return wrote ? On.WRITTEN : On.NOTHING;

@@ -128,7 +128,7 @@ public class LongPlans {
     return programs.write(lifter, who, () -> {
       plans.findByLifterId(lifter.id()).ifPresent(plans::delete);
       progressions.findByLifterIdOrderById(lifter.id()).stream().filter(p -> p.blockNo() != null).forEach(p -> stop(p, today));
-      LocalDate monday = Programs.monday(today);
+      LocalDate monday = Macrocycle.monday(today);
       deloads.deleteAll(deloads.findByLifterIdAndMondayBetween(lifter.id(), monday.plusWeeks(1), monday.plusWeeks(Macrocycle.MOST_WEEKS)));
       plans.flush();
     });
@@ -191,7 +191,7 @@ public class LongPlans {
 
   /** The easy weeks of the plan in place of those that were placed over its time; what is behind stays. */
   private void easyWeeks(Lifter lifter, Macrocycle plan) {
-    LocalDate monday = Programs.monday(clock.today());
+    LocalDate monday = Macrocycle.monday(clock.today());
     LocalDate from = plan.startsOn().isAfter(monday) ? plan.startsOn() : monday;
     deloads.deleteAll(deloads.findByLifterIdAndMondayBetween(lifter.id(), from, monday.plusWeeks(Macrocycle.MOST_WEEKS)));
     deloads.flush();

@@ -27,6 +27,7 @@ import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.core.plan.progress.Settings;
@@ -66,7 +67,7 @@ class MethodsController {
     } else if (!method.isEmpty()) {
       Method chosen = Method.ofKey(method).orElseThrow(NotFound::new);
       Optional<Lift> named = lifts.catalogue().named(lift);
-      form = named.map(one -> MethodForm.empty(one, chosen, lifter, Programs.monday(clock.today()))).orElse(null);
+      form = named.map(one -> MethodForm.empty(one, chosen, lifter, Macrocycle.monday(clock.today()))).orElse(null);
       if (named.isEmpty()) {
         model.addAttribute("liftError", lifts.catalogue().unknown(lift));
       }
@@ -143,7 +144,7 @@ class MethodsController {
       case WRITTEN -> "Written on to here. What methods with memory write so far ahead is a forecast.";
       case NOTHING -> "The methods have nothing to write here.";
     });
-    return board(id, Programs.monday(of));
+    return board(id, Macrocycle.monday(of));
   }
 
   /** Ends a method today, or lets it go on. */

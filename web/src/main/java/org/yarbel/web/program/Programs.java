@@ -94,8 +94,8 @@ public class Programs {
   public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Edit first) {
     turns.ofLifter(lifter.id());
     LocalDate today = clock.today();
-    LocalDate monday = monday(today);
-    int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, monday(to)) + 1), MOST_AHEAD);
+    LocalDate monday = Macrocycle.monday(today);
+    int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, Macrocycle.monday(to)) + 1), MOST_AHEAD);
     LocalDate end = later(later(monday.plusWeeks(weeks), to), writtenTo(progressions.findByLifterIdOrderById(lifter.id()))
         .orElse(today)).plusWeeks(1);
     return writer.change(lifter, Scope.days(today.datesUntil(end).toList()).withMethods(), who, () -> {
@@ -128,7 +128,8 @@ public class Programs {
     }
     Progression progression = progressions.findByRef(origin.progression()).orElseThrow(NotFound::new);
     LocalDate today = clock.today();
-    boolean runsOut = writtenTo(List.of(progression)).filter(last -> last.isBefore(monday(today).plusWeeks(WEEKS_AHEAD - 1L))).isPresent();
+    LocalDate enough = Macrocycle.monday(today).plusWeeks(WEEKS_AHEAD - 1L);
+    boolean runsOut = writtenTo(List.of(progression)).filter(last -> last.isBefore(enough)).isPresent();
     if (progression.method().rule().memory() || runsOut) {
       Lifter lifter = lifters.findById(progression.lifterId()).orElseThrow(NotFound::new);
       write(lifter, contexts.of(lifter, null), today, WEEKS_AHEAD);
@@ -153,13 +154,13 @@ public class Programs {
     if (writtenTo(List.of(progression)).filter(last -> !last.isBefore(today)).isPresent()) {
       return Optional.empty();
     }
-    LocalDate end = monday(today).plusWeeks(WEEKS_AHEAD);
+    LocalDate end = Macrocycle.monday(today).plusWeeks(WEEKS_AHEAD);
     if (!progression.startsOn().isBefore(end)) {
       return Optional.of("It begins on " + progression.startsOn() + ", further ahead than the " + WEEKS_AHEAD
           + " weeks that are written: its lines come when that "
           + "week is near, or at once with “Write on to this week” on the week board.");
     }
-    LocalDate first = later(progression.startsOn(), monday(today));
+    LocalDate first = later(progression.startsOn(), Macrocycle.monday(today));
     return Exposures.silentRemarks(List.of(progression), contexts.of(lifter, null), first).stream().findFirst()
         .map(remark -> "It writes nothing: " + remark);
   }
@@ -183,7 +184,8 @@ public class Programs {
       return touched;
     }
     SoFar soFar = soFars.read(lifter, all, from);
-    LocalDate until = later(monday(from).plusWeeks(weeks), soFar.lastDay().map(last -> monday(last).plusWeeks(1)).orElse(from));
+    LocalDate written = soFar.lastDay().map(last -> Macrocycle.monday(last).plusWeeks(1)).orElse(from);
+    LocalDate until = later(Macrocycle.monday(from).plusWeeks(weeks), written);
     LocalDate first = all.stream().map(Progression::startsOn).min(Comparator.naturalOrder()).orElse(from);
     Map<LocalDate, Deload> easy = deloads.findByLifterIdAndMondayBetween(lifter.id(), first, until.plusYears(1)).stream()
         .collect(Collectors.toMap(DeloadWeek::monday, DeloadWeek::kind));
@@ -201,11 +203,6 @@ public class Programs {
 
   private void train(Lifter lifter, Progression progression, Mass training) {
     numbers.findByLifterIdAndLift(lifter.id(), progression.lift()).ifPresent(own -> own.train(training));
-  }
-
-  /** The Monday of a day's week. */
-  public static LocalDate monday(LocalDate day) {
-    return Macrocycle.monday(day);
   }
 
   /** A line a coach takes out is not written again; called before it goes. */

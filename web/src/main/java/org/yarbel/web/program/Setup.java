@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.column.CoreJson;
@@ -94,13 +95,13 @@ class Setup implements MethodSettings {
     OfPlan plan = plans.findByLifterId(lifter.id())
         .map(row -> new OfPlan(row.document(), row.contestId() == null ? null : contests.contest(row.contestId()).ref())).orElse(null);
     SetupState state = new SetupState(all.stream().map(OfMethod::of).toList(),
-        ahead(lifter.id()).stream().map(EasyWeek::of).sorted(Comparator.comparing(EasyWeek::monday))
-        .toList(), lifter.deloadEvery(), lifter.deloadKind(), plan);
+        ahead(lifter.id()).stream().map(EasyWeek::of).sorted(Comparator.comparing(EasyWeek::monday)).toList(),
+        lifter.deloadEvery(), lifter.deloadKind(), plan);
     return new MethodStand(json.write(state), json.write(all.stream().map(p -> new LeftOut(p.ref(), new TreeSet<>(p.leftOut()))).toList()));
   }
 
   private List<DeloadWeek> ahead(long lifterId) {
-    LocalDate monday = Programs.monday(clock.today());
+    LocalDate monday = Macrocycle.monday(clock.today());
     return deloads.findByLifterIdAndMondayBetween(lifterId, monday, monday.plusWeeks(WEEKS_AHEAD));
   }
 
@@ -151,7 +152,7 @@ class Setup implements MethodSettings {
     deloads.deleteAll(ahead(lifterId).stream().filter(week -> gone.contains(EasyWeek.of(week))).toList());
     deloads.flush();
     Set<LocalDate> there = ahead(lifterId).stream().map(DeloadWeek::monday).collect(Collectors.toSet());
-    LocalDate monday = Programs.monday(clock.today());
+    LocalDate monday = Macrocycle.monday(clock.today());
     to.easy().stream().filter(week -> !from.easy().contains(week) && !week.monday().isBefore(monday) && !there.contains(week.monday()))
         .map(week -> new DeloadWeek(lifterId, week.monday(), week.kind())).forEach(deloads::save);
   }

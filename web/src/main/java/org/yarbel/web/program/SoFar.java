@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.yarbel.core.card.Ended;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Done;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
@@ -72,7 +73,7 @@ record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
 
   /** Whether a line was planned for the week of a day or later. Other days of the week number the exposures anew. */
   boolean recent(Slot slot, LocalDate from) {
-    return !Objects.requireNonNull(slot.origin()).day().isBefore(Programs.monday(from));
+    return !Objects.requireNonNull(slot.origin()).day().isBefore(Macrocycle.monday(from));
   }
 
   /**

@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LeftSetsRepository;
@@ -39,7 +40,7 @@ class SoFarReader {
     Map<Boolean, List<UUID>> refs = all.stream().collect(Collectors.partitioningBy(p -> p.method().rule().memory() && p.runsOn(from),
         Collectors.mapping(Progression::ref, Collectors.toList())));
     List<Slot> lines = new ArrayList<>(refs.get(true).isEmpty() ? List.of() : slots.findByProgressionIn(refs.get(true)));
-    lines.addAll(slots.writtenFrom(lifter.id(), refs.get(false), Programs.monday(from), from));
+    lines.addAll(slots.writtenFrom(lifter.id(), refs.get(false), Macrocycle.monday(from), from));
     Map<Long, TrainingSession> byId = sessions.findAllById(lines.stream().map(Slot::sessionId).distinct().toList()).stream()
         .collect(Collectors.toMap(TrainingSession::id, session -> session));
     Map<Long, TrainingSession> bySlot = new HashMap<>();

@@ -34,6 +34,7 @@ import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SessionTime;
 import org.yarbel.core.plan.WeekTotals;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.core.watch.Around;
@@ -51,7 +52,6 @@ import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.program.DeloadWeek;
 import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.EasyWeeks;
-import org.yarbel.web.program.Programs;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.program.ProgressionRepository;
 
@@ -233,7 +233,7 @@ public class WeekWatch {
   private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, Set<LocalDate> easy) {
     LocalDate from = monday.minusWeeks(WatchedWeek.LOOKED_BACK);
     Set<LocalDate> trained = sessions.trainedDays(lifter.id(), from, monday.minusDays(1), clock.today()).stream()
-        .map(Programs::monday).collect(Collectors.toSet());
+        .map(Macrocycle::monday).collect(Collectors.toSet());
     int weeks = 0;
     for (LocalDate week = monday.minusWeeks(1); trained.contains(week) && !easy.contains(week)
         && !EasyWeeks.own(methods, week); week = week.minusWeeks(1)) {
@@ -293,6 +293,6 @@ public class WeekWatch {
   /** How the week of a day is taken easy; null when it is not. */
   @Transactional(readOnly = true)
   public @Nullable Deload easy(long lifterId, LocalDate day) {
-    return deloads.findByLifterIdAndMonday(lifterId, Programs.monday(day)).map(DeloadWeek::kind).orElse(null);
+    return deloads.findByLifterIdAndMonday(lifterId, Macrocycle.monday(day)).map(DeloadWeek::kind).orElse(null);
   }
 }

@@ -11,6 +11,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Occasions.Turn;
 
@@ -74,6 +75,6 @@ class ProgressionTest {
   @ParameterizedTest
   @EnumSource(DayOfWeek.class)
   void aWeekBeginsOnItsMonday(DayOfWeek day) {
-    assertThat(Programs.monday(MONDAY.plusDays(day.getValue() - 1L))).isEqualTo(MONDAY);
+    assertThat(Macrocycle.monday(MONDAY.plusDays(day.getValue() - 1L))).isEqualTo(MONDAY);
   }
 }

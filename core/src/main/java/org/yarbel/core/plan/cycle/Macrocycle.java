@@ -180,11 +180,14 @@ public record Macrocycle(LocalDate startsOn, @Nullable LocalDate contest, List<B
       one.block().uses().forEach(use -> all.add(new Assigned(one.block().no(), use.lift(), use.method(), one.block().settings(use),
           use.days(), one.monday(), goesOn ? null : one.end(), contest, skipped)));
     }
-    trainingDays.forEach(day -> week(day).ifPresent(week -> week.block().uses()
-        .forEach(use -> all.add(new Assigned(-(int) day.toEpochDay(), use.lift(),
-        Method.MOCK, Map.of("to", Double.toString(TRAINING_DAY_RPE)), EnumSet.of(day.getDayOfWeek()), monday(day), monday(day)
-        .plusWeeks(1), contest, Set.of())))));
+    trainingDays.forEach(day -> week(day).ifPresent(week -> week.block().uses().forEach(use -> all.add(asTraining(use, day)))));
     return all;
+  }
+
+  /** A lift of a contest that is lifted as a training day. */
+  private Assigned asTraining(Use use, LocalDate day) {
+    return new Assigned(-(int) day.toEpochDay(), use.lift(), Method.MOCK, Map.of("to", Double.toString(TRAINING_DAY_RPE)),
+        EnumSet.of(day.getDayOfWeek()), monday(day), monday(day).plusWeeks(1), contest, Set.of());
   }
 
   /** The days of a method at work, up to one. */

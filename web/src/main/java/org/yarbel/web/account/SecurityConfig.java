@@ -70,7 +70,7 @@ class SecurityConfig {
         .authenticationProvider(provider)
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", Entrance.AGAIN, "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
-                "/favicon.ico", "/error", "/sw.js", "/offline", "/feeds/*", "/health", "/health/*").permitAll()
+                "/favicon.ico", "/error", "/sw.js", "/feeds/*", "/health", "/health/*").permitAll()
             .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card",
                 "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end",
                 "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics",

@@ -33,6 +33,12 @@ class PathTest {
   }
 
   @Test
+  void theCheckOfAPageFindsWhatIsWrongWithIt(Browser browser) {
+    browser.desk().open("/login").driver().executeScript("document.documentElement.removeAttribute('lang')");
+    assertThat(browser.axe()).singleElement().asString().startsWith("html-has-lang");
+  }
+
+  @Test
   void everyScreenIsCleanOnADeskAndOnAPhone(TestApp app, Browser browser) {
     long corwin = app.lifter("Corwin");
     long emeric = app.lifter("Emeric");

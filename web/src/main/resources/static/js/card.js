@@ -180,7 +180,7 @@ async function onSubmit(event) {
   const entry = { url: form.getAttribute("action"), body: body.toString(), key: body.get("key") ?? form.getAttribute("action"), panel: panel?.dataset.panelId ?? "",
     place: panel?.dataset.panelId ?? "end", words: panel ? words(panel, body) : "the end of the session" };
   if (panel && body.get("outcome") !== "clear") {
-    resting = { key: entry.key, rest: Number(panel.dataset.rest), next: panel.querySelector(".what-next a")?.textContent ?? "rest" };
+    resting = { key: entry.key, rest: Number(panel.dataset.rest), panel: entry.panel };
   }
   await outbox.take(entry);
 }
@@ -192,36 +192,35 @@ function words(panel, body) {
   return panel.querySelector("h2").textContent.replace(/\s+/g, " ").trim() + ": " + figures;
 }
 
-// The rest begins when a set is taken or kept on the phone, not while something is asked about it.
+// The rest begins when a set is taken or kept on the phone, not while something is asked about it; by then what comes next is
+// worked out from it.
 let resting = null;
 function rest(key, taken) {
   if (!resting || resting.key !== key) {
     return;
   }
   if (taken) {
-    document.dispatchEvent(new CustomEvent("yarbel:logged", { detail: resting }));
+    const next = document.querySelector(`#panel-${CSS.escape(resting.panel)} .what-next a`)?.textContent ?? "rest";
+    document.dispatchEvent(new CustomEvent("yarbel:logged", { detail: { rest: resting.rest, next: next.replace(/\s+/g, " ").trim() } }));
   }
   resting = null;
 }
 
 function onAnswered({ detail }) {
   const { entry, ok, html } = detail;
-  rest(entry.key, ok);
-  if (!entry.url.startsWith(here()) || html === "") {
-    return;
-  }
   // somebody who waits for the answer is asked in the form; what was refused long after stays in the list
-  if (ok || detail.here) {
+  if (entry.url.startsWith(here()) && html !== "" && (ok || detail.here)) {
     replace(html, ok);
     outbox.asking(ok ? "" : entry.id);
   }
+  rest(entry.key, ok);
 }
 
 function onWaits({ detail }) {
-  rest(detail.entry.key, true);
   if (detail.entry.url.startsWith(here())) {
     replay();
   }
+  rest(detail.entry.key, true);
 }
 
 // What was refused before goes back into the fields of its set, to be looked at and sent again.
@@ -367,6 +366,7 @@ function write(panel, [, load, side]) {
     panel.querySelector(".on-bar svg")?.remove();
   }
   setText(id, ".row-load", load);
+  root().querySelectorAll(`.what-next a[data-panel="${id}"] .next-load`).forEach((next) => (next.textContent = load));
 }
 
 function setText(id, selector, text) {

@@ -80,9 +80,8 @@ record CardPanels(List<CardView.PanelView> panels) {
       // a further attempt is no next set: it is offered where a miss calls for it
       CardView.SetView next = turns.subList(at + 1, turns.size()).stream().map(later -> Objects.requireNonNull(sets.get(id(later))))
           .filter(set -> !set.attempt()).findFirst().orElse(null);
-      return new CardView.PanelView(slot, Objects.requireNonNull(sets.get(id(turn))), round(turn), turn.rest() == null ? 0
-          : turn.rest(), turn.usual(),
-          next == null ? null : words(Objects.requireNonNull(slotOf.get(next.panel())), next), next == null ? null : next.panel(),
+      return new CardView.PanelView(slot, Objects.requireNonNull(sets.get(id(turn))), round(turn), turn.rest() == null ? 0 : turn.rest(),
+          turn.usual(), next == null ? null : CardView.NextView.of(Objects.requireNonNull(slotOf.get(next.panel())), next),
           slot.optional() ? skip(at) : null);
     }
 
@@ -105,10 +104,6 @@ record CardPanels(List<CardView.PanelView> panels) {
           return;
         }
       }
-    }
-
-    private static String words(CardView.SlotView slot, CardView.SetView set) {
-      return slot.lift() + ", " + set.title() + ": " + (set.load().isEmpty() ? "you pick" : set.load()) + " " + set.asked();
     }
 
     private UUID ref(SetOrder.Turn turn) {

@@ -95,12 +95,22 @@ record CardView(
    * @param round of its group in words; null outside a group
    * @param rest seconds after it; 0 for none
    * @param usual whether the rest is the usual one and nobody said so
-   * @param next what comes after it, in words; null after the last
-   * @param nextPanel where that is; null after the last
+   * @param next what comes after it; null after the last
    * @param skip the panel behind the line it belongs to, for a line left to the lifter; null where there is none
    */
-  record PanelView(SlotView slot, SetView set, @Nullable String round, int rest, boolean usual, @Nullable String next,
-      @Nullable String nextPanel, @Nullable String skip) {}
+  record PanelView(SlotView slot, SetView set, @Nullable String round, int rest, boolean usual, @Nullable NextView next,
+      @Nullable String skip) {}
+
+  /**
+   * What comes after a set, such as "Squat, back-off 1 of 4: 155 × 4".
+   *
+   * @param load by itself, since it may follow what is logged
+   */
+  record NextView(String panel, String what, String load, String asked) {
+    static NextView of(SlotView slot, SetView set) {
+      return new NextView(set.panel(), slot.lift() + ", " + set.title(), set.load().isEmpty() ? "you pick" : set.load(), set.asked());
+    }
+  }
 
   /**
    * One set.

@@ -65,8 +65,10 @@ class CardViewTest {
     assertThat(view.panels().get(0)).satisfies(panel -> {
       assertThat(panel.rest()).isEqualTo(240);
       assertThat(panel.usual()).as("written").isFalse();
-      assertThat(panel.next()).endsWith(", back-off 1 of 2: " + view.panels().stream().filter(p -> !p.set().attempt()).toList()
-          .get(1).set().load() + " × 4");
+      CardView.SetView second = view.panels().stream().filter(p -> !p.set().attempt()).toList().get(1).set();
+      assertThat(panel.next()).extracting(CardView.NextView::what).asString().endsWith(", back-off 1 of 2");
+      assertThat(panel.next()).returns(second.load(), CardView.NextView::load).returns("× 4", CardView.NextView::asked)
+          .returns(second.panel(), CardView.NextView::panel);
     });
     assertThat(view(app, session, last).current()).isEqualTo(last);
     assertThat(view(app, session, "99-9-9").current()).as("no such set").isEqualTo(first);

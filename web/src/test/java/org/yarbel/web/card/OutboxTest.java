@@ -102,6 +102,25 @@ class OutboxTest {
     browser.awaitText("#queue-note", "2 entries are kept on this phone");
   }
 
+  /** 190 less 15 % is 161.5, 162.5 on the bar; with the 185 that was asked it would be 157.5. */
+  @Test
+  void theRestNamesTheLoadThatFollowsFromWhatWasLifted(TestApp app, Browser browser) {
+    card(browser);
+    browser.offline(true);
+    log(browser, "190");
+    browser.awaitText("#rest-label", "back-off 1 of 2: ");
+    assertThat(browser.text(OPEN + ".number")).isEqualTo("162.5");
+    assertThat(browser.text("#rest-label")).contains("back-off 1 of 2: 162.5 ×");
+    assertThat(browser.text(OPEN + ".what-next a")).contains("back-off 2 of 2: 162.5 ×");
+  }
+
+  @Test
+  void theRestNamesItWithSignalToo(TestApp app, Browser browser) {
+    card(browser);
+    log(browser, "190");
+    browser.awaitText("#rest-label", "back-off 1 of 2: 162.5 ×");
+  }
+
   @Test
   void aPageFromBeforeTheAnswerWritesNothingOver(TestApp app, Browser browser) {
     card(browser);

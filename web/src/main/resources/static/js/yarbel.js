@@ -424,3 +424,11 @@ document.addEventListener("keydown", (event) => {
     all[0].click();
   }
 });
+
+// A page that comes back because something was wrong opens at it, not at its head.
+const wrong = document.querySelector('#main [aria-invalid="true"]');
+if (wrong) {
+  wrong.closest("details")?.setAttribute("open", "");
+  wrong.focus({ preventScroll: true });
+  wrong.scrollIntoView({ block: "center" });
+}

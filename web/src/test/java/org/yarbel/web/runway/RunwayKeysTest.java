@@ -51,4 +51,17 @@ class RunwayKeysTest {
     assertThat(browser.text("#block h2")).isEqualTo("Peak, 3 weeks");
     assertThat(browser.complaints()).isEmpty();
   }
+
+  @Test
+  void whatIsWrongIsInSightWithItsField(TestApp app, Browser browser) {
+    browser.desk().signIn("coach");
+    browser.open("/lifters/" + app.lifter("Emeric") + "/runway?block=3");
+    WebElement weeks = browser.find("#block input.form-control[name=weeks]");
+    weeks.clear();
+    weeks.sendKeys("9".repeat(60), Keys.ENTER);
+    browser.awaitText("#block .field-error", "The weeks must be a whole number from 1 to 26 but was 999.");
+    assertThat(focused(browser).getAttribute("name")).isEqualTo("weeks");
+    assertThat(browser.driver().executeScript("const at = document.querySelector('#block .field-error').getBoundingClientRect();"
+        + "return at.top > 0 && at.bottom < innerHeight;")).as("in sight").isEqualTo(true);
+  }
 }

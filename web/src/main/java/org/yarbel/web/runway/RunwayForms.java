@@ -58,9 +58,14 @@ final class RunwayForms {
       uses.add(use(uses.size(), lifts.ofKey(use.lift()).map(Lift::name).orElse(use.lift()), use.method(), use.days(),
           use.settings(), Map.of(), null));
     }
-    return new BlockForm(block.no(), block.purpose().name(), title(block.purpose()), block.purpose().meaning(),
+    return new BlockForm(block.no(), block.purpose().name(), head(block), block.purpose().meaning(),
         Integer.toString(block.weeks()), block.every() == 0 ? "" : Integer.toString(block.every()), block.easy().name(),
         block.basis() == null ? "" : block.basis().name(), uses, Map.of());
+  }
+
+  /** The block as it stands, whatever is typed over it: "Peak, 3 weeks". */
+  private static String head(Block block) {
+    return title(block.purpose()) + ", " + block.weeks() + (block.weeks() == 1 ? " week" : " weeks");
   }
 
   static String title(Purpose purpose) {
@@ -126,7 +131,7 @@ final class RunwayForms {
         uses.add(new Use(lift.orElseThrow().key(), method, set(method, checked.settings().texts(), same ? fields : Map.of()), on));
       }
     }
-    BlockForm form = new BlockForm(stored.no(), purpose.name(), title(purpose), purpose.meaning(), typed.text("weeks"),
+    BlockForm form = new BlockForm(stored.no(), purpose.name(), head(stored), purpose.meaning(), typed.text("weeks"),
         typed.text("every"), easy.name(), basis == null ? "" : basis.name(), forms, typed.errors());
     return new BlockRead(!fine || !typed.fine() || weeks == null ? Optional.empty()
         : Optional.of(new Block(stored.no(), purpose, weeks, every == null ? 0 : every, easy, basis, uses)), form);

@@ -35,7 +35,7 @@ class RunwayFormsTest {
   @Test
   void showsWhatCanBeSetAndLeavesOutWhatFollowsFromTheBlock() {
     RunwayForms.BlockForm form = RunwayForms.of(STORED, LIFTS);
-    assertThat(form.title()).isEqualTo("Strength");
+    assertThat(form.title()).isEqualTo("Strength, 5 weeks");
     assertThat(form.every()).isEqualTo("4");
     assertThat(form.uses()).singleElement().satisfies(use -> {
       assertThat(use.fields()).extracting(RunwayForms.BlockField::key).contains("sets", "reps", "from", "to").doesNotContain("weeks");
@@ -71,6 +71,7 @@ class RunwayFormsTest {
     typed.putAll(Map.of("weeks", "0", "p-0-sets", "many", "lift-1", "Moonwalk", "method-1", "RISING"));
     RunwayForms.BlockRead read = read(typed);
     assertThat(read.block()).isEmpty();
+    assertThat(read.form().title()).as("the block as it stands").isEqualTo("Strength, 5 weeks");
     assertThat(read.form().error("weeks")).isEqualTo("The weeks must be a whole number from 1 to 26 but was 0.");
     assertThat(read.form().uses().get(0).fields()).filteredOn(field -> field.error() != null).singleElement().satisfies(field -> {
       assertThat(field.value()).isEqualTo("many");

@@ -12,7 +12,7 @@ import org.yarbel.core.mass.Refused;
  *
  * <p>Our own construction from a rep-max curve, after Zourdos et al. 2016, J Strength Cond Res 30(1), and Helms et al.
  * 2016, Strength Cond J 38(4). Reps may be halves, the middle of a range. A lifter's own chart is the same with the reps
- * stretched: percent(n) = curve(1 + (n − 1)·k), see {@link PersonalChart}.
+ * stretched: percent(n) = curve(1 + (n − 1)·k), learned by the tracker.
  *
  * @param stretch k, over 0; 1 for the published curve
  */

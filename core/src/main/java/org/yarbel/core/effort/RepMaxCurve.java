@@ -78,6 +78,15 @@ public enum RepMaxCurve {
   }
 
   /**
+   * What the published formula says at any number of reps from 1, also where nobody should estimate a max from it.
+   *
+   * @return a share of the one-rep max
+   */
+  public double formula(double repsToFailure) {
+    return fraction.applyAsDouble(repsToFailure);
+  }
+
+  /**
    * The reps to failure at which this share of the max is lifted: the inverse of {@link #fraction}.
    *
    * @param fraction of the max

@@ -1,7 +1,7 @@
 /**
  * How hard a set is and what it says about the max: {@link org.yarbel.core.effort.Rpe}, the published
- * {@link org.yarbel.core.effort.RepMaxCurve}s, the {@link org.yarbel.core.effort.EffortChart} that joins them, and the
- * {@link org.yarbel.core.effort.PersonalChart} that a lifter's own sets to failure bend it to.
+ * {@link org.yarbel.core.effort.RepMaxCurve}s, and the {@link org.yarbel.core.effort.EffortChart} that joins them, bent to a
+ * lifter's own by what the tracker learns.
  */
 @NullMarked
 package org.yarbel.core.effort;

@@ -9,15 +9,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
-import java.util.stream.IntStream;
-import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 import org.hipparchus.stat.regression.SimpleRegression;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.effort.Rpe;
-import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
@@ -34,90 +30,6 @@ class EvidenceTest {
 
   private static Mass kg(double amount) {
     return Mass.ofRoundedNanograms(amount * 1e12, MassUnit.KG);
-  }
-
-  private static Observation rated(int day, double load, int reps, double rpe) {
-    return Observation.of(DAY.plusDays(day), kg(load), reps, Rpe.of(rpe));
-  }
-
-  private static Observation toFailure(int day, double load, int reps) {
-    return Observation.of(DAY.plusDays(day), kg(load), reps, null).toFailure(true);
-  }
-
-  // 5 reps at 8 claim two left; 9 to failure two days later say four were: b = 2 − 4 = −2, over 1 + 3
-  @Test
-  void comparesWhatWasClaimedWithWhatCameOut() {
-    RatingBias bias = RatingBias.of(List.of(rated(0, 140, 5, 8), toFailure(2, 140, 9)));
-    assertThat(bias.pairs()).singleElement().satisfies(pair -> assertThat(pair.off()).isEqualTo(-2));
-    assertThat(bias.bias()).isEqualTo(-0.5);
-    assertThat(bias.spread()).isEmpty();
-  }
-
-  @Test
-  void pairsOnlySetsOfAWeekAndNearlyTheSameLoad() {
-    assertThat(RatingBias.of(List.of(rated(0, 140, 5, 8), toFailure(8, 140, 9))).pairs()).isEmpty();
-    assertThat(RatingBias.of(List.of(rated(0, 140, 5, 8), toFailure(0, 144, 9))).pairs()).isEmpty();
-    assertThat(RatingBias.of(List.of(rated(0, 140, 5, 8), toFailure(7, 143.5, 9))).pairs()).hasSize(1);
-    assertThat(RatingBias.of(List.of(rated(0, 140, 5, 8), rated(0, 140, 9, 10))).pairs()).as("a rated 10 is no failure").isEmpty();
-    assertThat(RatingBias.of(List.of(rated(0, 140, 5, 8), toFailure(3, 140, 6), toFailure(1, 140, 8))).pairs())
-        .as("the nearest in days").singleElement().satisfies(pair -> assertThat(pair.left()).isEqualTo(3));
-  }
-
-  @Test
-  void cutsTheBiasAndAdvisesPercentagesWhenItIsLarge() {
-    List<Observation> log = new ArrayList<>();
-    for (int week = 0; week < 12; week++) {
-      log.add(rated(7 * week, 100, 5, 6));
-      log.add(toFailure(7 * week, 100, 6));
-    }
-    RatingBias bias = RatingBias.of(log);
-    assertThat(bias.pairs()).as("the last ten").hasSize(10);
-    assertThat(bias.bias()).as("30/13, cut").isEqualTo(1);
-    assertThat(bias.advice()).contains("The ratings are off by more than a point: plan by percentages with a cap for now.");
-    assertThat(RatingBias.of(List.of()).advice()).isEmpty();
-  }
-
-  @Test
-  void measuresTheSpreadAsHipparchusDoes() {
-    double[] off = {1, -1, 0.5, 0, 2};
-    List<RatingBias.Pair> pairs = new ArrayList<>();
-    for (double each : off) {
-      pairs.add(new RatingBias.Pair(DAY, 2 + each, 2));
-    }
-    assertThat(new RatingBias(pairs).spread().orElseThrow())
-        .isCloseTo(new DescriptiveStatistics(off).getStandardDeviation(), within(1e-12));
-  }
-
-  // a mock of 200: 180 is 90 %, four reps; a single at 9 claimed one left where three were
-  @Test
-  void aMockContestRecalibratesTheLastFourWeeks() {
-    RatingBias bias = RatingBias.ofMockContest(kg(200), DAY.plusDays(30),
-        List.of(rated(1, 180, 1, 9), rated(2, 180, 1, 9), rated(40, 180, 1, 9)), RepMaxCurve.HOUSE);
-    assertThat(bias.pairs()).singleElement().satisfies(pair -> assertThat(pair.off()).isCloseTo(-2, within(1e-6)));
-  }
-
-  @Test
-  void untilABeginnersRatingsSteerOnlyTheFirstKeepsItsOwn() {
-    List<Observation> log = IntStream.range(0, 3)
-        .mapToObj(i -> Observation.of(DAY.plusWeeks(i), Mass.of("100", MassUnit.KG), 5, Rpe.of(7))).toList();
-    List<Observation> untested = RatingBias.steering(log, Level.BEGINNER, false, DAY.plusWeeks(3));
-    assertThat(untested).extracting(Observation::rpe).as("or there would be no number to begin with")
-        .containsExactly(Rpe.of(7), null, null);
-    assertThat(RatingBias.steering(log, Level.BEGINNER, true, DAY.plusWeeks(3))).extracting(Observation::rpe).containsOnlyNulls();
-    assertThat(RatingBias.steering(log, Level.INTERMEDIATE, false, DAY.plusWeeks(3))).isEqualTo(log);
-  }
-
-  @Test
-  void aBeginnersRatingsSteerNothingUntilEightWeeksStayWithinAPoint() {
-    List<RatingBias.Pair> good = new ArrayList<>();
-    for (int week = 0; week <= 9; week++) {
-      good.add(new RatingBias.Pair(DAY.plusWeeks(week), 2, 1.5));
-    }
-    assertThat(new RatingBias(good).steers(Level.BEGINNER, DAY.plusWeeks(9))).isTrue();
-    assertThat(new RatingBias(good.subList(5, 10)).steers(Level.BEGINNER, DAY.plusWeeks(9))).isFalse();
-    assertThat(new RatingBias(good.subList(5, 10)).steers(Level.INTERMEDIATE, DAY.plusWeeks(9))).isTrue();
-    good.set(8, new RatingBias.Pair(DAY.plusWeeks(8), 3, 1));
-    assertThat(new RatingBias(good).steers(Level.BEGINNER, DAY.plusWeeks(9))).isFalse();
   }
 
   @ParameterizedTest
@@ -240,76 +152,6 @@ class EvidenceTest {
     assertThat(MissedSingles.signOfSkill(single(0, 195, false), kg(200))).isTrue();
     assertThat(MissedSingles.signOfSkill(single(0, 196, false), kg(200))).isFalse();
     assertThat(MissedSingles.signOfSkill(single(0, 180, true), kg(200))).isFalse();
-  }
-
-  // singles at 10 say 100 throughout; ten reps at 80 stand where the curve has eight: the worked 442/550
-  @Test
-  void fitsAChartToTheMaxOfThatMorning() {
-    List<Observation> log = new ArrayList<>();
-    for (int i = 0; i < 6; i++) {
-      log.add(rated(4 * i, 100, 1, 10));
-      log.add(toFailure(4 * i + 2, 80, 10));
-    }
-    assertThat(ChartFitting.of(log, Level.ADVANCED, null, MassUnit.KG).stretch()).isCloseTo(0.8036, within(0.0001));
-    MaxTracker.Tested later = new MaxTracker.Tested(kg(150), DAY.plusDays(60));
-    assertThat(ChartFitting.of(log, Level.ADVANCED, later, MassUnit.KG).stretch()).as("a test to come is not known that morning")
-        .isCloseTo(0.8036, within(0.0001));
-    assertThat(ChartFitting.of(log.subList(1, 2), Level.ADVANCED, null, MassUnit.KG).sets()).as("no max known that morning").isEmpty();
-    assertThat(ChartFitting.of(List.of(rated(0, 90, 5, 8), toFailure(2, 80, 10)), Level.ADVANCED, null, MassUnit.KG).sets())
-        .as("seven reps to failure say the max too loosely").isEmpty();
-  }
-
-  // the limits themselves: seven days and 2.5 % apart, 28 days before a mock contest
-  @Test
-  void pairsAtTheLimitItself() {
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(7, 102.4, 9))).pairs()).hasSize(1);
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(7, 102.6, 9))).pairs()).isEmpty();
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 100, 7), toFailure(3, 100, 11))).pairs())
-        .as("the nearest in days").singleElement()
-        .satisfies(pair -> assertThat(pair.left()).isEqualTo(2));
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), toFailure(1, 102, 7), toFailure(1, 101, 11))).pairs())
-        .as("of one day the nearest in load").singleElement()
-        .satisfies(pair -> assertThat(pair.left()).isEqualTo(6));
-    assertThat(RatingBias.of(List.of(rated(0, 100, 5, 8), Observation.of(DAY, kg(100), 0, null).toFailure(true))).pairs())
-        .as("a miss tells of no reps").isEmpty();
-  }
-
-  @Test
-  void aMockContestLooksBackTwentyEightDays() {
-    for (int[] day : new int[][] {{0, 1}, {28, 1}, {29, 0}, {-1, 0}}) {
-      assertThat(RatingBias.ofMockContest(kg(200), DAY.plusDays(28), List.of(rated(28 - day[0], 160, 5, 8)), RepMaxCurve.HOUSE)
-          .pairs()).as("%s days before", day[0]).hasSize(day[1]);
-    }
-    assertThat(RatingBias.ofMockContest(kg(200), DAY, List.of(toFailure(0, 160, 9)), RepMaxCurve.HOUSE).pairs()).as("no rating").isEmpty();
-    assertThat(RatingBias.ofMockContest(kg(200), DAY, List.of(Observation.of(DAY, kg(160), 5, null)), RepMaxCurve.HOUSE).pairs()).isEmpty();
-  }
-
-  private static RatingBias off(double... off) {
-    return new RatingBias(IntStream.range(0, off.length).mapToObj(i -> new RatingBias.Pair(DAY.plusDays(i), off[i], 0)).toList());
-  }
-
-  @Test
-  void percentagesAreAdvisedFromMoreThanAPointOn() {
-    assertThat(off(1, 1, 1).advice()).isEmpty();
-    assertThat(off(1.1, 1.1, 1.1).advice()).isPresent();
-    assertThat(off(-1.1, -1.1, -1.1).advice()).isPresent();
-    assertThat(off(1.1, 1.1).advice()).as("two pairs are few").isEmpty();
-    // 0 and sqrt(2): a deviation of exactly 1
-    assertThat(off(0, Math.sqrt(2) - 1e-9).advice()).isEmpty();
-    assertThat(off(0, Math.sqrt(2) + 1e-9).advice()).isPresent();
-    assertThat(off(0.5).spread()).isEmpty();
-    assertThat(off(0.5, 0.5).spread()).hasValue(0);
-  }
-
-  @Test
-  void aBeginnersEightWeeksAndPointAreBothIncluded() {
-    LocalDate today = DAY.plusWeeks(8);
-    assertThat(off(1, 1).steers(Level.BEGINNER, today)).as("the first lies just eight weeks back").isTrue();
-    assertThat(off(1, 1).steers(Level.BEGINNER, today.minusDays(1))).isFalse();
-    assertThat(off(1, 1.1).steers(Level.BEGINNER, today)).isFalse();
-    assertThat(off(3, 1).steers(Level.BEGINNER, today.plusDays(1))).as("what is longer ago is forgiven").isTrue();
-    assertThat(off(3).steers(Level.BEGINNER, today.plusDays(1))).as("nothing recent").isFalse();
-    assertThat(off().steers(Level.INTERMEDIATE, today)).isTrue();
   }
 
   @Test

@@ -15,16 +15,22 @@ import org.yarbel.core.notation.Part;
 
 /**
  * The ways to go on when no rep was made of the set that back-offs hang on: another attempt 5 % lighter, or the planned
- * back-offs cut by 10 %. The 10 % are common practice, no source; the 5 % our own default.
+ * back-offs cut by 10 %. Of singles and maxes that nothing hangs on there is the other attempt alone, after a miss, and of a max that
+ * was made one 2.5 % heavier: each is a set of its own, and a miss stays in the log. The 10 % are common practice, no source; the
+ * other figures our own defaults.
  *
- * @param attempt the lighter attempt, logged behind the sets of its part, so that the miss stays; null where none is offered any
- *     more: after three of them, or once something that hangs on the set was lifted
- * @param cut what the sets that hang on it become, by their places
+ * @param attempt logged behind the sets of its part; null where none is offered any more: after three of them, or once something
+ *     that hangs on the set was lifted
+ * @param cut what the sets that hang on it become, by their places; empty where nothing does
+ * @param again whether the newest try of the part calls for another: it was missed, or a max that was made
+ * @param missed whether the newest try of the part was missed
  */
-public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Loading> cut) {
+public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Loading> cut, boolean again, boolean missed) {
   private static final double LIGHTER = 0.95;
+  private static final double HEAVIER = 1.025;
   private static final double CUT = 0.9;
   private static final int MOST_ATTEMPTS = 3;
+  private static final int MOST_OF_A_MAX = 9;
 
   public AfterMiss {
     cut = Map.copyOf(cut);
@@ -39,34 +45,64 @@ public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Load
   public static Optional<AfterMiss> of(Resolver.Request request) {
     Loadables loadables = request.loadables();
     int follows = firstBackOff(request.line().line().parts());
-    if (loadables == null || follows == 0) {
+    if (loadables == null) {
       return Optional.empty();
     }
     List<ResolvedSet> planned = Resolver.resolve(request.withWarmUp(null).withLogged(List.of())).sets();
+    if (follows == 0) {
+      return planned.stream().filter(AfterMiss::triedAgain).reduce((one, next) -> next)
+          .map(set -> new AfterMiss(attempt(request, planned, set, loadables), Map.of(), again(request, set), missed(request, set)));
+    }
     Optional<ResolvedSet> top = planned.stream().filter(set -> set.part() < follows && set.role() != Role.WARM && set.load() != null)
         .reduce((one, next) -> Objects.requireNonNull(next.load()).compareTo(Objects.requireNonNull(one.load())) > 0 ? next : one);
     Map<LoggedSet.Place, Loading> cut = new HashMap<>();
     planned.stream().filter(set -> set.part() >= follows && set.load() != null && needsTop(request, set.part())).forEach(set ->
         cut.put(new LoggedSet.Place(set.part(), set.set()), loadables.nearest(Objects.requireNonNull(set.load()).scaled(CUT))));
-    return top.map(set -> new AfterMiss(attempt(request, planned, set, loadables), cut));
+    return top.map(set -> new AfterMiss(attempt(request, planned, set, loadables), cut, again(request, set), missed(request, set)));
   }
 
-  /** Whether no rep was made of what back-offs hang on although it was tried: then the ways are to be shown. */
-  public static boolean due(ResolvedLine line) {
+  /** A single, or a max: what people try again. */
+  private static boolean triedAgain(ResolvedSet set) {
+    boolean single = set.role() == Role.STRAIGHT && set.reps() != null && set.reps() == 1;
+    return set.load() != null && set.tellsOfMax() && (single || set.role() == Role.MAX || set.role() == Role.BUILD);
+  }
+
+  /**
+   * Whether the ways are to be shown: no rep was made of what back-offs hang on although it was tried; where nothing hangs on it, the
+   * newest try of its part was missed, or it was a max that was made.
+   */
+  public boolean due(ResolvedLine line) {
+    return cut.isEmpty() ? attempt != null && again : noRepMade(line);
+  }
+
+  private static boolean noRepMade(ResolvedLine line) {
     return line.cautions().stream().anyMatch(caution -> caution.code().equals(Caution.Kind.NO_REP_MADE.code()));
+  }
+
+  private static Optional<LoggedSet> last(Resolver.Request request, int part) {
+    return request.logged().stream().filter(set -> set.part() == part).max(Comparator.comparingInt(LoggedSet::set));
+  }
+
+  private static boolean again(Resolver.Request request, ResolvedSet set) {
+    return missed(request, set) || set.role() == Role.MAX && last(request, set.part()).isPresent();
+  }
+
+  private static boolean missed(Resolver.Request request, ResolvedSet set) {
+    return last(request, set.part()).filter(last -> last.reps() == 0).isPresent();
   }
 
   private static @Nullable ResolvedSet attempt(Resolver.Request request, List<ResolvedSet> planned, ResolvedSet top, Loadables loadables) {
     int sets = (int) planned.stream().filter(set -> set.part() == top.part()).count();
-    Optional<LoggedSet> last = request.logged().stream().filter(set -> set.part() == top.part())
-        .max(Comparator.comparingInt(LoggedSet::set));
+    Optional<LoggedSet> last = last(request, top.part());
     int number = Math.max(sets, last.map(LoggedSet::set).orElse(0)) + 1;
     boolean goneOn = request.logged().stream().anyMatch(set -> set.part() > top.part());
-    if (goneOn || number > sets + MOST_ATTEMPTS) {
+    if (goneOn || number > sets + (top.role() == Role.MAX ? MOST_OF_A_MAX : MOST_ATTEMPTS)) {
       return null;
     }
     Mass tried = last.map(LoggedSet::load).orElse(Objects.requireNonNull(top.load()));
-    return top.asAttempt(number).withLoad(loadables.nearestBelow(tried.scaled(LIGHTER)), loadables.onBar());
+    boolean made = last.filter(set -> set.reps() > 0).isPresent();
+    return top.asAttempt(number).withLoad(made ? loadables.nearest(tried.scaled(HEAVIER)) : loadables.nearestBelow(tried.scaled(LIGHTER)),
+        loadables.onBar());
   }
 
   private static int firstBackOff(List<Part> parts) {

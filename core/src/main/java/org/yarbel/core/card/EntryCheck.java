@@ -24,8 +24,8 @@ public final class EntryCheck {
 
   private EntryCheck() {}
 
-  /** What was typed of a set; {@code reps} 0 for a miss. */
-  public record Typed(Mass load, int reps, @Nullable Rpe rpe, boolean flagged) {}
+  /** What was typed of a set; {@code reps} 0 for a miss, {@code easier} rated under 6. */
+  public record Typed(Mass load, int reps, @Nullable Rpe rpe, boolean easier, boolean flagged) {}
 
   /**
    * What was to be expected.
@@ -59,7 +59,8 @@ public final class EntryCheck {
     if (max == null || max.isZero() || typed.reps() < 1 || typed.reps() > MOST_RATED_REPS || !expected.asked().tellsOfMax()) {
       return Optional.empty();
     }
-    OptionalDouble share = expected.chart().fraction(typed.reps(), typed.rpe() == null ? Rpe.MAX.value() : typed.rpe().value());
+    Rpe unrated = typed.easier() ? Rpe.MIN : Rpe.MAX;
+    OptionalDouble share = expected.chart().fraction(typed.reps(), (typed.rpe() == null ? unrated : typed.rpe()).value());
     if (share.isEmpty()) {
       return Optional.empty();
     }
@@ -72,9 +73,13 @@ public final class EntryCheck {
       return Optional.empty();
     }
     Mass speaks = typed.load().scaled(1 / share.getAsDouble());
-    return Optional.of(new EntryDoubt.Doubt("Is that right? It speaks for a max of " + speaks.amountIn(typed.load().unit(), 0)
-        .toPlainString() + " "
-        + typed.load().unit() + ", " + Math.round(100 * Math.abs(off)) + " % " + (off < 0 ? "under" : "over") + " the "
-        + max.amountIn(typed.load().unit(), 0).toPlainString() + " expected." + (single ? " The back-offs follow it." : ""), null));
+    String under = Math.round(100 * Math.abs(off)) + " % " + (off < 0 ? "under" : "over");
+    return Optional.of(new EntryDoubt.Doubt("Is that right? It speaks for a max of " + (typed.easier() ? "over " : "")
+        + whole(speaks, typed) + " " + typed.load().unit() + ", " + under + " the " + whole(max, typed) + " expected."
+        + (single ? " The back-offs follow it." : ""), null));
+  }
+
+  private static String whole(Mass mass, Typed typed) {
+    return mass.amountIn(typed.load().unit(), 0).toPlainString();
   }
 }

@@ -1,5 +1,6 @@
 package org.yarbel.core.card;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.ParsedLine;
+import org.yarbel.core.track.Standing;
 
 /**
  * What a lifter's lines are worked out with: their numbers, body mass and unit, and the kit of the place. {@link
@@ -41,13 +43,23 @@ public record LifterContext(
    * @param ratio to the parent, learned from the log; null where the catalogue's default holds
    * @param chart the effort chart, the lifter's own where there are sets enough for one
    * @param level in this lift; null when nobody said
+   * @param tracked where its tracker stands; null where nothing is known
    */
-  public record Known(MaxNumbers numbers, Basis basis, Lift.@Nullable Ratio ratio, EffortChart chart, @Nullable Level level) {
+  public record Known(MaxNumbers numbers, Basis basis, Lift.@Nullable Ratio ratio, EffortChart chart, @Nullable Level level,
+      @Nullable Tracked tracked) {
+    /** Without a tracker. */
+    public Known(MaxNumbers numbers, Basis basis, Lift.@Nullable Ratio ratio, EffortChart chart, @Nullable Level level) {
+      this(numbers, basis, ratio, chart, level, null);
+    }
+
     /** Nothing but numbers and their basis. */
     public static Known of(MaxNumbers numbers, Basis basis) {
       return new Known(numbers, basis, null, EffortChart.HOUSE, null);
     }
   }
+
+  /** Where the tracker of a lift stands, and the day that is today. */
+  public record Tracked(Standing standing, LocalDate today) {}
 
   /** What loads a lift, and all its totals. */
   public interface Loads {
@@ -148,6 +160,22 @@ public record LifterContext(
     return numbers(lift).of(basis(lift));
   }
 
+  /** Where the tracker of a lift stands; empty where it has none of its own. */
+  public Optional<Tracked> tracked(Lift lift) {
+    return Optional.ofNullable(known.get(unaided(lift).key())).map(Known::tracked);
+  }
+
+  /** The max to expect on a day to come where the lift goes on being trained; else the max as it is known. Null for none. */
+  public @Nullable Mass expected(Lift lift, LocalDate day) {
+    return tracked(lift).filter(tracked -> day.isAfter(tracked.today()) && !tracked.standing().day().isAfter(day))
+        .map(tracked -> tracked.standing().ahead(later(tracked), day).max(unit).max()).orElseGet(() -> numbers(lift).best());
+  }
+
+  private static LocalDate later(Tracked tracked) {
+    LocalDate known = tracked.standing().day();
+    return known.isAfter(tracked.today()) ? known : tracked.today();
+  }
+
   /** What the loads of a lift are drawn against: its own max, of a partial that of the whole lift. */
   public @Nullable Mass drawnAgainst(Lift lift) {
     Lift whole = lift;
@@ -195,7 +223,8 @@ public record LifterContext(
       return this;
     }
     Map<String, Known> all = new HashMap<>(known);
-    all.put(lift.key(), new Known(own.numbers().withTraining(training), own.basis(), own.ratio(), own.chart(), own.level()));
+    all.put(lift.key(), new Known(own.numbers().withTraining(training), own.basis(), own.ratio(), own.chart(), own.level(),
+        own.tracked()));
     return new LifterContext(unit, bodyMass, all, ramp, lifts, kit);
   }
 }

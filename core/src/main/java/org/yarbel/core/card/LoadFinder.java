@@ -167,10 +167,17 @@ final class LoadFinder implements Load.Visitor<Target> {
     return new Target(exact, of.scaled(low / 100), of.scaled(to.doubleValue() / 100), exact, onBar, source);
   }
 
+  /** Today's max once a top set is made: as the tracker has it, else what the set speaks for by itself. Null before. */
+  private @Nullable Mass today() {
+    Progress.Entry top = progress.heaviestLogged(number);
+    Mass tracked = request.numbers().today();
+    return top != null && tracked != null ? tracked : progress.today(top);
+  }
+
   @Override
   public Target percent(Load.Percent load) {
     Basis basis = load.basis() == null ? request.basis() : load.basis();
-    Mass of = basis == Basis.TODAY ? progress.today(progress.heaviestLogged(number)) : null;
+    Mass of = basis == Basis.TODAY ? today() : null;
     if (of == null) {
       basis = basis == Basis.TODAY ? request.basis() : basis;
       of = numberOf(basis, load.lift());

@@ -14,9 +14,10 @@ import org.yarbel.core.notation.Basis;
  * @param training a set share of the estimated one
  * @param goal of a date to come
  * @param origins where they come from
+ * @param today today's max, as the tracker has it once sets of the day are logged
  */
 public record MaxNumbers(
-    @Nullable Mass tested, @Nullable Mass estimated, @Nullable Mass training, @Nullable Mass goal, Origins origins) {
+    @Nullable Mass tested, @Nullable Mass estimated, @Nullable Mass training, @Nullable Mass goal, Origins origins, @Nullable Mass today) {
   /**
    * Where the numbers come from; null for what is not known.
    *
@@ -48,7 +49,7 @@ public record MaxNumbers(
 
   /** Numbers of which nobody says where they come from. */
   public MaxNumbers(@Nullable Mass tested, @Nullable Mass estimated, @Nullable Mass training, @Nullable Mass goal) {
-    this(tested, estimated, training, goal, Origins.UNKNOWN);
+    this(tested, estimated, training, goal, Origins.UNKNOWN, null);
   }
 
   /** Nothing known. */
@@ -88,17 +89,22 @@ public record MaxNumbers(
    */
   public MaxNumbers withEstimate(Mass estimate, String of) {
     return new MaxNumbers(tested, estimate, training == null ? trainingFrom(estimate) : training, goal,
-        new Origins(origins.testedOn(), origins.estimatedOn(), origins.goalOn(), of));
+        new Origins(origins.testedOn(), origins.estimatedOn(), origins.goalOn(), of), today);
   }
 
   /** The same with where they come from. */
   public MaxNumbers from(Origins other) {
-    return new MaxNumbers(tested, estimated, training, goal, other);
+    return new MaxNumbers(tested, estimated, training, goal, other, today);
   }
 
   /** The same with another training max. */
   public MaxNumbers withTraining(Mass other) {
-    return new MaxNumbers(tested, estimated, other, goal, origins);
+    return new MaxNumbers(tested, estimated, other, goal, origins, today);
+  }
+
+  /** The same with today's max. */
+  public MaxNumbers withToday(Mass max) {
+    return new MaxNumbers(tested, estimated, training, goal, origins, max);
   }
 
   /** The max as it is best known: estimated, else tested; null when neither is. */
@@ -106,14 +112,14 @@ public record MaxNumbers(
     return estimated != null ? estimated : tested;
   }
 
-  /** The number a basis names; null when it is unknown. Today's max is no kept number: null. */
+  /** The number a basis names; null when it is unknown. */
   public @Nullable Mass of(Basis basis) {
     return switch (basis) {
       case TESTED -> tested;
       case ESTIMATED -> estimated;
       case TRAINING -> training;
       case GOAL -> goal;
-      case TODAY -> null;
+      case TODAY -> today;
     };
   }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Basis;
 
 /**
  * A line worked out for a lifter.
@@ -48,6 +49,30 @@ public record ResolvedLine(
     return with(sets.stream().filter(set -> byPlace.containsKey(new LoggedSet.Place(set.part(), set.set())))
         .map(set -> set.load() != null ? set
         : set.asLogged(Objects.requireNonNull(byPlace.get(new LoggedSet.Place(set.part(), set.set()))), null, set.ends())).toList());
+  }
+
+  /** Whether the load of a set moves with the estimated max: a share of it, a chart's load from it, or what hangs on such a set. */
+  public boolean followsTheEstimate(ResolvedSet set) {
+    LoadSource source = set.source();
+    if (source instanceof LoadSource.Share share) {
+      return follows(share.of());
+    }
+    if (source instanceof LoadSource.ByChart byChart) {
+      return follows(byChart.of());
+    }
+    if (source instanceof LoadSource.Drop drop) {
+      return hangs(drop.from());
+    }
+    return source instanceof LoadSource.ShareOfSet part && hangs(part.of());
+  }
+
+  private static boolean follows(LoadSource.Number number) {
+    return number.lift() == null && number.basis() != Basis.GOAL && number.basis() != Basis.TESTED;
+  }
+
+  private boolean hangs(LoadSource.Set on) {
+    return sets.stream().filter(set -> on.place().equals(new LoggedSet.Place(set.part(), set.set()))).findFirst()
+        .filter(this::followsTheEstimate).isPresent();
   }
 
   private ResolvedLine with(List<ResolvedSet> others) {

@@ -94,15 +94,6 @@ public record ResolvedSet(
     };
   }
 
-  /**
-   * Whether it went on until nothing was left, by what it was rated: an open set without a cap that was rated 10. A set that
-   * was to stop at an RPE, or at a drop of speed, ended there.
-   */
-  public boolean toFailure(@Nullable Rpe rated) {
-    boolean open = role == Role.OPEN || role == Role.PLUS;
-    return open && STOPS_BY_FORM.equals(stop) && Rpe.MAX.equals(rated);
-  }
-
   /** A name for the set within its line: {@code 2.1}. */
   public String place() {
     return part + "." + set;

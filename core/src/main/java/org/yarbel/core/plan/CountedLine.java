@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.RampStep;
+import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Catalogue;
@@ -24,7 +25,19 @@ public record CountedLine(long id, LocalDate day, SlotKind kind, Lift lift, Lift
   private static final double LIGHT_PERCENT = 70;
   private static final double LIGHT_RPE = 6;
 
-  /** Counts a line. */
+  /**
+   * Counts a line of a lifter. On a day to come a load that does not follow the estimate, such as one of the goal or one that was
+   * written, is a share of the max to expect by then.
+   */
+  public static CountedLine of(long id, LocalDate day, SlotKind kind, Lift lift, ResolvedLine resolved, LifterContext context) {
+    Mass now = context.numbers(lift).best();
+    Mass expected = context.expected(lift, day);
+    EffortChart chart = context.chart(lift);
+    return new CountedLine(id, day, kind, lift, context.lifts().family(lift), resolved, now, chart, resolved.sets().stream()
+        .map(set -> CountedSet.of(set, resolved.followsTheEstimate(set) ? now : expected, chart)).toList());
+  }
+
+  /** Counts a line by one number. */
   public static CountedLine of(long id, LocalDate day, SlotKind kind, Lift lift, ResolvedLine resolved, @Nullable Mass estimate,
       EffortChart chart, Catalogue lifts) {
     return new CountedLine(id, day, kind, lift, lifts.family(lift), resolved, estimate, chart,

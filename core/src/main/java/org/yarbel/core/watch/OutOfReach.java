@@ -7,7 +7,7 @@ import org.yarbel.core.notation.Part;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.CountedSet;
 
-/** A load written by hand that the numbers of today make absurd. */
+/** A load written by hand that is absurd beside the max to expect that day. */
 final class OutOfReach implements Check {
   private static final double NOTHING = 20;
 
@@ -42,11 +42,11 @@ final class OutOfReach implements Check {
       // what is only foreseen shows where the line is likely to end: another check says so
       if (top >= week.of(Threshold.OUT_OF_REACH) && !line.forecast()) {
         findings.add(at(Severity.STOP, counted, Words.number(top)
-            + " % of today's estimate: nobody lifts that for sets. The numbers changed since it was written, or it was meant "
+            + " % of the max to expect that day: nobody lifts that for sets. The numbers changed since it was written, or it was meant "
             + "otherwise.", null));
       } else if (top < NOTHING) {
         findings.add(at(Severity.DOUBT, counted, Words.number(top)
-            + " % of today's estimate is nothing: was another lift meant, or another number?", null));
+            + " % of the max to expect that day is nothing: was another lift meant, or another number?", null));
       }
     }
     return findings;

@@ -74,10 +74,10 @@ final class ToFailure implements Check {
   /** What is still a forecast is no plan to mend: it shows where the line is likely to end. */
   private Finding foreseen(CountedLine counted, CountedSet set) {
     return at(Severity.NOTE, counted, "The forecast comes to " + Words.number(set.reps()) + " reps at " + Words.number(set.percent())
-        + " % of today's estimate, failure by the chart: a stall is likely here unless the max grows until then.", null);
+        + " % of the max to expect by then, failure by the chart: a stall is likely here.", null);
   }
 
-  /** Shares of a goal take for granted that the max grows on the way: today's judges none of the weeks to come. */
+  /** Shares of a goal take for granted that the max grows on the way by more than is usual: it judges none of the weeks to come. */
   private static boolean ofTheGoal(WatchedWeek week, WatchedLine line, Part part) {
     return line.byMethod() && week.monday().isAfter(week.around().today()) && part.load() instanceof Load.Percent percent
         && percent.basis() == Basis.GOAL;

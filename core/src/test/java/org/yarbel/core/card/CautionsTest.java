@@ -12,7 +12,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.yarbel.core.effort.EffortChart;
-import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.Kit;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.PlateStock;
@@ -133,15 +132,6 @@ class CautionsTest {
     Loadables little = Loadables.of(new Kit(kg("20"), kg("0"), new PlateStock(MassUnit.KG, List.of(new PlateStock.Pairs(kg("25"), 1)))));
     Map.of("1x5 20kg", "", "1x5 10kg", "under-bar", "1x5 70kg", "", "1x5 80kg", "beyond-stock").forEach((line, code) ->
         assertThat(codes(Resolver.resolve(request(line, Movement.SQUAT, null, little)).cautions())).as(line).isEqualTo(code));
-  }
-
-  /** An open set that ended by itself and was rated 10 went to failure; one with a cap ended at the cap. */
-  @ParameterizedTest
-  @CsvSource({"1xAMRAP 70%,10,true", "1xAMRAP 70%,9.5,false", "1xAMRAP 70% cap @9,10,false", "1x5+ 70%,10,true", "1x5 70%,10,false"})
-  void toFailureIsAnOpenSetWithoutACapRatedTen(String line, double rated, boolean failure) {
-    ResolvedSet set = Resolver.resolve(request(line, Movement.SQUAT, null)).sets().get(0);
-    assertThat(set.toFailure(Rpe.of(rated))).isEqualTo(failure);
-    assertThat(set.toFailure(null)).isFalse();
   }
 
   /** Our own bounds of a training max: 50 to 95 % of the estimate; by default 90 %. */

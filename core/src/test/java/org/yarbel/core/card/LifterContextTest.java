@@ -1,10 +1,13 @@
 package org.yarbel.core.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -20,6 +23,11 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.CountedLine;
+import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.track.Standing;
+import org.yarbel.core.track.TestedMax;
+import org.yarbel.core.track.Tracker;
 
 /** What a lifter's lines are worked out with, from a kit with two bars, one of them kept for the squat. */
 class LifterContextTest {
@@ -135,5 +143,38 @@ class LifterContextTest {
       assertThat(new SessionResolver(context).alone(PlannedLine.of(lift("squat"), line.getKey())).line().cautions().stream()
           .anyMatch(caution -> caution.code().equals("bands-differ"))).as(line.getKey()).isEqualTo(line.getValue());
     }
+  }
+
+  @Test
+  void aDayToComeIsJudgedByTheMaxToExpectThen() {
+    LocalDate today = LocalDate.of(2026, 3, 16);
+    Tracker tracker = new Tracker(Level.INTERMEDIATE, new TestedMax(kg("200"), today.minusDays(14)));
+    Standing standing = Objects.requireNonNull(tracker.run(List.of(), MassUnit.KG).standing());
+    LifterContext.Known tracked = new LifterContext.Known(new MaxNumbers(null, kg("202"), null, null), Basis.ESTIMATED, null,
+        EffortChart.HOUSE, Level.INTERMEDIATE, new LifterContext.Tracked(standing, today));
+    LifterContext context = context(Map.of("squat", tracked, "bench", known("140", Basis.ESTIMATED, null)));
+    assertThat(context.expected(lift("squat"), today)).as("today, as it is known").isEqualTo(kg("202"));
+    assertThat(context.expected(lift("squat"), today.minusDays(1))).isEqualTo(kg("202"));
+    Mass later = context.expected(lift("squat"), today.plusWeeks(8));
+    // 201.2 with 70 days of 0.00035
+    assertThat(later.nanograms() / 1e12).isCloseTo(201.2007 * Math.exp(70 * 0.00035), within(0.1));
+    assertThat(context.expected(lift("bench"), today.plusWeeks(8))).as("nothing is tracked").isEqualTo(kg("140"));
+    assertThat(context.expected(lift("deadlift"), today)).isNull();
+    assertThat(context.tracked(lift("squat"))).isPresent();
+
+    CountedLine written = counted(context, today.plusWeeks(8), "3x5 150kg");
+    assertThat(written.topPercent()).as("what was written is a share of what is to be expected").isCloseTo(100 * 150 / 206.2, within(0.1));
+    assertThat(counted(context, today, "3x5 150kg").topPercent()).isCloseTo(100 * 150 / 202.0, within(0.01));
+    for (String follows : List.of("3x5 75%", "3x5 @8", "1x1 @8; 3x4 -15%", "1x1 @8; 3x4 80% top")) {
+      assertThat(counted(context, today.plusWeeks(8), follows).topPercent()).as("%s follows the estimate", follows)
+          .isEqualTo(counted(context, today, follows).topPercent());
+    }
+    CountedLine hangs = counted(context, today.plusWeeks(8), "1x1 180kg; 3x4 -15%");
+    assertThat(hangs.sets().get(1).percent()).as("hangs on what was written").isCloseTo(100 * 152.5 / 206.2, within(0.2));
+  }
+
+  private static CountedLine counted(LifterContext context, LocalDate day, String work) {
+    ResolvedLine line = new SessionResolver(context).alone(PlannedLine.of(lift("squat"), work)).line();
+    return CountedLine.of(1, day, SlotKind.MAIN, lift("squat"), Objects.requireNonNull(line), context);
   }
 }

@@ -19,7 +19,7 @@ class LoadSourceTest {
   private static final LocalDate TESTED = LocalDate.of(2025, 12, 6);
   private static final LocalDate SEEN = LocalDate.of(2026, 3, 2);
   private static final MaxNumbers NUMBERS = new MaxNumbers(kg("195"), kg("200"), kg("180"), kg("210"),
-      new MaxNumbers.Origins(TESTED, SEEN, null, null));
+      new MaxNumbers.Origins(TESTED, SEEN, null, null), null);
 
   private static Mass kg(String amount) {
     return Mass.of(amount, MassUnit.KG);

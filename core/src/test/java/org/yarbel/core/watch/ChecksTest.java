@@ -273,7 +273,7 @@ class ChecksTest {
       assertThat(finding.severity()).isEqualTo(Severity.NOTE);
       assertThat(finding.mend()).isNull();
     });
-    assertThat(found.get(0).sentence()).startsWith("The forecast comes to 5 reps at 92.5 % of today's estimate")
+    assertThat(found.get(0).sentence()).startsWith("The forecast comes to 5 reps at 92.5 % of the max to expect")
         .contains("a stall is likely");
   }
 
@@ -331,9 +331,9 @@ class ChecksTest {
   @Test
   void seesALoadThatNewNumbersMakeAbsurd() {
     weeks.maxes.put("squat", kg("120"));
-    assertThat(said("out-of-reach", "Mon main squat 3x5 140kg")).startsWith("116.7 % of today's estimate");
+    assertThat(said("out-of-reach", "Mon main squat 3x5 140kg")).startsWith("116.7 % of the max to expect");
     assertThat(weeks.find("out-of-reach", "Mon main squat 3x5 100kg")).isEmpty();
-    assertThat(said("out-of-reach", "Mon main squat 3x5 20kg")).contains("16.7 % of today's estimate is nothing");
+    assertThat(said("out-of-reach", "Mon main squat 3x5 20kg")).contains("16.7 % of the max to expect that day is nothing");
   }
 
   @Test

@@ -13,8 +13,10 @@ final class DemoDates {
       "update training_session set day = day + 7 * :weeks where club_id = :club",
       "update logged_set set day = day + 7 * :weeks, logged_at = logged_at + make_interval(weeks => :weeks) where club_id = :club",
       "update tracked_point set day = day + 7 * :weeks where club_id = :club",
-      "update lift_numbers set tested_on = tested_on + 7 * :weeks, goal_on = goal_on + 7 * :weeks, "
-          + "estimate_on = estimate_on + 7 * :weeks, last_trained = last_trained + 7 * :weeks where club_id = :club",
+      "update lift_numbers set tested_on = tested_on + 7 * :weeks, goal_on = goal_on + 7 * :weeks where club_id = :club",
+      "update lift_numbers set standing[2] = standing[2] + 7 * :weeks, standing[4] = standing[4] + 7 * :weeks where club_id = :club "
+          + "and standing is not null",
+      "update standing_before set numbers[2] = numbers[2] + 7 * :weeks, numbers[4] = numbers[4] + 7 * :weeks where club_id = :club",
       "update progression set starts_on = starts_on + 7 * :weeks, ends_on = ends_on + 7 * :weeks, contest_on = contest_on + 7 * "
           + ":weeks where club_id = :club",
       "update contest set day = day + 7 * :weeks where club_id = :club and day is not null",

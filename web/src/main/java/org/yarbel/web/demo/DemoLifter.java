@@ -2,9 +2,12 @@ package org.yarbel.web.demo;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.jspecify.annotations.Nullable;
@@ -17,8 +20,11 @@ import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.sim.SimulatedLifter;
-import org.yarbel.core.track.MaxTracker;
+import org.yarbel.core.sim.Traits;
 import org.yarbel.core.track.Observation;
+import org.yarbel.core.track.Standing;
+import org.yarbel.core.track.Track;
+import org.yarbel.core.track.Tracker;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.club.Places;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -37,7 +43,9 @@ final class DemoLifter {
   /** Of its own, so that times of carries change nothing of what is lifted. */
   private final RandomGenerator times;
   private final Map<String, SimulatedLifter> bodies = new HashMap<>();
-  private final Map<String, List<Observation>> history = new HashMap<>();
+  /** What was lifted of each lift since its numbers were last worked out. */
+  private final Map<String, List<Observation>> news = new HashMap<>();
+  private final Set<String> lifted = new HashSet<>();
   private final Map<String, LiftNumbers> known = new HashMap<>();
   private final Map<String, Mass> last = new HashMap<>();
   private final Lifter lifter;
@@ -82,9 +90,15 @@ final class DemoLifter {
     return known;
   }
 
-  /** What was lifted of each lift. */
-  Map<String, List<Observation>> history() {
-    return history;
+  /** The lifts of which anything was lifted. */
+  Set<String> lifted() {
+    return lifted;
+  }
+
+  /** Takes in what was lifted of a lift. */
+  void lifted(String lift, Observation set) {
+    lifted.add(lift);
+    news.computeIfAbsent(lift, key -> new ArrayList<>()).add(set);
   }
 
   /** The last load made of each lift. */
@@ -98,7 +112,7 @@ final class DemoLifter {
 
   /** What they can in truth, and gain in a week. */
   void can(String lift, String truth, double gainPerWeek) {
-    bodies.put(lift, new SimulatedLifter(new SimulatedLifter.Traits(mass(truth), gainPerWeek / 700, 0.012, -0.1, 0.35), random));
+    bodies.put(lift, new SimulatedLifter(Traits.steady(mass(truth), gainPerWeek / 700, 0.012, 0.1, 0.35), random));
   }
 
   void startDay(LocalDate day) {
@@ -110,12 +124,26 @@ final class DemoLifter {
   LifterContext context(LocalDate day, Places places) {
     Map<String, LifterContext.Known> maxes = new HashMap<>();
     known.forEach((lift, own) -> {
-      own.track(new MaxTracker(own.level(), own.testedForTracking()).run(history.getOrDefault(lift, List.of()), program.unit()).standing());
+      track(lift, own);
       maxes.put(lift, LifterContexts.known(own, program.unit(), day));
     });
     Catalogue lifts = Catalogue.standard();
     return new LifterContext(program.unit(), mass(program.bodyMass()), maxes, lifter.ramp(), lifts,
         LifterContext.Loads.of(places.kit(place), lifts, program.unit(), places::loadables));
+  }
+
+  private void track(String lift, LiftNumbers own) {
+    List<Observation> since = news.getOrDefault(lift, List.of());
+    Standing from = own.standing().orElse(null);
+    if (from != null && since.isEmpty()) {
+      return;
+    }
+    Tracker tracker = new Tracker(own.level(), own.testedForTracking());
+    Track track = from == null ? tracker.run(since, program.unit()) : tracker.goOn(from, since, program.unit());
+    own.track(track);
+    if (track.standing() != null) {
+      news.remove(lift);
+    }
   }
 
   /** What becomes of a set. */
@@ -124,14 +152,18 @@ final class DemoLifter {
     SimulatedLifter body = bodies.get(parent(lift));
     boolean open = asked.role() == Role.OPEN || asked.role() == Role.PLUS;
     if (asked.role() == Role.HOLD || asked.role() == Role.CARRY) {
-      return new SimulatedLifter.Outcome(1, null);
+      return unrated(1);
     }
     if (body == null || !lift.onBar() || !asked.tellsOfMax()) {
-      return new SimulatedLifter.Outcome(reps, null);
+      return unrated(reps);
     }
     Mass felt = lift.powerlift() ? load : load.scaled(1 / 0.9);
     SimulatedLifter.Outcome outcome = body.lift(felt, reps, open);
-    return lift.powerlift() || random.nextInt(3) > 0 ? outcome : new SimulatedLifter.Outcome(outcome.reps(), null);
+    return lift.powerlift() || random.nextInt(3) > 0 ? outcome : unrated(outcome.reps());
+  }
+
+  private static SimulatedLifter.Outcome unrated(int reps) {
+    return new SimulatedLifter.Outcome(reps, null, false, false);
   }
 
   private int reps(ResolvedSet asked) {

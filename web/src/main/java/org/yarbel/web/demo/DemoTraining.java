@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.PlannedLine;
@@ -72,8 +73,8 @@ class DemoTraining {
       forget.run();
     }
     log.flush();
-    one.history().keySet().forEach(lift -> tracking.rerun(one.lifter(), lift));
-    one.known().keySet().stream().filter(lift -> !one.history().containsKey(lift)).forEach(lift -> tracking.rerun(one.lifter(), lift));
+    one.lifted().forEach(lift -> tracking.rerun(one.lifter(), lift));
+    one.known().keySet().stream().filter(lift -> !one.lifted().contains(lift)).forEach(lift -> tracking.rerun(one.lifter(), lift));
     programs.write(one.lifter(), one.context(one.today(), places), one.today(), Programs.WEEKS_AHEAD);
   }
 
@@ -158,11 +159,11 @@ class DemoTraining {
   private void write(DemoLifter one, LoggedSetRow row, ResolvedSet asked, DemoDone done) {
     UUID key = new UUID(one.random().nextLong(), one.random().nextLong());
     Integer centimetres = asked.distance() == null ? null : Integer.valueOf(asked.distance().metres().movePointRight(2).intValue());
-    Entry entry = new Entry(key, row.line(), place(asked), 1, -1, done.load(), done.outcome().reps(), done.outcome().rpe(), done.flagged(),
-        one.tenths(asked), centimetres, null);
-    row.write(entry, false, asked, asked.tellsOfMax(), done.at());
+    Entry entry = new Entry(key, row.line(), place(asked), 1, -1, done.load(), done.outcome().reps(), done.outcome().rpe(),
+        done.outcome().easier(), done.flagged(), one.tenths(asked), centimetres, null, done.outcome().failed() ? HowEnded.COULD_NOT : null);
+    row.write(entry, asked, asked.tellsOfMax(), done.at());
     log.save(row);
-    one.history().computeIfAbsent(row.lift(), lift -> new ArrayList<>()).add(row.observation());
+    one.lifted(row.lift(), row.observation());
     if (done.outcome().reps() > 0) {
       one.last().put(row.lift(), done.load());
     }

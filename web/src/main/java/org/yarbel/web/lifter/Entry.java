@@ -1,12 +1,11 @@
 package org.yarbel.web.lifter;
 
 import java.time.LocalDate;
-import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
+import org.yarbel.core.track.TestedMax;
 
 /**
  * A number a lift begins with: a tested max, or a recent set.
@@ -19,17 +18,18 @@ record Entry(Observation set, boolean tested) {
     return new Entry(Observation.of(day, load, 1, null), true);
   }
 
-  static Entry of(Mass load, int reps, @Nullable Rpe rpe, LocalDate day) {
-    return new Entry(Observation.of(day, load, reps, rpe).toFailure(rpe == null), false);
+  static Entry of(Observation set) {
+    return new Entry(set, false);
   }
 
-  /** The max it speaks for. */
+  /** The max it speaks for, or speaks for at the least. */
   Mass max() {
-    Rpe rpe = set.rpe() == null ? Rpe.MAX : set.rpe();
+    Rpe unrated = set.is(Observation.Trait.EASIER) ? Rpe.MIN : Rpe.MAX;
+    Rpe rpe = set.rpe() == null ? unrated : set.rpe();
     return tested ? set.load() : EffortChart.HOUSE.oneRepMax(set.load(), set.reps(), rpe.value());
   }
 
-  MaxTracker.Tested test() {
-    return new MaxTracker.Tested(set.load(), set.date());
+  TestedMax test() {
+    return new TestedMax(set.load(), set.date());
   }
 }

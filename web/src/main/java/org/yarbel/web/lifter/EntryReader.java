@@ -9,6 +9,7 @@ import org.yarbel.core.effort.RepMaxCurve;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.track.Observation;
 import org.yarbel.web.form.Typed;
 
 /** Reads a load, its reps, how hard it was and its day. */
@@ -19,14 +20,33 @@ final class EntryReader {
   /** One way. */
   record How(String key, String word) {}
 
+  private static final int MOST_RATED_REPS = 10;
+  private static final String FAILURE = "failure";
+  private static final String EASIER = "easier";
+
   // rising, so that the keys @ and 8 find @8 before @8.5
   private static List<How> how() {
-    List<How> all = new ArrayList<>(List.of(new How("tested", "tested max"), new How("failure", "to failure")));
+    List<How> all = new ArrayList<>(List.of(new How("tested", "tested max"), new How(FAILURE, "to failure"),
+        new How(EASIER, "easier than @" + Rpe.MIN)));
     for (int halves = Rpe.MIN.halves(); halves <= Rpe.MAX.halves(); halves++) {
       Rpe rpe = new Rpe(halves);
       all.add(new How(rpe.toString(), "@" + rpe));
     }
     return List.copyOf(all);
+  }
+
+  /** How hard a told set was, as its field says it. */
+  static String how(Observation set) {
+    if (set.is(Observation.Trait.EASIER)) {
+      return EASIER;
+    }
+    return set.rpe() == null ? FAILURE : set.rpe().toString();
+  }
+
+  /** The same in words behind a set. */
+  static String words(Observation set) {
+    String how = how(set);
+    return HOW.stream().filter(one -> one.key().equals(how)).findFirst().map(How::word).orElse("@" + how);
   }
 
   private final Typed typed;
@@ -68,17 +88,20 @@ final class EntryReader {
     if (how.equals("tested")) {
       return load == null || day == null ? null : Entry.tested(load, day);
     }
-    Rpe rpe = how.equals("failure") ? null : typed.rpe("how" + suffix);
+    boolean unrated = how.equals(FAILURE) || how.equals(EASIER);
+    Rpe rpe = unrated ? null : typed.rpe("how" + suffix);
     Integer reps = typed.whole("reps" + suffix, "The reps", 1, 15);
     if (typed.empty("reps" + suffix)) {
       typed.wrong("reps" + suffix, "Write the reps, too.");
     }
-    if (reps != null && rpe != null && (reps > 10 || EffortChart.repsToFailure(reps, rpe.value()) > RepMaxCurve.MAX_REPS_TO_FAILURE)) {
+    boolean far = rpe != null && reps != null && EffortChart.repsToFailure(reps, rpe.value()) > RepMaxCurve.MAX_REPS_TO_FAILURE;
+    if (reps != null && !how.equals(FAILURE) && (reps > MOST_RATED_REPS || far)) {
       typed.wrong("reps" + suffix, "A rated set of more than ten reps says too little about the max; ten or fewer do, or a set "
           + "to failure.");
       return null;
     }
-    return load == null || reps == null || day == null || !how.equals("failure") && rpe == null ? null
-        : Entry.of(load, reps, rpe, day);
+    return load == null || reps == null || day == null || !unrated && rpe == null ? null
+        : Entry.of(Observation.of(day, load, reps, rpe).with(Observation.Trait.EASIER, how.equals(EASIER))
+            .with(Observation.Trait.FAILED, how.equals(FAILURE)));
   }
 }

@@ -9,14 +9,16 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.effort.EffortChart;
-import org.yarbel.core.effort.PersonalChart;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
-import org.yarbel.core.track.MaxTracker;
-import org.yarbel.core.track.RatingBias;
+import org.yarbel.core.track.Estimate;
+import org.yarbel.core.track.Outlook;
+import org.yarbel.core.track.Standing;
+import org.yarbel.core.track.TestedMax;
+import org.yarbel.core.track.Track;
 import org.yarbel.core.track.VariationRatio;
 import org.yarbel.web.club.ClubRow;
 
@@ -46,22 +48,17 @@ public class LiftNumbers extends ClubRow {
   private @Nullable MassUnit goalUnit;
 
   private @Nullable LocalDate goalOn;
-  private @Nullable Long estimateNg;
-  private @Nullable Long sdNg;
-  private @Nullable LocalDate estimateOn;
-  private @Nullable LocalDate lastTrained;
+  private double @Nullable [] standing;
+  private int setsThatDay;
+  private int trackedWith;
+  private @Nullable Long beforeNg;
+  private @Nullable LocalDate beforeOn;
   private @Nullable Long heaviestNg;
-  private @Nullable String checkpoint;
-  private double layoffDrop;
   private int trainingPercent = DEFAULT_TRAINING_PERCENT;
   private @Nullable Long trainingNg;
   private @Nullable Double ratio;
   private @Nullable Double ratioSd;
   private int ratioExposures;
-  private @Nullable Double chartStretch;
-  private int chartSets;
-  private @Nullable Double ratingBias;
-  private int ratingPairs;
   private boolean listed;
   @Version private int version;
 
@@ -127,19 +124,37 @@ public class LiftNumbers extends ClubRow {
 
   /** The day of the newest log, or test, that the estimate knows. */
   public @Nullable LocalDate estimateOn() {
-    return estimateOn;
+    return standing().map(Standing::day).orElse(null);
   }
 
   /** The tracked max as of a day: without training it grows less sure, and falls after two weeks. */
-  public MaxTracker.@Nullable Estimate estimate(MassUnit unit, LocalDate on) {
-    return standing(unit).map(standing -> standing.on(on)).orElse(null);
+  public @Nullable Estimate estimate(MassUnit unit, LocalDate on) {
+    return outlook(on).map(outlook -> outlook.max(unit)).orElse(null);
   }
 
   /** Where the tracker stands after the newest log; empty while nothing is known. */
-  public Optional<MaxTracker.Standing> standing(MassUnit unit) {
-    return estimateNg == null || sdNg == null || estimateOn == null ? Optional.empty()
-        : Optional.of(new MaxTracker.Standing(level, estimateOn,
-            new MaxTracker.Estimate(Mass.ofNanograms(estimateNg, unit), Mass.ofNanograms(sdNg, unit)), lastTrained, layoffDrop));
+  public Optional<Standing> standing() {
+    return standing == null ? Optional.empty() : Standing.of(level, standing);
+  }
+
+  /** What was said of the max before the tracker was changed; null where nothing was. */
+  @Nullable Mass before(MassUnit unit) {
+    return beforeNg == null ? null : Mass.ofNanograms(beforeNg, unit);
+  }
+
+  /** The day the tracker was changed under it; null where it never was. */
+  public @Nullable LocalDate beforeOn() {
+    return beforeOn;
+  }
+
+  /** How many work sets of its newest day the tracker has seen. */
+  public int setsThatDay() {
+    return setsThatDay;
+  }
+
+  /** What the tracker says on a day, after the sets of it; before its newest day, what it says on that. */
+  public Optional<Outlook> outlook(LocalDate on) {
+    return standing().map(known -> on.isAfter(known.day()) ? known.on(on) : known.on(known.day()).after(setsThatDay));
   }
 
   /** The training max is so many percent of the estimated one. */
@@ -157,40 +172,25 @@ public class LiftNumbers extends ClubRow {
     return ratioExposures;
   }
 
-  /** The lifter's own effort chart where there are sets enough, else the published one. */
+  /** The lifter's own effort chart: the published one with its reps as far apart as the log says. */
   public EffortChart chart() {
-    return chartStretch == null || chartSets < PersonalChart.SETS_NEEDED ? EffortChart.HOUSE
-        : new EffortChart(EffortChart.HOUSE.curve(), chartStretch);
-  }
-
-  /** How many sets to failure the own chart was fitted from. */
-  public int chartSets() {
-    return chartSets;
-  }
-
-  /** Reps claimed too many (positive) or too few; null without a pair. */
-  public @Nullable Double ratingBias() {
-    return ratingPairs == 0 ? null : ratingBias;
-  }
-
-  public int ratingPairs() {
-    return ratingPairs;
+    return outlook(LocalDate.MIN).map(outlook -> outlook.learned().chart()).orElse(EffortChart.HOUSE);
   }
 
   /** The tested max for the tracker; null without one. */
-  public MaxTracker.@Nullable Tested testedForTracking() {
+  public @Nullable TestedMax testedForTracking() {
     return testedNg == null || testedOn == null || testedUnit == null
         ? null
-        : new MaxTracker.Tested(Mass.ofNanograms(testedNg, testedUnit), testedOn);
+        : new TestedMax(Mass.ofNanograms(testedNg, testedUnit), testedOn);
   }
 
   /** All of them as a plan's percentages see them on a day, shown in a unit. */
   public MaxNumbers numbers(MassUnit unit, LocalDate on) {
-    MaxTracker.Estimate now = estimate(unit, on);
+    Estimate now = estimate(unit, on);
     Mass estimate = now == null ? null : now.max();
     MaxNumbers.Origins origins = new MaxNumbers.Origins(tested() == null ? null : testedOn, estimate == null ? null
-        : estimateOn, goal() == null ? null : goalOn, null);
-    return new MaxNumbers(shown(tested(), unit), estimate, training(estimate, unit), shown(goal(), unit), origins);
+        : estimateOn(), goal() == null ? null : goalOn, null);
+    return new MaxNumbers(shown(tested(), unit), estimate, training(estimate, unit), shown(goal(), unit), origins, null);
   }
 
   /** What was set, never over its share of the estimate; else the rule's share of the estimate. */
@@ -251,31 +251,12 @@ public class LiftNumbers extends ClubRow {
     this.heaviestNg = heaviest == null ? null : heaviest.nanograms();
   }
 
-  /** The filter as it was before the last logged day, as its document; null where the next set needs all of the log. */
-  public @Nullable String checkpoint() {
-    return checkpoint;
-  }
-
-  /** Takes where a set of the day under way goes on from. */
-  public void goOnFrom(@Nullable String document) {
-    this.checkpoint = document;
-  }
-
   /** Takes what the tracker says. */
-  public void track(MaxTracker.@Nullable Standing standing) {
-    this.estimateNg = standing == null ? null : standing.estimate().max().nanograms();
-    this.sdNg = standing == null ? null : standing.estimate().sd().nanograms();
-    this.estimateOn = standing == null ? null : standing.day();
-    this.lastTrained = standing == null ? null : standing.lastTrained();
-    this.layoffDrop = standing == null ? 0 : standing.layoffDrop();
-  }
-
-  /** Takes what the log taught of the lifter's own chart and ratings. */
-  public void learn(PersonalChart chart, RatingBias bias) {
-    this.chartStretch = chart.stretch();
-    this.chartSets = chart.sets().size();
-    this.ratingBias = bias.bias();
-    this.ratingPairs = bias.pairs().size();
+  public void track(Track track) {
+    Standing now = track.standing();
+    this.standing = now == null ? null : now.numbers();
+    this.setsThatDay = track.setsToday();
+    this.trackedWith = Standing.VERSION;
   }
 
   /** Takes what the log taught of the ratio to the parent. */

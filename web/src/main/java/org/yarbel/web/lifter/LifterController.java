@@ -147,7 +147,7 @@ class LifterController {
     return takenOut(id, "Taken out: " + load.text() + " × " + gone.set().reps() + " of " + gone.set().date() + ".",
         new LifterView.UndoView("/lifters/" + id + "/sets", Map.of("lift", gone.lift(), "load", load.number(),
             "sure.load", load.number(), "toldIn", load.unit().name(), "reps", Integer.toString(gone.set().reps()),
-            "how", gone.set().rpe() == null ? "failure" : gone.set().rpe().toString(), "on", gone.set().date().toString())), flash);
+            "how", EntryReader.how(gone.set()), "on", gone.set().date().toString())), flash);
   }
 
   /** Gives the lifter a sign-in of their own. */

@@ -22,7 +22,8 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.track.MaxTracker;
+import org.yarbel.core.track.Estimate;
+import org.yarbel.core.track.LearnedWords;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.skyline.Sparkline;
@@ -40,6 +41,8 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints,
     List<RowView> told, List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Message message, @Nullable UndoView undo) {
   static final int OLD_TEST_WEEKS = 12;
+  private static final double SURE = 0.9;
+  private static final double EVEN = 0.5;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
   /**
@@ -49,7 +52,15 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
    * @param suggestion the level that load over body mass suggests, when it is another than the claimed one
    */
   record LiftView(String key, String name, @Nullable String estimate, @Nullable String source, @Nullable String training,
-      @Nullable String tested, boolean old, @Nullable String suggestion, boolean differs, List<String> learned) {}
+      @Nullable String tested, boolean old, @Nullable String suggestion, boolean differs, List<String> learned,
+      @Nullable TaughtView taught) {}
+
+  /**
+   * What the log taught of a lift beside its max.
+   *
+   * @param singles the loads whose single goes up nine times in ten, and one in two
+   */
+  record TaughtView(LearnedWords words, String singles) {}
 
   /** A body mass, or a told set. */
   record RowView(long id, String text, String day) {}
@@ -130,9 +141,9 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
   private static LiftView lift(Lift lift, @Nullable LiftNumbers numbers, LifterService.KnownNumber known, LocalDate today) {
     Lifter lifter = known.lifter();
     if (numbers == null) {
-      return new LiftView(lift.key(), lift.name(), null, null, null, null, false, null, false, List.of());
+      return new LiftView(lift.key(), lift.name(), null, null, null, null, false, null, false, List.of(), null);
     }
-    MaxTracker.Estimate estimate = numbers.estimate(lifter.unit(), today);
+    Estimate estimate = numbers.estimate(lifter.unit(), today);
     String byRatio = estimate == null ? byRatio(lift, known, today) : null;
     Mass training = numbers.numbers(lifter.unit(), today).training();
     LocalDate tested = numbers.testedOn();
@@ -142,11 +153,11 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     return new LiftView(lift.key(), lift.name(),
         estimate == null ? byRatio : estimate.max().amountIn(lifter.unit(), 1).toPlainString() + " ± "
             + estimate.sd().amountIn(lifter.unit(), 1).toPlainString() + other(estimate.max(), lifter),
-        byRatio != null ? "by the ratio, until a rated set of its own" : source(numbers, lifter.unit(), today), training == null
+        byRatio != null ? "by the ratio, until a rated set of its own" : source(numbers, today), training == null
         ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
         tested == null ? null : ago(tested, today) + (old ? ", old: test again or trust the estimate" : ""), old,
         suggested.map(Level::word).orElse(null), suggested.filter(level -> level != numbers.level()).isPresent(),
-        learned(lift, numbers, known.lifts()));
+        learned(lift, numbers, known.lifts()), taught(numbers, lifter.unit(), today));
   }
 
   /** What the parent's estimate gives by the ratio; null without one. */
@@ -155,19 +166,19 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     Map<String, LiftNumbers> own = new HashMap<>();
     known.numbers().forEach(numbers -> own.put(numbers.lift(), numbers));
     RatioEstimate estimates = new RatioEstimate(known.lifts(),
-        l -> Optional.ofNullable(own.get(l.key())).map(numbers -> numbers.estimate(unit, today)).map(MaxTracker.Estimate::max),
+        l -> Optional.ofNullable(own.get(l.key())).map(numbers -> numbers.estimate(unit, today)).map(Estimate::max),
         l -> Optional.ofNullable(own.get(l.key())).map(LiftNumbers::ratio));
     return estimates.byRatio(lift).map(max -> "about " + max.amountIn(unit, 1).toPlainString()).orElse(null);
   }
 
-  private static @Nullable String source(LiftNumbers numbers, MassUnit unit, LocalDate today) {
+  private static @Nullable String source(LiftNumbers numbers, LocalDate today) {
     LocalDate on = numbers.estimateOn();
     if (on == null) {
       return null;
     }
     boolean fromTest = on.equals(numbers.testedOn());
     String from = fromTest ? "from the test, " + ago(on, today) : "from the log, last " + ago(on, today);
-    boolean layoff = numbers.standing(unit).filter(standing -> standing.layoffOn(today)).isPresent();
+    boolean layoff = numbers.standing().filter(standing -> standing.layoffOn(today)).isPresent();
     return layoff ? from + "; falling, as the lift rests. First week back: RPE 7 at most" : from;
   }
 
@@ -179,22 +190,24 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
           + lifts.parent(lift).orElseThrow().name().toLowerCase(Locale.ROOT)
           + (numbers.ratio() == null ? ", our default" : ", learned from " + Count.of(numbers.ratioExposures(), "day")));
     }
-    if (numbers.chart().stretch() != 1) {
-      learned.add("own effort chart, reps ×" + Math.round(100 * numbers.chart().stretch()) / 100.0 + ", from "
-          + Count.of(numbers.chartSets(), "set") + " to failure");
-    }
-    Double bias = numbers.ratingBias();
-    if (bias != null) {
-      String off = Math.abs(bias) < 0.05 ? "on the mark" : plain(Math.abs(bias)) + " reps too " + (bias > 0 ? "easy" : "hard");
-      learned.add("ratings " + off + " (" + numbers.ratingPairs() + " pairs with sets to failure)");
-    }
     return learned;
+  }
+
+  /** Whether the log taught anything of any lift beside its max. */
+  public boolean taught() {
+    return lifts.stream().map(LiftView::taught).anyMatch(taught -> taught != null && !taught.words().nothing());
+  }
+
+  /** Nothing where neither a test nor a set said anything. */
+  private static @Nullable TaughtView taught(LiftNumbers numbers, MassUnit unit, LocalDate today) {
+    return numbers.outlook(today).map(outlook -> new TaughtView(LearnedWords.of(outlook.learned(), numbers.level()),
+        outlook.single(SURE, unit).amountIn(unit, 0).toPlainString() + " nine times in ten, "
+            + outlook.single(EVEN, unit).amountIn(unit, 0).toPlainString() + " one in two")).orElse(null);
   }
 
   private static String told(LifterService.ToldLifter told, Catalogue lifts) {
     String name = lifts.ofKey(told.lift()).map(Lift::name).orElse(told.lift());
-    String how = told.set().rpe() == null ? " to failure" : " @" + told.set().rpe();
-    return name + " " + told.set().load().text() + " × " + told.set().reps() + how;
+    return name + " " + told.set().load().text() + " × " + told.set().reps() + " " + EntryReader.words(told.set());
   }
 
   /** The body mass over time, the oldest first. */

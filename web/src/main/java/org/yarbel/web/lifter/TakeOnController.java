@@ -15,7 +15,9 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.track.MaxTracker;
+import org.yarbel.core.track.Estimate;
+import org.yarbel.core.track.Outlook;
+import org.yarbel.core.track.Tracker;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Place;
 import org.yarbel.web.form.Shown;
@@ -93,8 +95,9 @@ class TakeOnController {
     if (entry == null || !quiet.fine()) {
       return "";
     }
-    MaxTracker.Estimate now = new MaxTracker(Level.INTERMEDIATE, entry.tested() ? entry.test() : null)
-        .run(entry.tested() ? List.of() : List.of(entry.set()), clock.today(), unit).now();
+    Outlook outlook = new Tracker(Level.INTERMEDIATE, entry.tested() ? entry.test() : null)
+        .run(entry.tested() ? List.of() : List.of(entry.set()), unit).on(clock.today());
+    Estimate now = outlook == null ? null : outlook.max(unit);
     return now == null ? "" : "max about " + now.max().amountIn(unit, 1).toPlainString() + " ± "
         + now.sd().amountIn(unit, 1).toPlainString() + " " + unit;
   }

@@ -58,11 +58,6 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day >= :from order by l.day, l.id")
   List<LoggedSetRow> ofLiftSince(long lifterId, String lift, LocalDate from);
 
-  /** Whether a set of one lift from a day on went to failure. */
-  @Query("select count(l) > 0 from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day >= :from and "
-      + "l.toFailure = true")
-  boolean hasFailures(long lifterId, String lift, LocalDate from);
-
   /** Sets that were told, not lifted from a card; the newest first. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.sessionId is null order by l.day desc, l.id desc")
   List<LoggedSetRow> told(long lifterId, Limit limit);

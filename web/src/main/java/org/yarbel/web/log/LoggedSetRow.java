@@ -10,12 +10,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.Observation;
+import org.yarbel.core.track.Observation.Trait;
 import org.yarbel.web.club.ClubRow;
 
 /** One set that was done, with what was asked. */
@@ -40,7 +42,11 @@ public class LoggedSetRow extends ClubRow {
 
   private int reps;
   private @Nullable Integer rpeHalves;
+  private boolean easier;
   private boolean toFailure;
+  @Enumerated(EnumType.STRING)
+  private @Nullable HowEnded ended;
+
   private boolean flagged;
   private @Nullable Long askedNg;
   private @Nullable Integer askedReps;
@@ -82,11 +88,12 @@ public class LoggedSetRow extends ClubRow {
     row.unit = set.load().unit();
     row.reps = set.reps();
     row.rpeHalves = set.rpe() == null ? null : set.rpe().halves();
-    row.toFailure = set.toFailure();
-    row.flagged = set.flagged();
-    row.contest = set.contest();
-    row.nextMissed = set.nextMissed();
-    row.touchAndGo = set.touchAndGo();
+    row.easier = set.is(Trait.EASIER);
+    row.toFailure = set.is(Trait.FAILED);
+    row.flagged = set.is(Trait.FLAGGED);
+    row.contest = set.is(Trait.CONTEST);
+    row.nextMissed = set.is(Trait.NEXT_MISSED);
+    row.touchAndGo = set.is(Trait.TOUCH_AND_GO);
     row.entryKey = UUID.randomUUID();
     row.loggedAt = at;
     return row;
@@ -97,13 +104,15 @@ public class LoggedSetRow extends ClubRow {
    *
    * @param telling whether it says something about the max of the lift
    */
-  public void write(Entry entry, boolean failed, ResolvedSet asked, boolean telling, Instant at) {
+  public void write(Entry entry, ResolvedSet asked, boolean telling, Instant at) {
     this.issueNumber = entry.issue();
     this.loadNg = entry.load().nanograms();
     this.unit = entry.load().unit();
     this.reps = entry.reps();
     this.rpeHalves = entry.rpe() == null ? null : entry.rpe().halves();
-    this.toFailure = failed;
+    this.easier = entry.easier();
+    this.ended = entry.ended();
+    this.toFailure = entry.ended() != null && entry.ended().failed();
     this.flagged = entry.flagged();
     this.askedNg = asked.load() == null ? null : asked.load().nanograms();
     this.askedReps = asked.reps();
@@ -161,6 +170,16 @@ public class LoggedSetRow extends ClubRow {
     return Rpe.ofNullableHalves(rpeHalves);
   }
 
+  /** Whether it was rated under 6. */
+  public boolean easier() {
+    return easier;
+  }
+
+  /** Why it had no more reps; null where nobody said. */
+  public @Nullable HowEnded ended() {
+    return ended;
+  }
+
   /** Whether something was off. */
   public boolean flagged() {
     return flagged;
@@ -207,19 +226,32 @@ public class LoggedSetRow extends ClubRow {
 
   /** The set as the tracker sees it. */
   public Observation observation() {
-    return new Observation(day, load(), reps, rpe(), toFailure, contest, nextMissed, flagged, touchAndGo, !tellsOfMax);
+    // no rep that somebody chose not to make, or could not for pain, says anything of strength
+    boolean unsaid = reps == 0 && ended != null && !ended.failed();
+    return Observation.of(day, load(), reps, rpe()).with(Trait.EASIER, easier).with(Trait.FAILED, toFailure).with(Trait.CONTEST, contest)
+        .with(Trait.NEXT_MISSED, nextMissed).with(Trait.FLAGGED, flagged || ended == HowEnded.HURT).with(Trait.TOUCH_AND_GO, touchAndGo)
+        .with(Trait.PRACTICE, !tellsOfMax || unsaid);
   }
 
   /** In words: {@code 182.5 kg × 1 @8}, {@code 140 kg, 20 m in 38 s}, or what was missed. */
   public String words() {
-    String unrated = toFailure ? " to failure" : "";
-    String rated = rpeHalves == null ? unrated : " @" + rpe();
+    String rated = rating();
     if (reps == 0) {
-      return load().text() + ", no rep made";
+      return load().text() + ", no rep made" + (ended == null || ended.failed() ? "" : ", " + ended.word());
     }
-    String ended = stopped == null ? "" : ", " + stopped.word();
+    String why = ended == null ? "" : ", " + ended.word();
+    String ended = stopped == null ? why : ", " + stopped.word();
     return measured().isEmpty() ? load().text() + " × " + reps + rated + ended
         : load().text() + (reps > 1 ? " × " + reps : "") + ", " + measured() + rated;
+  }
+
+  /** The rating in words with a space before it: {@code @8}, {@code easier than 6}; empty where nobody rated it. */
+  public String rating() {
+    if (easier) {
+      return " easier than " + Rpe.MIN;
+    }
+    String unrated = toFailure && ended == null ? " to failure" : "";
+    return rpeHalves == null ? unrated : " @" + rpe();
   }
 
   /** Tenths of a second as seconds: {@code 11.4}. */

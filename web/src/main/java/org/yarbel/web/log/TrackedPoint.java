@@ -6,7 +6,8 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.track.MaxTracker;
+import org.yarbel.core.track.Estimate;
+import org.yarbel.core.track.Track;
 import org.yarbel.web.club.ClubRow;
 
 /** What the tracker said of one lift after one day's observation; written anew whenever the log behind it changes. */
@@ -15,33 +16,37 @@ public class TrackedPoint extends ClubRow {
   private long lifterId;
   private String lift = "";
   private LocalDate day = LocalDate.EPOCH;
-  private long rawNg;
+  private @Nullable Long rawNg;
   private @Nullable Long estimateNg;
   private @Nullable Long sdNg;
   private @Nullable Double spread;
 
   protected TrackedPoint() {}
 
-  TrackedPoint(long lifterId, String lift, MaxTracker.Point point) {
+  TrackedPoint(long lifterId, String lift, Track.Point point) {
     this.lifterId = lifterId;
     this.lift = lift;
     this.day = point.date();
     take(point);
   }
 
-  final void take(MaxTracker.Point point) {
-    MaxTracker.Estimate estimate = point.estimate();
-    this.rawNg = point.raw().nanograms();
-    this.estimateNg = estimate == null ? null : estimate.max().nanograms();
-    this.sdNg = estimate == null ? null : estimate.sd().nanograms();
+  final void take(Track.Point point) {
+    Estimate estimate = point.estimate();
+    this.rawNg = nanograms(point.raw());
+    this.estimateNg = estimate == null ? null : nanograms(estimate.max());
+    this.sdNg = estimate == null ? null : nanograms(estimate.sd());
     this.spread = point.spread();
   }
 
-  boolean says(MaxTracker.Point point) {
-    MaxTracker.Estimate estimate = point.estimate();
-    return rawNg == point.raw().nanograms() && spread != null && spread == point.spread()
-        && Objects.equals(estimateNg, estimate == null ? null : estimate.max().nanograms())
-        && Objects.equals(sdNg, estimate == null ? null : estimate.sd().nanograms());
+  boolean says(Track.Point point) {
+    Estimate estimate = point.estimate();
+    return Objects.equals(rawNg, nanograms(point.raw())) && Objects.equals(spread, point.spread())
+        && Objects.equals(estimateNg, estimate == null ? null : nanograms(estimate.max()))
+        && Objects.equals(sdNg, estimate == null ? null : nanograms(estimate.sd()));
+  }
+
+  private static @Nullable Long nanograms(@Nullable Mass mass) {
+    return mass == null ? null : mass.nanograms();
   }
 
   /** Whose lift it is, by the row. */
@@ -59,9 +64,9 @@ public class TrackedPoint extends ClubRow {
     return day;
   }
 
-  /** What the day speaks for by itself. */
-  public Mass raw(MassUnit unit) {
-    return Mass.ofNanograms(rawNg, unit);
+  /** What the day speaks for by itself; null where all were misses. */
+  public @Nullable Mass raw(MassUnit unit) {
+    return rawNg == null ? null : Mass.ofNanograms(rawNg, unit);
   }
 
   /** The tracked max after it; null before the tested day. */
@@ -69,7 +74,7 @@ public class TrackedPoint extends ClubRow {
     return estimateNg == null ? null : Mass.ofNanograms(estimateNg, unit);
   }
 
-  /** The standard deviation of {@link #raw} in % of it; null in rows of old. */
+  /** The standard deviation of {@link #raw} in % of it; null with it, and in rows of old. */
   public @Nullable Double spread() {
     return spread;
   }

@@ -13,18 +13,15 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
-import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.track.ChartFitting;
-import org.yarbel.core.track.MaxTracker;
 import org.yarbel.core.track.Observation;
-import org.yarbel.core.track.RatingBias;
+import org.yarbel.core.track.Standing;
+import org.yarbel.core.track.Track;
+import org.yarbel.core.track.Tracker;
 import org.yarbel.core.track.VariationRatio;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
-import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -41,40 +38,46 @@ public class Tracking implements LifterService.LiftTracker {
   private final LiftNumbersRepository numbers;
   private final TrackedPointRepository points;
   private final Lifts lifts;
-  private final CoreJson json;
+  private final StandingBeforeRepository before;
   private final ClubClock clock;
 
-  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts, CoreJson json,
-      ClubClock clock) {
+  Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts,
+      StandingBeforeRepository before, ClubClock clock) {
     this.sets = sets;
     this.numbers = numbers;
     this.points = points;
     this.lifts = lifts;
-    this.json = json;
+    this.before = before;
     this.clock = clock;
   }
 
   /**
    * Takes a set in that was logged or changed: from where the tracker stood before its day, so that a long log costs no more than
-   * a short one. Where more than the max may be learned from it, or the day is behind others, all of the lift is run again.
+   * a short one. Where the day is behind others, all of the lift is run again.
    */
   @Transactional
   public void logged(Lifter lifter, String lift, LocalDate day) {
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift).orElse(null);
-    MaxTracker.Checkpoint from = own == null || own.checkpoint() == null ? null : json.read(own.checkpoint(), MaxTracker.Checkpoint.class);
-    if (own == null || from == null || !day.isAfter(from.day()) || own.level() == Level.BEGINNER
-        || sets.hasFailures(lifter.id(), lift, from.day().minusDays(RatingBias.DAYS))) {
+    Standing from = own == null ? null : from(own, day);
+    if (own == null || from == null) {
       rerun(lifter, lift);
       return;
     }
     List<Observation> since = sets.ofLiftSince(lifter.id(), lift, from.day().plusDays(1)).stream().map(LoggedSetRow::observation).toList();
-    MaxTracker.Track track = new MaxTracker(own.level(), own.testedForTracking()).goOn(from, since, lifter.unit());
+    Track track = tracker(own).goOn(from, since, lifter.unit());
     take(own, track);
-    Mass before = own.heaviest(lifter.unit());
-    heaviest(since).filter(load -> before == null || load.compareTo(before) > 0).ifPresent(load -> own.lifted(load));
+    Mass most = own.heaviest(lifter.unit());
+    heaviest(since).filter(load -> most == null || load.compareTo(most) > 0).ifPresent(own::lifted);
     numbers.save(own);
     keep(points.findByLifterIdAndLiftAndDayGreaterThanEqualOrderByDay(lifter.id(), lift, from.day().plusDays(1)), own, track.points());
     learnRatios(lifter, lift, own);
+  }
+
+  /** Where the tracker stood last before a day: at its newest day, or before that; null where it has to begin anew. */
+  private @Nullable Standing from(LiftNumbers own, LocalDate day) {
+    return own.standing().filter(now -> day.isAfter(now.day()))
+        .or(() -> before.findByLifterIdAndLift(own.lifterId(), own.lift()).flatMap(row -> Standing.of(own.level(), row.numbers())))
+        .filter(standing -> day.isAfter(standing.day())).orElse(null);
   }
 
   private static Optional<Mass> heaviest(List<Observation> log) {
@@ -82,9 +85,22 @@ public class Tracking implements LifterService.LiftTracker {
         .max(Comparator.naturalOrder());
   }
 
-  private void take(LiftNumbers own, MaxTracker.Track track) {
-    own.track(track.standing());
-    own.goOnFrom(track.before() == null ? null : json.write(track.before()));
+  private static Tracker tracker(LiftNumbers own) {
+    return new Tracker(own.level(), own.testedForTracking()).fromTheLog();
+  }
+
+  private void take(LiftNumbers own, Track track) {
+    own.track(track);
+    Optional<StandingBefore> there = before.findByLifterIdAndLift(own.lifterId(), own.lift());
+    Standing start = track.before();
+    if (start == null) {
+      there.ifPresent(before::delete);
+    } else {
+      StandingBefore row = there.orElseGet(() -> new StandingBefore(own.lifterId(), own.lift()));
+      row.take(start.numbers());
+      before.save(row);
+    }
+    before.flush();
   }
 
   /** Re-runs one lift from the start. A lift that had no numbers yet gets them with its first observation. */
@@ -94,11 +110,9 @@ public class Tracking implements LifterService.LiftTracker {
     List<Observation> log = sets.ofLift(lifter.id(), lift).stream().map(LoggedSetRow::observation).toList();
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
-    MaxTracker.Track track = track(own, log, lifter.unit(), clock.today());
+    Track track = tracker(own).run(log, lifter.unit());
     take(own, track);
     own.lifted(heaviest(log).orElse(null));
-    List<Observation> telling = log.stream().filter(set -> !set.practice()).toList();
-    own.learn(ChartFitting.of(telling, own.level(), own.testedForTracking(), lifter.unit()), RatingBias.of(telling));
     numbers.save(own);
     keep(points.findByLifterIdAndLiftOrderByDay(lifter.id(), lift), own, track.points());
     learnRatios(lifter, lift, own);
@@ -132,16 +146,11 @@ public class Tracking implements LifterService.LiftTracker {
     return new LifterService.ToldLifter(row.id(), row.lift(), row.observation());
   }
 
-  private static MaxTracker.Track track(LiftNumbers own, List<Observation> log, MassUnit unit, LocalDate today) {
-    List<Observation> steering = RatingBias.steering(log, own.level(), own.testedForTracking() != null, today);
-    return new MaxTracker(own.level(), own.testedForTracking()).run(steering, unit);
-  }
-
   /** Keeps points in place of those that are stored of their days. */
-  private void keep(List<TrackedPoint> there, LiftNumbers own, List<MaxTracker.Point> track) {
+  private void keep(List<TrackedPoint> there, LiftNumbers own, List<Track.Point> track) {
     Map<LocalDate, TrackedPoint> stored = new HashMap<>();
     there.forEach(point -> stored.put(point.day(), point));
-    for (MaxTracker.Point point : track) {
+    for (Track.Point point : track) {
       TrackedPoint old = stored.remove(point.date());
       if (old == null) {
         points.save(new TrackedPoint(own.lifterId(), own.lift(), point));
@@ -182,9 +191,9 @@ public class Tracking implements LifterService.LiftTracker {
       TrackedPoint known = lastBefore(parent, point.day());
       Mass max = known == null ? null : known.estimate(lifter.unit());
       Mass sd = known == null ? null : known.sd(lifter.unit());
-      if (max != null && sd != null && point.spread() != null) {
-        exposures.add(new VariationRatio.Exposure(point.day(), point.raw(lifter.unit()).ratioTo(max), point.spread(),
-            100 * sd.ratioTo(max)));
+      Mass raw = point.raw(lifter.unit());
+      if (max != null && sd != null && raw != null && point.spread() != null) {
+        exposures.add(new VariationRatio.Exposure(point.day(), raw.ratioTo(max), point.spread(), 100 * sd.ratioTo(max)));
       }
     }
     own.learn(VariationRatio.learn(Objects.requireNonNull(lift.ratio()), exposures, null));

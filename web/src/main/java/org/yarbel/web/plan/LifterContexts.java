@@ -83,6 +83,7 @@ public class LifterContexts {
 
   /** What a stored row knows, as of a day. */
   public static LifterContext.Known known(LiftNumbers own, MassUnit unit, LocalDate today) {
-    return new LifterContext.Known(own.numbers(unit, today), own.basis(), own.ratio(), own.chart(), own.level());
+    return new LifterContext.Known(own.numbers(unit, today), own.basis(), own.ratio(), own.chart(), own.level(),
+        own.standing().map(standing -> new LifterContext.Tracked(standing, today)).orElse(null));
   }
 }

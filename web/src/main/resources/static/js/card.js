@@ -7,6 +7,7 @@ const here = () => "/sessions/" + root().dataset.session + "/";
 function start() {
   document.addEventListener("keydown", onKey);
   document.addEventListener("click", onClick);
+  document.addEventListener("input", (event) => fewer(event.target));
   document.addEventListener("submit", onSubmit);
   document.addEventListener("yarbel:answered", onAnswered);
   document.addEventListener("yarbel:waits", onWaits);
@@ -96,6 +97,7 @@ function onClick(event) {
     const input = step.parentElement.querySelector("input");
     const next = (Number(input.value.replace(",", ".")) || 0) + Number(step.dataset.step) * Number(input.dataset.by);
     input.value = String(Math.max(Math.round(next * 100) / 100, 0));
+    fewer(input);
     return;
   }
   const taken = event.target.closest(".take-load");
@@ -114,6 +116,14 @@ function onClick(event) {
   if (link && document.getElementById("panel-" + link.dataset.panel)) {
     event.preventDefault();
     show(link.dataset.panel);
+  }
+}
+
+// With fewer reps than asked the card asks why; it closes again by hand only.
+function fewer(input) {
+  const why = input.name === "reps" ? input.closest("form").querySelector("details.why[data-asked]") : null;
+  if (why && input.value !== "" && Number(input.value) < Number(why.dataset.asked)) {
+    why.open = true;
   }
 }
 
@@ -188,9 +198,11 @@ async function onSubmit(event) {
 // What somebody wanted to write down, in the words they would say.
 function words(panel, body) {
   const figures = body.get("outcome") === "clear" ? "not done after all"
-    : body.get("load") + (body.get("outcome") === "missed" ? ", missed" : " × " + body.get("reps")) + (body.get("rpe") ? " @" + body.get("rpe") : "");
+    : body.get("load") + (body.get("outcome") === "missed" ? ", missed" : " × " + body.get("reps")) + rated(body.get("rpe"));
   return panel.querySelector("h2").textContent.replace(/\s+/g, " ").trim() + ": " + figures;
 }
+
+const rated = (rpe) => (rpe === "easier" ? " easier than 6" : rpe ? " @" + rpe : "");
 
 // The rest begins when a set is taken or kept on the phone, not while something is asked about it; by then what comes next is
 // worked out from it.
@@ -238,6 +250,7 @@ function putIn() {
     }
   }
   panel.querySelectorAll('input[name="rpe"]').forEach((pad) => (pad.checked = pad.value === (body.get("rpe") ?? "")));
+  panel.querySelectorAll('input[name="ended"]').forEach((why) => (why.checked = why.value === (body.get("ended") ?? "")));
   panel.querySelector('input[name="flagged"]').checked = body.has("flagged");
   show(entry.panel);
 }
@@ -280,6 +293,7 @@ function replay() {
       panel.querySelector('input[name="load"]').value = body.get("load");
       panel.querySelector('input[name="reps"]').value = body.get("reps");
       lookUp(body.get("slot"));
+      todaysMax(body.get("slot"), panel, body);
       ended(panel);
       afterMiss(body.get("slot"));
       last = panel;
@@ -298,7 +312,7 @@ function replay() {
 // A build-up that has reached its RPE needs no further set.
 function ended(panel) {
   const { slot, part, ends, rpe } = panel.dataset;
-  if (ends && rpe && Number(rpe) >= Number(ends)) {
+  if (ends && Number(rpe) >= Number(ends)) {
     for (const other of root().querySelectorAll(`.panel[data-slot="${slot}"][data-part="${part}"]`)) {
       if (other.dataset.logged !== "true") {
         other.dataset.needless = "true";
@@ -325,8 +339,45 @@ function afterMiss(slot) {
   }
 }
 
+const lookUps = (slot) => JSON.parse(document.getElementById("card-tables").dataset.tables)[slot] ?? { backOffs: [], today: null };
+
+// Today's max by the table that came with the card, for the top set as it was lifted, and what the back-offs weigh from it.
+function todaysMax(slot, panel, body) {
+  const { today } = lookUps(slot);
+  if (!today || today.panel !== panel.dataset.panelId) {
+    return;
+  }
+  const rated = body.get("outcome") === "missed" ? "missed" : body.get("rpe") ?? "";
+  const asked = rated === "missed" || body.get("reps") === today.reps;
+  const load = Number(body.get("load").replace(",", "."));
+  const row = asked && body.get("outcome") !== "clear" ? today.rows.find((one) => Number(one[0]) === load && one[1] === rated) : null;
+  const beside = new Map();
+  for (let at = 3; row && at < row.length; at += 2) {
+    beside.set(row[at], row[at + 1]);
+  }
+  for (const other of root().querySelectorAll(`.panel[data-slot="${slot}"]`)) {
+    const says = other.querySelector(".todays");
+    says.hidden = !row;
+    says.textContent = row ? "Today’s max " + row[2] + " after the top set" : "";
+    offer(other, beside.get(other.dataset.part));
+  }
+}
+
+function offer(panel, load) {
+  const ways = panel.querySelector(".from-today");
+  if (!ways) {
+    return;
+  }
+  ways.hidden = load === undefined;
+  const loads = [load ?? "", panel.querySelector('input[name="load"]').value];
+  ways.querySelectorAll(".take-load").forEach((button, at) => {
+    button.dataset.load = loads[at];
+    button.querySelector("b").textContent = loads[at];
+  });
+}
+
 function lookUp(slot) {
-  const tables = JSON.parse(document.getElementById("card-tables").dataset.tables)[slot] || [];
+  const tables = lookUps(slot).backOffs;
   const panels = [...root().querySelectorAll(`.panel[data-slot="${slot}"]`)];
   for (const table of tables) {
     let previous = null;

@@ -161,7 +161,7 @@ class CardController {
         ? null : doubt.instead().number(), form.pressed());
     String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
     return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,
-        text(form.seconds()), text(form.metres()), form.ending(), errors, question, changed);
+        text(form.seconds()), text(form.metres()), form.ending(), form.howEnded(), errors, question, changed);
   }
 
   private static String text(@Nullable String typed) {

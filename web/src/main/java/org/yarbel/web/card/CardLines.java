@@ -25,6 +25,7 @@ import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.card.Singles;
+import org.yarbel.core.card.TodayTable;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -32,6 +33,7 @@ import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Reading;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
+import org.yarbel.core.track.Outlook;
 import org.yarbel.web.card.CardView.AfterMissView;
 import org.yarbel.web.card.CardView.ClockView;
 import org.yarbel.web.card.CardView.Filled;
@@ -40,7 +42,9 @@ import org.yarbel.web.card.CardView.SetView;
 import org.yarbel.web.card.CardView.SlotView;
 import org.yarbel.web.card.CardView.StepView;
 import org.yarbel.web.card.CardView.TableView;
+import org.yarbel.web.card.CardView.TodayView;
 import org.yarbel.web.card.CardView.Wanted;
+import org.yarbel.web.card.CardView.WhyView;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.skyline.PlatePicture;
 
@@ -48,6 +52,9 @@ import org.yarbel.web.skyline.PlatePicture;
 final class CardLines {
   /** Work of many singles, of help and of warming up: nobody asks how hard one set was. */
   private static final Set<Role> UNRATED = EnumSet.of(Role.CLUSTER, Role.DENSITY, Role.NEGATIVE, Role.SERIES, Role.WARM);
+  /** Work whose reps are counted to the last. */
+  private static final Set<Role> ENDS = EnumSet.of(Role.STRAIGHT, Role.TOP, Role.BACKOFF, Role.BUILD, Role.MAX, Role.OPEN, Role.PLUS,
+      Role.EMOM);
   private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   private CardLines() {}
@@ -76,7 +83,8 @@ final class CardLines {
     return new SlotView(slot.ref(), slot.kind().word(), slot.name(), slot.work(),
         slot.problem() != null ? "" : Reading.text(WorkLine.parse(slot.work()).line()), basis(document, slot),
         group == null ? null : group.group().words(), group == null ? null : totals.get(group.number()), ramp,
-        ramp.stream().map(step -> step.load() + "×" + step.reps()).collect(Collectors.joining(" · ")), sets,
+        ramp.stream().map(step -> step.load() + "×" + step.reps()).collect(Collectors.joining(" · ")),
+        beside == null || !beside.begun() ? null : SetWords.todaysMax(Objects.requireNonNull(beside.day()), document.unit()), sets,
         line == null ? List.of() : line.cautions().stream().sorted(Comparator.comparing(caution -> !caution.hurts()))
         .map(CardLines::minded).toList(), notes != null && notes.optional(), notes == null ? List.of() : words(notes), slot.problem());
   }
@@ -139,23 +147,37 @@ final class CardLines {
       MassUnit unit = document.unit();
       String number = set.load() == null ? "" : slot.onIt(set.load()).shownIn(unit).number();
       boolean timed = set.role() == Role.HOLD || set.role() == Role.CARRY;
-      boolean further = line.sets().stream().noneMatch(set::equals);
       return new SetView(CardView.panel(slot.ref(), set.part(), set.set()), slot.ref(), set.part(), set.set(),
           SetWords.title(line, set), number,
           SetWords.asked(set, unit), share(), set.perSide() == null ? null : PlatePicture.of(set.perSide(), unit),
-          SetWords.notes(set, slot, unit),
+          notes(unit),
           set.logged(), row != null && row.reps() == 0, row == null ? null : SetWords.done(row, slot), row == null ? -1 : row.version(),
           dependent(slot, set), refused != null ? refused : filled(set, row, number, slot, unit), first, clock(slot, line, set), !timed,
           timed || limited() || slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY, set.role() == Role.CARRY,
           set.role() == Role.DENSITY, !UNRATED.contains(set.role()),
           set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()),
-          !set.logged() && beside.left() != null, !set.logged() && further, afterMiss(), fromToday(), ends());
+          !set.logged() && beside.left() != null, !set.logged() && further(), afterMiss(), fromToday(), why(refused), ends());
+    }
+
+    /** What else to know of it, with what the tracker foresees of an open set and of a single near the max. */
+    private List<String> notes(MassUnit unit) {
+      List<String> notes = new ArrayList<>(SetWords.notes(set, slot, unit));
+      Outlook day = beside.day();
+      if (day != null && !set.logged() && set.load() != null && set.tellsOfMax()) {
+        SetWords.foreseen(set, day).ifPresent(notes::add);
+      }
+      return notes;
     }
 
     /** Several things one after another against the clock. */
     private boolean limited() {
       ResolvedSet.Clock clock = set.clock();
       return set.role() == Role.SERIES && clock != null && clock.limit() != null;
+    }
+
+    /** Whether it is offered behind what was asked. */
+    private boolean further() {
+      return line.sets().stream().noneMatch(set::equals);
     }
 
     private LoggedSet.Place place() {
@@ -169,10 +191,11 @@ final class CardLines {
           .sorted(Comparator.comparing(caution -> !caution.hurts())).map(CardLines::minded).toList();
     }
 
-    /** The share of what was lifted, else of what is planned. */
+    /** The share of what was lifted or is offered, else of what is planned. */
     private @Nullable String share() {
       Mass max = document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
-      Double percent = set.logged() && max != null && set.load() != null ? Double.valueOf(100 * set.load().ratioTo(max)) : set.percent();
+      boolean byLoad = (set.logged() || further()) && max != null && set.load() != null;
+      Double percent = byLoad ? Double.valueOf(100 * set.load().ratioTo(max)) : set.percent();
       return percent == null ? null : Math.round(percent) + " % of " + slot.basis().key();
     }
 
@@ -185,16 +208,28 @@ final class CardLines {
       Loading cut = ways.cut().get(place());
       boolean itself = attempt != null && attempt.part() == set.part() && attempt.set() == set.set();
       if (cut == null) {
-        return itself ? new AfterMissView(null, null, null, beside.missed()) : null;
+        return itself ? new AfterMissView(null, null, null, beside.missed(), ways.missed()) : null;
       }
       String lighter = attempt == null ? null : Objects.requireNonNull(attempt.load()).shownIn(document.unit()).number();
       return new AfterMissView(lighter, attempt == null ? null : CardView.panel(slot.ref(), attempt.part(), attempt.set()),
-          cut.total().shownIn(document.unit()).number(), beside.missed());
+          cut.total().shownIn(document.unit()).number(), beside.missed(), true);
     }
 
     private @Nullable String fromToday() {
       Loading beside = this.beside.today().get(set.part());
       return beside == null || set.logged() ? null : beside.total().shownIn(document.unit()).number();
+    }
+
+    /** A set whose reps are counted to the last may end early; the end of an open one is what it is done for. */
+    private @Nullable WhyView why(@Nullable Filled refused) {
+      if (!ENDS.contains(set.role())) {
+        return null;
+      }
+      boolean goesOn = set.role() == Role.OPEN || set.role() == Role.PLUS;
+      boolean said = row != null && row.ended() != null || refused != null && refused.ended() != null;
+      Integer asked = row == null ? set.reps() : row.askedReps();
+      boolean few = row != null && asked != null && row.reps() < asked;
+      return new WhyView(asked, goesOn || said || few);
     }
 
     private String ends() {
@@ -244,16 +279,24 @@ final class CardLines {
       MassUnit unit) {
     if (row != null) {
       return Filled.of(slot.onIt(row.load()).shownIn(unit).number(), Integer.toString(row.reps()),
-          row.rpe() == null ? "" : row.rpe().toString(), row.flagged(), row.doneTenths() == null ? ""
+          rating(row), row.flagged(), row.doneTenths() == null ? ""
           : LoggedSetRow.seconds(row.doneTenths()),
-          row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)), row.stopped());
+          row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)), row.stopped(),
+          row.ended());
     }
     String last = slot.last() == null ? "" : slot.last().shownIn(unit).number();
     boolean once = set.role() == Role.HOLD || set.role() == Role.CARRY;
     Integer seconds = set.role() == Role.HOLD && set.clock() != null ? set.clock().seconds() : null;
     String reps = set.reps() == null ? "" : set.reps().toString();
     return Filled.of(load.isEmpty() ? last : load, once ? "1" : reps, "", false,
-        seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()), null);
+        seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()), null, null);
+  }
+
+  private static String rating(LoggedSetRow row) {
+    if (row.easier()) {
+      return EntryForm.EASIER;
+    }
+    return row.rpe() == null ? "" : row.rpe().toString();
   }
 
   /** A table of back-offs in the lifter's unit. */
@@ -262,5 +305,16 @@ final class CardLines {
         .map(row -> List.of(slot.onIt(row.reference()).shownIn(unit).number(), slot.onIt(row.then().total()).shownIn(unit).number(),
             Loading.sideText(row.then().perSide(), unit)))
         .toList());
+  }
+
+  /** What today's max becomes, in the lifter's unit. */
+  static TodayView today(TodayTable table, CardDocument.CardSlot slot, MassUnit unit) {
+    List<List<String>> rows = table.rows().stream().map(row -> {
+      List<String> cells = new ArrayList<>(List.of(slot.onIt(row.load()).shownIn(unit).number(), row.rated(),
+          SetWords.figure(row.today(), unit)));
+      row.beside().forEach((part, load) -> cells.addAll(List.of(Integer.toString(part), load.total().shownIn(unit).number())));
+      return cells;
+    }).toList();
+    return new TodayView(CardView.panel(slot.ref(), table.place().part(), table.place().set()), Integer.toString(table.reps()), rows);
   }
 }

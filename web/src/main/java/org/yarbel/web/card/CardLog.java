@@ -105,7 +105,7 @@ public class CardLog {
         document.slots().stream().filter(s -> s.ref().equals(entry.line())).findFirst().orElseThrow(NotFound::new);
     existing.ifPresent(logged::remove);
     List<LoggedSetRow> ofLine = logged.stream().filter(row -> row.line().equals(slot.ref())).toList();
-    ResolvedSet asked = lines.asked(document, slot, ofLine, entry.place());
+    ResolvedSet asked = lines.asked(document, slot, ofLine, entry.place(), cards.tracked(session, !logged.isEmpty()).get(slot.lift()));
     Entry meant = entry.withLoad(meant(slot, entry.load(), asked));
     boolean telling = asked.tellsOfMax() && lifts.catalogue().ofKey(slot.lift()).filter(lift -> lift.variation().assisted()).isEmpty();
     Optional<EntryDoubt.Doubt> doubt = sure ? Optional.empty() : doubt(session, document, slot, ofLine, asked, telling, meant);
@@ -114,7 +114,7 @@ public class CardLog {
     }
     LocalDate day = session.day().isAfter(clock.today()) ? clock.today() : session.day();
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.line(), entry.place(), slot.lift(), day));
-    row.write(meant, asked.toFailure(entry.rpe()), asked, telling, clock.now());
+    row.write(meant, asked, telling, clock.now());
     sets.saveAndFlush(row);
     left.deleteAll(left.findByLineIn(List.of(slot.ref())));
     if (existing.isPresent()) {
@@ -141,7 +141,7 @@ public class CardLog {
     boolean novice = slot.facts() != null && slot.facts().level() == Level.BEGINNER;
     Mass max = novice || !telling ? null : document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).best();
     boolean leads = slot.tables().stream().anyMatch(table -> table.part() > asked.part());
-    return EntryCheck.about(new EntryCheck.Typed(entry.load(), entry.reps(), entry.rpe(), entry.flagged()),
+    return EntryCheck.about(new EntryCheck.Typed(entry.load(), entry.reps(), entry.rpe(), entry.easier(), entry.flagged()),
         new EntryCheck.Expected(asked, bar, max, slot.chart(), leads, ofLine.isEmpty()));
   }
 
@@ -200,8 +200,8 @@ public class CardLog {
 
   private static boolean same(LoggedSetRow row, Entry entry) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
-        && Objects.equals(row.rpe(), entry.rpe()) && row.flagged() == entry.flagged()
+        && Objects.equals(row.rpe(), entry.rpe()) && row.easier() == entry.easier() && row.flagged() == entry.flagged()
         && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres())
-        && row.stopped() == entry.stopped();
+        && row.stopped() == entry.stopped() && row.ended() == entry.ended();
   }
 }

@@ -41,8 +41,8 @@ record CardPanels(List<CardView.PanelView> panels) {
     Optional<CardView.PanelView> logged = inTurn.stream().filter(p -> p.set().panel().equals(after)).findFirst();
     logged.ifPresent(at -> Collections.rotate(inTurn, -inTurn.indexOf(at) - 1));
     UUID line = logged.map(at -> at.slot().ref()).orElse(null);
-    Optional<String> offered = inTurn.stream().filter(p -> p.set().attempt() && p.set().afterMiss() != null && p.set().afterMiss().due())
-        .map(p -> p.set().panel()).findFirst();
+    Optional<String> offered = inTurn.stream().map(CardView.PanelView::set).filter(CardView.SetView::comesFirst)
+        .map(CardView.SetView::panel).findFirst();
     return offered.or(() -> inTurn.stream().filter(p -> p.set().waits() && (!p.slot().optional() || p.slot().ref().equals(line)))
         .map(p -> p.set().panel()).findFirst())
         .or(() -> inTurn.stream().filter(p -> p.set().waits()).map(p -> p.set().panel()).findFirst());

@@ -1,5 +1,6 @@
 package org.yarbel.web.card;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Turns;
+import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LeftSets;
@@ -36,19 +38,21 @@ public class CardService {
   private final LoggedSetRepository sets;
   private final LeftSetsRepository left;
   private final Lifts lifts;
+  private final LiftNumbersRepository numbers;
   private final Issuing issuing;
   private final IssuedLines lines;
   private final ClubClock clock;
   private final Turns turns;
 
   CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts,
-      Issuing issuing, IssuedLines lines, ClubClock clock, Turns turns) {
+      LiftNumbersRepository numbers, Issuing issuing, IssuedLines lines, ClubClock clock, Turns turns) {
     this.turns = turns;
     this.sessions = sessions;
     this.lifters = lifters;
     this.sets = sets;
     this.left = left;
     this.lifts = lifts;
+    this.numbers = numbers;
     this.issuing = issuing;
     this.lines = lines;
     this.clock = clock;
@@ -103,6 +107,19 @@ public class CardService {
     return look(sessionId, who);
   }
 
+  /**
+   * What the trackers say on the day of a session, by the key of the lift.
+   *
+   * @param begun whether anything of it is lifted; of one to come that was today
+   */
+  Map<String, IssuedLines.TrackedDay> tracked(TrainingSession session, boolean begun) {
+    LocalDate on = begun && session.day().isAfter(clock.today()) ? clock.today() : session.day();
+    Map<String, IssuedLines.TrackedDay> days = new HashMap<>();
+    numbers.findByLifterIdIn(List.of(session.lifterId()))
+        .forEach(own -> IssuedLines.TrackedDay.of(own, on).ifPresent(day -> days.put(own.lift(), day)));
+    return days;
+  }
+
   /** A session of who asks. */
   TrainingSession session(long sessionId, SignedIn who) {
     return sessions.findById(sessionId).filter(s -> who.maySee(s.lifterId())).orElseThrow(NotFound::new);
@@ -117,12 +134,14 @@ public class CardService {
     Map<UUID, LeftSets.Why> why = left.findBySessionId(session.id()).stream().collect(Collectors.toMap(LeftSets::line, LeftSets::why));
     Map<UUID, ResolvedLine> resolved = new HashMap<>();
     Map<UUID, IssuedLines.Beside> beside = new HashMap<>();
+    Map<String, IssuedLines.TrackedDay> tracked = tracked(session, !logged.isEmpty());
     for (CardDocument.CardSlot slot : document.slots()) {
       if (slot.problem() == null) {
-        Resolver.Request request = lines.request(document, slot, logged.stream().filter(l -> l.line().equals(slot.ref())).toList());
+        IssuedLines.TrackedDay day = tracked.get(slot.lift());
+        Resolver.Request request = lines.request(document, slot, logged.stream().filter(l -> l.line().equals(slot.ref())).toList(), day);
         ResolvedLine line = IssuedLines.line(slot, request);
         resolved.put(slot.ref(), line);
-        beside.put(slot.ref(), IssuedLines.beside(slot, request, line, why.get(slot.ref())));
+        beside.put(slot.ref(), IssuedLines.beside(slot, request, line, day, why.get(slot.ref())));
       }
     }
     Set<UUID> there = document.slots().stream().map(CardDocument.CardSlot::ref).collect(Collectors.toSet());

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Group;
@@ -46,7 +47,7 @@ record CardView(
     @Nullable String current,
     int done,
     int total,
-    Map<String, List<TableView>> tables,
+    Map<String, LookUp> tables,
     List<PaperSlot> paper,
     List<OpenLine> open,
     List<String> ended,
@@ -64,12 +65,13 @@ record CardView(
    * @param group the group it is done in, in words; null for none
    * @param total what the times of its group come to so far; null where they are not told together
    * @param warm the warm-up in one line; empty for none
+   * @param todaysMax today's max after what was lifted of the lift today, in words; null before
    * @param notes what is said beside the work
    */
   record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group,
       @Nullable String total,
-      List<StepView> ramp, String warm, List<SetView> sets, List<Minded> cautions, boolean optional, List<String> notes,
-      @Nullable String problem) {}
+      List<StepView> ramp, String warm, @Nullable String todaysMax, List<SetView> sets, List<Minded> cautions, boolean optional,
+      List<String> notes, @Nullable String problem) {}
 
   /** A line with sets that nobody has tried: how many of how many. */
   record OpenLine(UUID ref, String lift, long owed, int sets, boolean begun) {}
@@ -80,8 +82,18 @@ record CardView(
    * @param lighter the load of a lighter attempt; null on the attempt itself, and where none is offered any more
    * @param panel where that is; null where there is none
    * @param cut the load of a back-off that is cut; null on the attempt itself
+   * @param due whether they are to be shown
+   * @param first whether the attempt comes before what else waits: not where a max was made
    */
-  record AfterMissView(@Nullable String lighter, @Nullable String panel, @Nullable String cut, boolean due) {}
+  record AfterMissView(@Nullable String lighter, @Nullable String panel, @Nullable String cut, boolean due, boolean first) {}
+
+  /**
+   * Asks why a set had no more reps.
+   *
+   * @param asked the least reps that were asked; null for as many as go
+   * @param open whether it stands open: reps are missing, or the end of the set says most of it
+   */
+  record WhyView(@Nullable Integer asked, boolean open) {}
 
   /** Something to mind, with its reason. */
   record Minded(String text, @Nullable String reason, boolean hurts) {}
@@ -126,6 +138,7 @@ record CardView(
    * @param attempt whether it is a further attempt behind what was asked
    * @param afterMiss the ways to go on after a miss; null where none is to be shown
    * @param fromToday the load worked from today's max, where it stands beside; null where it does not
+   * @param why how its reps ended may be asked; null where reps are not counted to the last
    * @param ends the RPE that ends its part once a set is rated so; empty where none does
    */
   record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
@@ -133,7 +146,7 @@ record CardView(
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
       boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm,
           List<Minded> cautions, boolean needless,
-      boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, String ends) {
+      boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, @Nullable WhyView why, String ends) {
     /** What became of it, in a word; empty while it is to be done. */
     public String state() {
       if (logged) {
@@ -146,6 +159,11 @@ record CardView(
         return "left";
       }
       return attempt ? "if you like" : "";
+    }
+
+    /** Whether it is an attempt that comes before what else waits. */
+    boolean comesFirst() {
+      return attempt && afterMiss != null && afterMiss.due() && afterMiss.first();
     }
 
     /** Whether it waits to be lifted. */
@@ -171,9 +189,11 @@ record CardView(
 
   /** What stands in the fields of a panel, with what is wrong beside each. */
   record Filled(String key, String load, String reps, String rpe, boolean flagged, String seconds, String metres,
-      @Nullable Stopped stopped, Map<String, String> errors, @Nullable EntryQuestion question, @Nullable String changed) {
-    static Filled of(String load, String reps, String rpe, boolean flagged, String seconds, String metres, @Nullable Stopped stopped) {
-      return new Filled(UUID.randomUUID().toString(), load, reps, rpe, flagged, seconds, metres, stopped, Map.of(), null, null);
+      @Nullable Stopped stopped, @Nullable HowEnded ended, Map<String, String> errors, @Nullable EntryQuestion question,
+      @Nullable String changed) {
+    static Filled of(String load, String reps, String rpe, boolean flagged, String seconds, String metres, @Nullable Stopped stopped,
+        @Nullable HowEnded ended) {
+      return new Filled(UUID.randomUUID().toString(), load, reps, rpe, flagged, seconds, metres, stopped, ended, Map.of(), null, null);
     }
   }
 
@@ -187,6 +207,17 @@ record CardView(
 
   /** A table of back-offs in the lifter's unit: reference, load and plates of each row. */
   record TableView(int part, boolean each, List<List<String>> rows) {}
+
+  /**
+   * What today's max becomes by the top set, in the lifter's unit.
+   *
+   * @param panel of the top set
+   * @param rows load, rating, words, and what back-offs weigh from it: part and load by turns
+   */
+  record TodayView(String panel, String reps, List<List<String>> rows) {}
+
+  /** All that a phone looks up of a line. */
+  record LookUp(List<TableView> backOffs, @Nullable TodayView today) {}
 
   /**
    * Which panel is to stand open.
@@ -216,7 +247,7 @@ record CardView(
     return new CardView(card.session().id(), document.number(), card.lifter().name(), card.lifter().id(),
         DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
         skyline(card), slots, turns.panels(), turns.current(wanted).orElse(null), (int) sets.stream().filter(SetView::logged).count(),
-        turns.owed(), tables(document), slots.stream().map(PaperSlot::of).toList(), open(card, slots), ended(card, slots),
+        turns.owed(), tables(card), slots.stream().map(PaperSlot::of).toList(), open(card, slots), ended(card, slots),
         card.gone(), card.ahead());
   }
 
@@ -229,10 +260,14 @@ record CardView(
     return card.document().slots().stream().map(slot -> CardLines.slot(card, slot, rows, totals, wanted)).toList();
   }
 
-  private static Map<String, List<TableView>> tables(CardDocument document) {
-    Map<String, List<TableView>> tables = new LinkedHashMap<>();
-    document.slots().forEach(slot -> tables.put(slot.ref().toString(),
-        slot.tables().stream().map(table -> CardLines.table(table, slot, document.unit())).toList()));
+  private static Map<String, LookUp> tables(CardService.Card card) {
+    Map<String, LookUp> tables = new LinkedHashMap<>();
+    MassUnit unit = card.document().unit();
+    card.document().slots().forEach(slot -> {
+      IssuedLines.Beside beside = card.beside().get(slot.ref());
+      tables.put(slot.ref().toString(), new LookUp(slot.tables().stream().map(table -> CardLines.table(table, slot, unit)).toList(),
+          beside == null || beside.table() == null ? null : CardLines.today(beside.table(), slot, unit)));
+    });
     return tables;
   }
 

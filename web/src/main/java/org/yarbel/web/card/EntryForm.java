@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
@@ -42,8 +43,12 @@ record EntryForm(
     @Nullable String seconds,
     @Nullable String metres,
     @Nullable String stopped,
+    @Nullable String ended,
     @Nullable String instead,
     @Nullable String was) {
+  /** What the pad of a set under 6 sends. */
+  static final String EASIER = "easier";
+
   private static final int MOST_REPS = 100;
 
   /** An entry, or what is wrong with each field. */
@@ -65,10 +70,22 @@ record EntryForm(
       return new CheckedEntry(Optional.empty(), errors);
     }
     Entry entry = new Entry(entryKey.orElseThrow(), line.orElseThrow(), place(), number(issue),
-        seen == null ? -1 : seen, mass, count, missed() ? null : rating, flagged != null,
+        seen == null ? -1 : seen, mass, count, missed() ? null : rating, !missed() && easier(), flagged != null,
         took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()),
-        far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending());
+        far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending(),
+        howEnded());
     return new CheckedEntry(Optional.of(entry), errors);
+  }
+
+  /** Rated under 6, which stands beside the nine ratings. */
+  private boolean easier() {
+    return EASIER.equals(rpe);
+  }
+
+  /** Why it had no more reps; null where nobody said. A miss is one for want of strength unless somebody says otherwise. */
+  @Nullable HowEnded howEnded() {
+    HowEnded said = Arrays.stream(HowEnded.values()).filter(one -> one.name().equals(ended)).findFirst().orElse(null);
+    return said == null && missed() ? HowEnded.COULD_NOT : said;
   }
 
   /** What ended singles on the clock; null where it was the time. */
@@ -88,7 +105,8 @@ record EntryForm(
   /** The same with the load that was taken up from a question, which is answered by it. */
   EntryForm corrected() {
     return instead == null || instead.isBlank() ? this
-        : new EntryForm(key, slot, part, set, issue, seen, instead, reps, rpe, flagged, outcome, "1", seconds, metres, stopped, null, was);
+        : new EntryForm(key, slot, part, set, issue, seen, instead, reps, rpe, flagged, outcome, "1", seconds, metres, stopped, ended, null,
+            was);
   }
 
   boolean clear() {
@@ -142,7 +160,7 @@ record EntryForm(
   }
 
   private @Nullable Rpe rating(Map<String, String> errors) {
-    if (rpe == null || rpe.isBlank()) {
+    if (rpe == null || rpe.isBlank() || easier()) {
       return null;
     }
     BigDecimal value = decimal(rpe);

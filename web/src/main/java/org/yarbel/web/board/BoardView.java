@@ -14,7 +14,7 @@ import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SlotKind;
-import org.yarbel.core.track.MaxTracker;
+import org.yarbel.core.track.Estimate;
 import org.yarbel.web.journal.Undo;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.Lifter;
@@ -157,7 +157,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
     List<NumberView> views = new ArrayList<>();
     for (Lift lift : Catalogue.standard().powerlifts()) {
       all.stream().filter(n -> n.lift().equals(lift.key())).findFirst().ifPresent(own -> {
-        MaxTracker.Estimate estimate = own.estimate(lifter.unit(), today);
+        Estimate estimate = own.estimate(lifter.unit(), today);
         Mass tested = own.tested();
         Mass shown = estimate != null ? estimate.max() : tested;
         if (shown != null) {

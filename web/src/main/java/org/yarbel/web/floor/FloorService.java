@@ -19,6 +19,7 @@ import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.track.Estimate;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
@@ -43,6 +44,7 @@ import org.yarbel.web.skyline.Sparkline;
 class FloorService {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
   private static final DateTimeFormatter NEXT = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+  private static final int NEWS_WEEKS = 3;
   private static final int SPARK_WEEKS = 8;
   private static final Limit MOST_LIFTERS = Limit.of(300);
   /** So many are looked at before anybody asks for more. */
@@ -118,7 +120,8 @@ class FloorService {
             day == null ? "nothing planned" : NEXT.format(day), lifts));
       }
     }
-    return new FloorView(DAY.format(today), find, todays, others, everybody.size() - found.size(), !found.isEmpty() || !find.isBlank());
+    return new FloorView(DAY.format(today), find, todays, others, everybody.size() - found.size(), !found.isEmpty() || !find.isBlank(),
+        own.stream().map(LiftNumbers::beforeOn).anyMatch(on -> on != null && on.isAfter(today.minusWeeks(NEWS_WEEKS))));
   }
 
   private static Map<Long, Long> elsewhere(Collection<TrainingSession> training) {
@@ -148,10 +151,11 @@ class FloorService {
           .filter(p -> p.lift().equals(lift.key()) && p.estimate(lifter.unit()) != null)
           .map(p -> Objects.requireNonNull(p.estimate(lifter.unit())))
           .toList();
-      String newest = known.stream().filter(own -> own.lift().equals(lift.key())).findFirst()
-          .flatMap(own -> Optional.ofNullable(own.numbers(lifter.unit(), today).best()))
-          .map(max -> max.amountIn(lifter.unit(), 0).toPlainString()).orElse("");
-      lifts.add(new FloorView.MainLift(lift.name(), newest,
+      Optional<LiftNumbers> own = known.stream().filter(numbers -> numbers.lift().equals(lift.key())).findFirst();
+      Optional<Estimate> now = own.map(numbers -> numbers.estimate(lifter.unit(), today));
+      Optional<Mass> newest = now.map(Estimate::max).or(() -> own.map(LiftNumbers::tested));
+      lifts.add(new FloorView.MainLift(lift.name(), newest.map(max -> max.amountIn(lifter.unit(), 0).toPlainString()).orElse(""),
+          now.map(estimate -> "± " + estimate.sd().amountIn(lifter.unit(), 0).toPlainString()).orElse(""),
           Sparkline.of(estimates.stream().map(m -> m.amountIn(lifter.unit(), 3).doubleValue()).toList(), 84, 24)));
     }
     return lifts;

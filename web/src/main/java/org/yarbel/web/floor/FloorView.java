@@ -11,7 +11,8 @@ import org.yarbel.web.skyline.Sparkline;
  * @param others the first of everybody else that was looked for
  * @param left how many are not shown
  */
-record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, int left, boolean anyLifter) {
+record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, int left, boolean anyLifter,
+    boolean maxesAnew) {
   /** A lifter who trains today. */
   record TodayView(long lifterId, String name, String unit, long sessionId, List<WorkView> work, long logged, List<MainLift> lifts) {
     public String state() {
@@ -22,8 +23,12 @@ record FloorView(String day, String find, List<TodayView> today, List<OtherView>
   /** One line of a session, with its loads. */
   record WorkView(String lift, String work, String loads, @Nullable String problem) {}
 
-  /** A main lift's tracked max over the last weeks. */
-  record MainLift(String name, String estimate, Sparkline line) {}
+  /**
+   * A main lift's tracked max over the last weeks.
+   *
+   * @param sd how far it may be off; empty where nothing is tracked
+   */
+  record MainLift(String name, String estimate, String sd, Sparkline line) {}
 
   /** A lifter who does not train today. */
   record OtherView(long lifterId, String name, String unit, String next, List<MainLift> lifts) {}

@@ -17,7 +17,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.ResolvedLine;
-import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.WeekTotals;
@@ -141,8 +140,7 @@ public class GridService {
         ResolvedLine line = resolved.get(slot.id());
         if (line != null) {
           counted.computeIfAbsent(column.of(session), c -> new ArrayList<>())
-              .add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line,
-              context.numbers(lift).estimated(), EffortChart.HOUSE, context.lifts()));
+              .add(CountedLine.of(slot.id(), session.day(), slot.kind(), lift, line, context));
         }
       });
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -34,16 +35,17 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
   record LedgerTick(double at, String label) {}
 
   public boolean empty() {
-    return dots.isEmpty();
+    return dots.isEmpty() && line.isEmpty();
   }
 
   static LedgerChart of(List<TrackedPoint> points, MassUnit unit, double width, double height) {
-    if (points.isEmpty()) {
+    if (points.stream().noneMatch(point -> point.estimate(unit) != null || rated(point, unit).isPresent())) {
       return new LedgerChart(width, height, List.of(), "", "", List.of(), List.of(), "");
     }
     LedgerScale scale = new LedgerScale(points, unit, width, height);
-    List<Dot> dots = points.stream().map(p -> new Dot(scale.x(p.day()), scale.y(value(p.raw(unit), unit)),
-        DAY.format(p.day()) + ": " + p.raw(unit).amountIn(unit, 1).toPlainString() + " " + unit)).toList();
+    List<Dot> dots = new ArrayList<>();
+    points.forEach(point -> rated(point, unit).ifPresent(raw -> dots.add(new Dot(scale.x(point.day()), scale.y(value(raw, unit)),
+        DAY.format(point.day()) + ": " + raw.amountIn(unit, 1).toPlainString() + " " + unit))));
     StringBuilder line = new StringBuilder();
     List<String> upper = new ArrayList<>();
     List<String> lower = new ArrayList<>();
@@ -65,6 +67,11 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
     upper.addAll(lower);
     return new LedgerChart(width, height, dots, line.toString().strip(), String.join(" ", upper), scale.rows(),
         scale.columns(), text);
+  }
+
+  /** What a rated set of the day speaks for; a floor only says the least it can be, and is no dot. */
+  private static Optional<Mass> rated(TrackedPoint point, MassUnit unit) {
+    return point.spread() == null ? Optional.empty() : Optional.ofNullable(point.raw(unit));
   }
 
   private static double value(Mass mass, MassUnit unit) {
@@ -93,12 +100,17 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
       double least = Double.MAX_VALUE;
       double most = 0;
       for (TrackedPoint point : points) {
-        double raw = value(point.raw(unit), unit);
         Mass estimate = point.estimate(unit);
-        double mid = estimate == null ? raw : value(estimate, unit);
-        double sd = estimate == null ? 0 : value(Objects.requireNonNull(point.sd(unit)), unit);
-        least = Math.min(least, Math.min(raw, mid - sd));
-        most = Math.max(most, Math.max(raw, mid + sd));
+        List<Double> values = new ArrayList<>();
+        rated(point, unit).ifPresent(raw -> values.add(value(raw, unit)));
+        if (estimate != null) {
+          double sd = value(Objects.requireNonNull(point.sd(unit)), unit);
+          values.addAll(List.of(value(estimate, unit) - sd, value(estimate, unit) + sd));
+        }
+        for (double value : values) {
+          least = Math.min(least, value);
+          most = Math.max(most, value);
+        }
       }
       this.step = step(most - least);
       this.low = Math.floor(least / step) * step;

@@ -24,7 +24,6 @@ import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.SessionResolver;
-import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.CountedLine;
@@ -204,10 +203,7 @@ class RunwayService {
   }
 
   private static CountedLine counted(LifterContext context, LocalDate day, SlotKind kind, String key, ResolvedLine line) {
-    Lift lift = context.lift(key);
-    LifterContext.Known known = context.known().get(key);
-    return CountedLine.of(0, day, kind, lift, line, context.numbers(lift).best(), known == null ? EffortChart.HOUSE
-        : known.chart(), context.lifts());
+    return CountedLine.of(0, day, kind, context.lift(key), line, context);
   }
 
   private static Map<LocalDate, List<CountedLine>> byWeek(List<CountedLine> lines) {

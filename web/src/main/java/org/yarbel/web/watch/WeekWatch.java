@@ -22,7 +22,6 @@ import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.card.Singles;
-import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
@@ -37,6 +36,7 @@ import org.yarbel.core.plan.WeekTotals;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Method;
 import org.yarbel.core.plan.progress.Settings;
+import org.yarbel.core.track.Standing;
 import org.yarbel.core.watch.Around;
 import org.yarbel.core.watch.Athlete;
 import org.yarbel.core.watch.Checks;
@@ -169,9 +169,7 @@ public class WeekWatch {
       ResolvedLine resolved = of.get(slot.id());
       if (resolved != null) {
         Lift lift = day.context().lift(slot.lift());
-        LifterContext.Known known = day.context().known().get(lift.key());
-        lines.put(slot.id(), CountedLine.of(slot.id(), day.date(), slot.kind(), lift, resolved, day.context().numbers(lift).best(),
-            known == null ? EffortChart.HOUSE : known.chart(), day.context().lifts()));
+        lines.put(slot.id(), CountedLine.of(slot.id(), day.date(), slot.kind(), lift, resolved, day.context()));
       }
     }
     return lines;
@@ -217,7 +215,7 @@ public class WeekWatch {
         .orElse(null);
     Map<String, LocalDate> last = new HashMap<>();
     if (context != null) {
-      numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing(MassUnit.KG).map(s -> s.lastTrained())
+      numbers.forEach(own -> context.lifts().ofKey(own.lift()).ifPresent(lift -> own.standing().map(Standing::lastTrained)
           .ifPresent(day -> {
         last.merge(context.lifts().family(lift).key(), day, (a, b) -> a.isAfter(b) ? a : b);
       })));

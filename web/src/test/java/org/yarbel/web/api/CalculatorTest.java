@@ -102,28 +102,60 @@ class CalculatorTest {
     assertThat(new Client(app).get("/api/v1/chart").body()).isEqualTo(new Client(app).get("/api/v1/chart?curve=house").body());
   }
 
-  // worked outside from the equations of a scalar Kalman filter: P = 0.02² + 7·0.0025², R = 0.022², z = ln(180/0.93)
+  // our own defaults; every figure from the worked example of the tracker's specification, days counted from 2 March
   @Test
   void tracksALog() {
-    JsonNode track = answer("track", "{'unit':'kg','tested':{'load':200,'date':'2026-03-02'},'observations':["
-        + "{'date':'2026-03-09','load':180,'reps':1,'rpe':8},{'date':'2026-03-09','load':100,'reps':5,'rpe':5.5},"
+    String log = "{'unit':'kg','level':'intermediate','tested':{'load':200,'date':'2026-03-02'},'observations':["
         + "{'date':'2026-02-27','load':150,'reps':5,'rpe':8},"
-        + "{'date':'2026-03-09','load':250,'reps':0}]}");
-    assertThat(track.get("estimate").doubleValue()).isEqualTo(196.89);
-    assertThat(track.get("sd").doubleValue()).isEqualTo(3);
-    assertThat(track.get("skipped").toString()).isEqualTo("[1,3]");
+        + "{'date':'2026-03-05','load':185,'reps':1,'rpe':8},{'date':'2026-03-05','load':165,'reps':4,'rpe':7.5},"
+        + "{'date':'2026-03-05','load':165,'reps':4},{'date':'2026-03-05','load':60,'reps':20,'rpe':7},"
+        + "{'date':'2026-03-09','load':177.5,'reps':3,'rpe':10},{'date':'2026-03-09','load':160,'reps':3,'easier':true},"
+        + "{'date':'2026-03-09','load':175,'reps':4,'toFailure':true},"
+        + "{'date':'2026-04-11','load':205,'reps':1},{'date':'2026-04-11','load':210,'reps':0}]";
+    JsonNode track = answer("track", log + "}");
+    assertThat(track.get("estimate").doubleValue()).isEqualTo(201.18);
+    assertThat(track.get("sd").doubleValue()).isEqualTo(4.55);
+    assertThat(track.get("today").get("estimate").doubleValue()).isEqualTo(205.21);
+    assertThat(track.get("skipped").toString()).as("twenty reps only train").isEqualTo("[4]");
+    assertThat(track.has("chances")).as("nobody asked").isFalse();
     assertThat(track.get("points").get(0).toString()).as("before the test").isEqualTo(
         "{\"date\":\"2026-02-27\",\"raw\":180.72,\"estimate\":null,\"sd\":null}");
-    assertThat(track.get("points").get(1).get("raw").doubleValue()).isEqualTo(193.55);
+    assertThat(track.get("points").get(1).toString()).as("185 of 93 %, the spread 2.2").isEqualTo(
+        "{\"date\":\"2026-03-05\",\"raw\":198.92,\"estimate\":200.8,\"sd\":4.03}");
+    assertThat(track.get("points").get(3).get("raw").doubleValue()).as("a floor").isEqualTo(205);
+    JsonNode later = answer("track", log + ",'at':'2026-05-01','chances':[200, 150, 260]}");
+    assertThat(later.get("estimate").doubleValue()).isEqualTo(199.64);
+    assertThat(later.get("sd").doubleValue()).isEqualTo(5.1);
+    assertThat(later.get("chances").get(0).get("chance").doubleValue()).isEqualTo(0.499941);
+    assertThat(later.get("chances").get(1).get("chance").doubleValue()).as("three in a hundred go wrong for skill").isEqualTo(0.97);
+    assertThat(later.get("chances").get(2).get("chance").doubleValue()).isLessThan(1e-4);
+    assertThat(later.get("learned").get("stretch").doubleValue()).isBetween(1.0, 1.1);
+    assertThat(later.get("learned").get("ratingBias").doubleValue()).isBetween(-0.5, 0.0);
   }
 
   @Test
   void tracksNothingAsNothing() {
-    assertThat(answer("track", "{'unit':'kg','observations':[]}").toString())
-        .isEqualTo("{\"points\":[],\"estimate\":null,\"sd\":null,\"skipped\":[]}");
-    JsonNode later = answer("track", "{'unit':'lb','observations':[{'date':'2026-01-01','load':300,'reps':1,'contest':true}],"
-        + "'at':'2026-03-02'}");
-    assertThat(later.get("estimate").doubleValue()).as("46 days beyond a fortnight: 300 · e^(−0.1012)").isEqualTo(271.13);
+    assertThat(answer("track", "{'unit':'kg','observations':[],'chances':[200]}").toString()).isEqualTo("{\"points\":[],\"estimate\":null,"
+        + "\"sd\":null,\"today\":null,\"learned\":null,\"chances\":[{\"load\":200,\"chance\":null}],\"skipped\":[]}");
+    JsonNode missed = answer("track", "{'unit':'kg','observations':[{'date':'2026-01-01','load':300,'reps':0}]}");
+    assertThat(missed.get("skipped").toString()).as("a miss before anything was made").isEqualTo("[0]");
+    assertThat(missed.get("estimate").isNull()).isTrue();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"'at':'2026-01-01',422", "'at':'2026-01-05',200", "'at':'soon',400", "'chances':[0],422", "'chances':[1000.01],422",
+    "'chances':'many',400", "'chances':[null],400", "'easier':true,400"})
+  void refusesWhatCannotBeTracked(String more, int status) {
+    String log = "{'unit':'kg','observations':[{'date':'2026-01-05','load':150,'reps':5,'rpe':8}]," + more + "}";
+    assertThat(post("track", log).statusCode()).isEqualTo(status);
+  }
+
+  @Test
+  void takesAHundredChancesAndNotOneMore() {
+    String log = "{'unit':'kg','observations':[{'date':'2026-01-05','load':150,'reps':5,'rpe':8}],'chances':[";
+    String hundred = IntStream.rangeClosed(1, 100).mapToObj(Integer::toString).collect(Collectors.joining(","));
+    assertThat(answer("track", log + hundred + "]}").get("chances").size()).isEqualTo(100);
+    assertThat(post("track", log + hundred + ",101]}").statusCode()).isEqualTo(422);
   }
 
   @Test

@@ -93,10 +93,10 @@ class CardDocumentTest {
     lifter.putAll(Map.of("version", "0", "squat.level", "ADVANCED", "squat.tested", "120", "squat.testedOn", "2026-02-20"));
     coach.get("/lifters/" + id);
     coach.post("/lifters/" + id, lifter);
-    assertThat(coach.card(session).body()).as("issued: stays").contains(">80<").contains("estimated 100 kg");
+    assertThat(coach.card(session).body()).as("issued: stays").contains(">80<").contains("estimated 10");
     assertThat(coach.get("/lifters/" + id + "/week").body())
-        .as("on the board the issued day stays, the other moves").contains("80 ×3", "95 ×3");
-    assertThat(coach.get("/?find=Bryn").body()).as("on the Floor too").contains("80 ×3").doesNotContain("95 ×3");
+        .as("on the board the issued day stays, the other moves").contains("80 ×3", "97.5 ×3");
+    assertThat(coach.get("/?find=Bryn").body()).as("on the Floor too").contains("80 ×3").doesNotContain("97.5 ×3");
   }
 
   @Test

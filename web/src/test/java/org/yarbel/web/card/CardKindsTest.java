@@ -13,8 +13,10 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.WebElement;
+import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Stood;
 import org.yarbel.web.support.TestApp;
 
 /** Every kind of set lifted from the Card, on the phone and on paper. */
@@ -80,8 +82,7 @@ class CardKindsTest {
   }
 
   private static String numbers(TestApp app) {
-    return app.jdbc().sql("select estimate_ng from lift_numbers where lifter_id = :l and lift = 'bench'").param("l", app.lifter("Corwin"))
-        .query(String.class).single();
+    return Stood.max(app.jdbc(), app.lifter("Corwin"), "bench", TestApp.TODAY).amountIn(MassUnit.KG, 2).toPlainString();
   }
 
   @Test

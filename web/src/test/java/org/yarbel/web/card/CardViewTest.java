@@ -47,11 +47,11 @@ class CardViewTest {
     assertThat(titles(view, 1)).containsExactly("set 1 of 2", "last set, open");
     assertThat(titles(view, 2)).containsExactly("one set", "open set");
     assertThat(view.slots().get(1).sets().get(1).asked()).isEqualTo("× 5+");
-    assertThat(view.slots().get(1).sets().get(1).notes()).containsExactly("stop when form goes");
+    assertThat(view.slots().get(1).sets().get(1).notes()).containsExactly("stop when form goes", "as many as 8 ± 1");
     assertThat(view.slots().get(2).sets().get(1).asked()).isEqualTo("× as many as possible");
-    assertThat(view.slots().get(2).sets().get(1).notes()).containsExactly("stop at @9");
+    assertThat(view.slots().get(2).sets().get(1).notes()).first().isEqualTo("stop at @9");
     assertThat(view.slots().get(0).sets().get(0).share()).isEqualTo("93 % of estimated");
-    assertThat(view.slots().get(0).basis()).as("with the day of what it knows").isEqualTo("estimated 200 kg, 20 Feb");
+    assertThat(view.slots().get(0).basis()).as("with the day of what it knows").isEqualTo("estimated 201.9 kg, 20 Feb");
   }
 
   @Test
@@ -61,7 +61,7 @@ class CardViewTest {
     String first = view.slots().get(0).sets().get(0).panel();
     String last = view.slots().get(0).sets().get(2).panel();
     assertThat(view.current()).isEqualTo(first);
-    assertThat(view.slots().get(0).sets().get(0).notes()).containsExactly("tempo 2-1-X-0");
+    assertThat(view.slots().get(0).sets().get(0).notes()).containsExactly("tempo 2-1-X-0", "goes up 95 times in 100");
     assertThat(view.panels().get(0)).satisfies(panel -> {
       assertThat(panel.rest()).isEqualTo(240);
       assertThat(panel.usual()).as("written").isFalse();
@@ -73,8 +73,9 @@ class CardViewTest {
     assertThat(view(app, session, last).current()).isEqualTo(last);
     assertThat(view(app, session, "99-9-9").current()).as("no such set").isEqualTo(first);
     assertThat(view.tables().values()).singleElement().satisfies(tables -> {
-      assertThat(tables).hasSize(1);
-      assertThat(tables.get(0).rows()).contains(List.of("190", "162.5", "25 25 20 1.25"));
+      assertThat(tables.backOffs()).hasSize(1);
+      assertThat(tables.today()).as("for a phone without signal, while nothing is lifted").isNotNull();
+      assertThat(tables.backOffs().get(0).rows()).contains(List.of("190", "162.5", "25 25 20 1.25"));
     });
   }
 

@@ -16,7 +16,7 @@ class EntryFormTest {
 
   private static EntryForm form(String load, String reps, String rpe, String outcome) {
     return new EntryForm(UUID.randomUUID().toString(), LINE, 1, 1, 1, -1, load, reps, rpe, null, outcome, null, null, null, null,
-        null, null);
+        null, null, null);
   }
 
   @ParameterizedTest
@@ -57,9 +57,9 @@ class EntryFormTest {
 
   @Test
   void refusesAFormWithoutItsKey() {
-    EntryForm old = new EntryForm("", LINE, 1, 1, 1, -1, "100", "5", "", null, "done", null, null, null, null, null, null);
+    EntryForm old = new EntryForm("", LINE, 1, 1, 1, -1, "100", "5", "", null, "done", null, null, null, null, null, null, null);
     assertThat(old.check(MassUnit.KG).errors().get("load")).contains("open the card again");
-    EntryForm byNumber = new EntryForm(LINE, "17", 1, 1, 1, -1, "100", "5", "", null, "done", null, null, null, null, null, null);
+    EntryForm byNumber = new EntryForm(LINE, "17", 1, 1, 1, -1, "100", "5", "", null, "done", null, null, null, null, null, null, null);
     assertThat(byNumber.check(MassUnit.KG).errors().get("load")).as("a line is known by no number").contains("open the card again");
   }
 }

@@ -83,6 +83,34 @@ class MigrationTest {
     jdbc.sql("drop schema numbered cascade").update();
   }
 
+  @Test
+  void aMaxOfBeforeStandsBesideTheNewOneAndNothingIsMadeUpOfOldSets(TestApp app) {
+    FluentConfiguration old = Flyway.configure().dataSource(app.owner()).schemas("scalar").locations("classpath:db/migration");
+    old.target("8").load().migrate();
+    JdbcClient jdbc = JdbcClient.create(app.owner());
+    jdbc.sql("""
+        set search_path = scalar;
+        insert into club (id, name, zone, unit) values (1, 'Scalar', 'UTC', 'KG');
+        insert into place (id, club_id, name, unit, kit, version) values (1, 1, 'Hall', 'KG', '{}', 0);
+        insert into lifter (id, club_id, place_id, name, unit, version) values (1, 1, 1, 'Scalar', 'KG', 0);
+        insert into training_session (id, club_id, lifter_id, day, version) values (5, 1, 1, '2026-01-05', 0);
+        insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, estimate_ng, sd_ng, estimate_on, version) values
+          (10, 1, 1, 'squat', 'ADVANCED', 'ESTIMATED', 200, 4, '2026-01-05', 0), (11, 1, 1, 'bench', 'ADVANCED', 'ESTIMATED', null, null, null, 0);
+        insert into logged_set (id, club_id, lifter_id, session_id, line, issue_number, part, set_number, lift, day, load_ng, unit, reps, rpe_halves,
+          to_failure, flagged, entry_key, logged_at, version) values
+          (30, 1, 1, 5, gen_random_uuid(), 1, 1, 1, 'squat', '2026-01-05', 1, 'KG', 8, 20, true, false, gen_random_uuid(), now(), 0),
+          (31, 1, 1, 5, gen_random_uuid(), 1, 1, 2, 'squat', '2026-01-05', 1, 'KG', 8, null, false, false, gen_random_uuid(), now(), 0),
+          (32, 1, 1, null, null, 1, 1, 1, 'squat', '2026-01-01', 1, 'KG', 8, null, true, false, gen_random_uuid(), now(), 0);
+        set search_path = public""").update();
+    old.target("latest").load().migrate();
+    assertThat(jdbc.sql("select lift || ' ' || coalesce(before_ng::text, '-') || ' ' || tracked_with || ' ' || coalesce(standing::text, '-') "
+        + "from scalar.lift_numbers order by id").query(String.class).list()).as("to be run anew when the application starts")
+        .containsExactly("squat 200 0 -", "bench - 0 -");
+    assertThat(jdbc.sql("select to_failure || ' ' || easier from scalar.logged_set order by id").query(String.class).list())
+        .as("rated 10 is no miss, not rated is not easier, told to failure is").containsExactly("false false", "false false", "true false");
+    jdbc.sql("drop schema scalar cascade").update();
+  }
+
   private static PlaceKit kit(TestApp app, long place) {
     return app.bean(CoreJson.class).read(
         JdbcClient.create(app.owner()).sql("select kit from older.place where id = :id").param("id", place).query(String.class)

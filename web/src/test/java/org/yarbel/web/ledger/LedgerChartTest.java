@@ -32,7 +32,7 @@ class LedgerChartTest {
     assertThat(chart.rows()).hasSizeBetween(2, 8);
     double step = Double.parseDouble(chart.rows().get(1).label()) - Double.parseDouble(chart.rows().get(0).label());
     assertThat(step).isIn(1.0, 2.5, 5.0, 10.0, 20.0, 25.0, 50.0);
-    assertThat(chart.line().split(" ")).hasSameSizeAs(chart.dots());
+    assertThat(chart.line().split(" ")).as("a day without a rated set has no dot").hasSizeGreaterThanOrEqualTo(chart.dots().size());
   }
 
   @Test

@@ -48,7 +48,8 @@ class LearningTest {
   }
 
   private static void tell(TestApp app, Lifter lifter, String lift, int day, String load, int reps, @Nullable Double rpe) {
-    Observation set = Observation.of(DAY.plusDays(day), kg(load), reps, rpe == null ? null : Rpe.of(rpe)).toFailure(rpe == null);
+    Observation set = Observation.of(DAY.plusDays(day), kg(load), reps, rpe == null ? null : Rpe.of(rpe))
+        .with(Observation.Trait.FAILED, rpe == null);
     app.bean(Tracking.class).tell(lifter, lift, set);
   }
 
@@ -56,7 +57,7 @@ class LearningTest {
     return app.bean(LiftNumbersRepository.class).findByLifterIdAndLift(lifter.id(), lift).orElseThrow();
   }
 
-  // ten reps at 80 % where the curve has eight: the worked example, with the tracked 100 a little off on later days
+  // ten reps at 80 % where the curve has eight: 1 + 7/0.78 = 10, of which a spread of 0.15 between lifters gives the most back
   @Test
   void setsToFailureBendTheLiftersChartAndTheirLoadsFollow(TestApp app) {
     with(app, lifter -> {
@@ -66,38 +67,59 @@ class LearningTest {
         tell(app, lifter, "squat", 2 * i + 1, "100", 1, 10.0);
       }
       LiftNumbers own = numbers(app, lifter, "squat");
-      assertThat(own.chartSets()).isEqualTo(6);
-      assertThat(own.chart().stretch()).isCloseTo(0.804, within(0.03));
+      assertThat(own.chart().stretch()).isBetween(0.75, 0.9);
       LifterContext context = app.bean(LifterContexts.class).of(lifter, null);
       Lift squat = context.lift("squat");
       double eight = resolve(context, squat, "1x8 @10").sets().get(0).exact().ratioTo(context.numbers(squat).estimated());
-      assertThat(eight).as("8 reps are 1 + 7 · 0.8 = 6.6 of the curve")
-          .isCloseTo(EffortChart.HOUSE.fraction(6.63, 10).orElseThrow(), within(0.01));
+      assertThat(eight).as("8 reps are 1 + 7 · k of the curve")
+          .isCloseTo(EffortChart.HOUSE.fraction(1 + 7 * own.chart().stretch(), 10).orElseThrow(), within(1e-6));
       double single = resolve(context, squat, "1x1 @10").sets().get(0).exact().ratioTo(context.numbers(squat).estimated());
       assertThat(single).as("a max stays a max").isCloseTo(1, within(1e-6));
     });
   }
 
   @Test
-  void twoSetsAreNotEnoughForAChart(TestApp app) {
+  void aFewSetsBendItLessThanMany(TestApp app) {
     with(app, lifter -> {
       tell(app, lifter, "squat", 0, "100", 1, 10.0);
       tell(app, lifter, "squat", 2, "80", 12, null);
+      double once = numbers(app, lifter, "squat").chart().stretch();
       tell(app, lifter, "squat", 4, "80", 12, null);
-      assertThat(numbers(app, lifter, "squat").chart()).isEqualTo(EffortChart.HOUSE);
+      assertThat(numbers(app, lifter, "squat").chart().stretch()).isLessThan(once).isGreaterThan(0.6);
+      assertThat(once).isLessThan(1);
     });
   }
 
-  // rated 8 with two left, and four came: −2 over 1 + 3
+  // rated 8, which claims seven in all, where nine go
   @Test
   void ratingsAreHeldAgainstSetsToFailure(TestApp app) {
     with(app, lifter -> {
-      tell(app, lifter, "bench", 0, "100", 5, 8.0);
-      assertThat(numbers(app, lifter, "bench").ratingBias()).isNull();
-      tell(app, lifter, "bench", 2, "100", 9, null);
-      assertThat(numbers(app, lifter, "bench").ratingBias()).isEqualTo(-0.5);
-      assertThat(numbers(app, lifter, "bench").ratingPairs()).isEqualTo(1);
+      for (int week = 0; week < 5; week++) {
+        tell(app, lifter, "bench", 7 * week, "100", 5, 8.0);
+        tell(app, lifter, "bench", 7 * week + 2, "100", 9, null);
+      }
+      double bias = numbers(app, lifter, "bench").outlook(TestApp.TODAY).orElseThrow().learned().ratingBias().value();
+      assertThat(bias).as("two too few are claimed").isBetween(-2.0, -0.5);
     });
+  }
+
+  /** Under 6 says that there is more; not rated says nothing. */
+  @Test
+  void easierIsNotUnrated(TestApp app) {
+    with(app, lifter -> {
+      tell(app, lifter, "bench", 0, "100", 1, 10.0);
+      double before = kilograms(app, lifter);
+      app.bean(Tracking.class).tell(lifter, "bench", Observation.of(DAY.plusDays(2), kg("85"), 5, null));
+      assertThat(kilograms(app, lifter)).as("a floor further down").isCloseTo(before, within(0.5));
+      app.bean(Tracking.class).tell(lifter, "bench", Observation.of(DAY.plusDays(4), kg("85"), 5, null, Observation.Trait.EASIER));
+      assertThat(kilograms(app, lifter)).isGreaterThan(before + 1);
+      assertThat(app.jdbc().sql("select count(*) from logged_set where easier and lifter_id = :id").param("id", lifter.id())
+          .query(Integer.class).single()).isEqualTo(1);
+    });
+  }
+
+  private static double kilograms(TestApp app, Lifter lifter) {
+    return numbers(app, lifter, "bench").estimate(MassUnit.KG, DAY.plusDays(4)).max().nanograms() / 1e12;
   }
 
   @Test
@@ -108,7 +130,7 @@ class LearningTest {
       tell(app, lifter, "squat", 0, "200", 1, 10.0);
       Lift.Ratio ratio = numbers(app, lifter, "front-squat").ratio();
       assertThat(ratio).isNotNull();
-      assertThat(ratio.percent()).isBetween(86.0, 90.0);
+      assertThat(ratio.percent()).isBetween(84.0, 88.0);
       assertThat(ratio.sd()).isLessThan(6);
     });
   }

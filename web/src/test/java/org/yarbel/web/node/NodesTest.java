@@ -32,8 +32,12 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.track.TestedMax;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Nodes;
+import org.yarbel.web.support.Stood;
 import org.yarbel.web.support.TestApp;
 
 /**
@@ -67,10 +71,11 @@ class NodesTest {
         + "nextval('yarbel_id'), p.club_id, p.id, 'Lifter ' || n, "
         + "'KG', 'F', 1990, '', 0, 127 from place p cross join generate_series(1, " + lifters + ") n").update();
     jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, "
-        + "estimate_ng, sd_ng, estimate_on, version) "
+        + "standing, tracked_with, version) "
         + "select nextval('yarbel_id'), club_id, l.id, lift, 'INTERMEDIATE', 'ESTIMATED', 150000000000000, 'KG', :day, "
-        + "150000000000000, 3000000000000, :day, 0 from lifter l "
-        + "cross join unnest(array['squat', 'bench', 'deadlift']) lift").param("day", TestApp.TODAY).update();
+        + ":standing::double precision[], 1, 0 from lifter l "
+        + "cross join unnest(array['squat', 'bench', 'deadlift']) lift").param("day", TestApp.TODAY)
+        .param("standing", Stood.after(new TestedMax(Mass.of("150", MassUnit.KG), TestApp.TODAY))).update();
     jdbc.sql("insert into training_session (id, club_id, lifter_id, day, version) select nextval('yarbel_id'), club_id, id, "
         + ":day, 0 from lifter").param("day", TestApp.TODAY).update();
     jdbc.sql("insert into slot (id, club_id, session_id, position, kind, lift, work, version) select nextval('yarbel_id'), "

@@ -319,8 +319,8 @@ class RunwayTest {
   void aGoalStandsWithItsWayAndWhatIsBelievable() {
     takeThePlan();
     assertThat(someone.post(someone.at("/runway/goal"), Map.of("lift", "squat", "goal", "240", "on", "")).body())
-        .contains("The goal stands. Mind: in 12 weeks about 16.4 kg on top of today&#39;s 200 kg is believable.")
-        .contains("from 200 kg to 240 kg on 23 May");
+        .contains("The goal stands. Mind: in 12 weeks about 16.5 kg on top of today&#39;s 201.2 kg is believable.")
+        .contains("from 201.2 kg to 240 kg on 23 May");
     assertThat(someone.post(someone.at("/runway/goal"), Map.of("lift", "squat", "goal", "", "on", "")).body())
         .contains("No goal of that lift any more.");
   }

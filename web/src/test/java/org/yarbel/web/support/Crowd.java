@@ -15,9 +15,9 @@ public final class Crowd {
           .param("name", "Load " + i).param("like", lifter).update();
     }
     jdbc.sql("insert into lift_numbers (id, club_id, lifter_id, lift, level, basis, tested_ng, tested_unit, tested_on, "
-        + "estimate_ng, sd_ng, estimate_on, last_trained, version) "
+        + "standing, sets_that_day, tracked_with, version) "
         + "select nextval('yarbel_id'), n.club_id, l.id, n.lift, n.level, n.basis, n.tested_ng, n.tested_unit, n.tested_on, "
-        + "n.estimate_ng, n.sd_ng, n.estimate_on, n.last_trained, 0 "
+        + "n.standing, n.sets_that_day, n.tracked_with, 0 "
         + "from lift_numbers n join lifter l on l.club_id = n.club_id and l.name like 'Load %' where n.lifter_id = :like")
         .param("like", lifter).update();
     return jdbc.sql("select id from lifter where name like 'Load %' order by id").query(Long.class).list();

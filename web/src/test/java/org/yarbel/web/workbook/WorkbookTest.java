@@ -201,7 +201,7 @@ class WorkbookTest {
         .param("l", someone.id()).query(Long.class).single())
         .isEqualTo(172_500_000_000_000L);
     assertThat(take(book -> number(book, "squat", "training", 196)).problems()).singleElement().asString()
-        .contains("a training max is at most 95 % of the estimated one, 190 kg.");
+        .contains("a training max is at most 95 % of the estimated one, 191");
     assertThat(take(book -> number(book, "squat", "training", 0.5)).problems()).singleElement().asString()
         .contains("a max must be from 1 to 2200 but was 0.5.");
   }

@@ -1,0 +1,170 @@
+package org.yarbel.web.card;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
+import org.yarbel.core.track.Observation;
+import org.yarbel.core.track.Observation.Trait;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.support.Browser;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Someone;
+import org.yarbel.web.support.TestApp;
+
+/** What the tracker needs to be told of a set, from the Card to what it makes of it. */
+@ExtendWith(TestApp.class)
+class HowItEndedTest {
+  private static final String OPEN = ".panel:not([hidden]) ";
+
+  private static Someone lifter(TestApp app, String name, String work) {
+    Someone lifter = Someone.called(app, name, Map.of("squat", "200"));
+    lifter.add(TestApp.TODAY, "MAIN", "squat", work);
+    return lifter;
+  }
+
+  private static Map<String, String> entry(TestApp app, long session, int set, String load, String reps, String... more) {
+    String line = app.jdbc().sql("select ref::text from slot where session_id = :id").param("id", session).query(String.class).single();
+    Map<String, String> entry = new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", line, "part", "1", "set", "" + set,
+        "issue", "1", "seen", "-1", "load", load, "reps", reps, "outcome", "done", "sure", "1"));
+    for (int i = 0; i < more.length; i += 2) {
+      entry.put(more[i], more[i + 1]);
+    }
+    return entry;
+  }
+
+  private static List<Observation> seen(TestApp app, Someone lifter) {
+    return lifter.within(() -> app.bean(LoggedSetRepository.class).ofLift(lifter.id(), "squat").stream().map(row -> row.observation())
+        .toList());
+  }
+
+  // only "could not" is a failure; pain flags the day; no rep made by choice or for pain says nothing of strength
+  @ParameterizedTest
+  @CsvSource({"done,3,COULD_NOT,FAILED", "done,3,FORM_WENT,''", "done,3,MY_CHOICE,''", "done,3,HURT,FLAGGED", "done,3,'',''",
+      "done,3,NONSENSE,''", "missed,3,'',FAILED", "missed,3,MY_CHOICE,PRACTICE", "missed,3,HURT,FLAGGED PRACTICE"})
+  void whyThereWereNoMoreRepsSaysWhatASetIsWorth(String outcome, String reps, String ended, String traits) {
+    TestApp app = TestApp.running();
+    String name = (ended.isEmpty() ? "Nothing" : ended) + " " + outcome;
+    Someone lifter = lifter(app, name, "5x5 75%");
+    long session = app.session(name, TestApp.TODAY);
+    lifter.coach().card(session);
+    lifter.post("/sessions/" + session + "/sets", entry(app, session, 1, "150", reps, "outcome", outcome, "ended", ended));
+    assertThat(seen(app, lifter)).singleElement().satisfies(set -> {
+      assertThat(set.reps()).isEqualTo(outcome.equals("missed") ? 0 : 3);
+      assertThat(set.traits()).extracting(Trait::name).containsExactlyInAnyOrder(traits.isEmpty() ? new String[0] : traits.split(" "));
+    });
+  }
+
+  @Test
+  void easierThanSixIsARatingAndNotRatedIsNone(TestApp app) {
+    Someone lifter = lifter(app, "Senna Thorpe", "3x5 75%");
+    long session = app.session("Senna", TestApp.TODAY);
+    lifter.coach().card(session);
+    lifter.post("/sessions/" + session + "/sets", entry(app, session, 1, "150", "5", "rpe", "easier"));
+    lifter.post("/sessions/" + session + "/sets", entry(app, session, 2, "150", "5", "rpe", ""));
+    assertThat(seen(app, lifter)).extracting(set -> set.is(Trait.EASIER)).containsExactly(true, false);
+    assertThat(seen(app, lifter)).extracting(Observation::rpe).containsOnlyNulls();
+    assertThat(lifter.coach().card(session).body()).contains("150 kg × 5 easier than 6").containsPattern("value=\"easier\"[^>]*checked");
+    assertThat(lifter.coach().get(lifter.at("/ledger")).body()).contains("150 × 5 easier than 6");
+    Map<String, String> again = entry(app, session, 1, "150", "5", "rpe", "6", "seen", "0");
+    lifter.post("/sessions/" + session + "/sets", again);
+    assertThat(seen(app, lifter)).first().satisfies(set -> assertThat(set.is(Trait.EASIER)).as("changed to a 6").isFalse());
+  }
+
+  @Test
+  void aSetThatIsFarEasierThanItCanBeIsAskedAbout(TestApp app) {
+    Someone lifter = lifter(app, "Osric Vane", "1x3 90%");
+    long session = app.session("Osric", TestApp.TODAY);
+    lifter.coach().card(session);
+    Map<String, String> entry = entry(app, session, 1, "182.5", "3", "rpe", "easier");
+    entry.remove("sure");
+    assertThat(lifter.coach().post("/sessions/" + session + "/sets", entry, "HX-Request", "true").body())
+        .contains("Is that right? It speaks for a max of over ");
+    assertThat(seen(app, lifter)).isEmpty();
+  }
+
+  @Test
+  void everyAttemptOfAMaxIsASetOfItsOwn(TestApp app) {
+    Someone lifter = lifter(app, "Wilf Garrow", "max 1");
+    long session = app.session("Wilf", TestApp.TODAY);
+    lifter.coach().card(session);
+    String url = "/sessions/" + session + "/sets";
+    assertThat(lifter.post(url, entry(app, session, 2, "200", "1")).statusCode()).as("there is no second yet").isEqualTo(404);
+    lifter.post(url, entry(app, session, 1, "195", "1", "rpe", "9"));
+    assertThat(lifter.coach().card(session).body()).contains("A heavier one if you like");
+    lifter.post(url, entry(app, session, 2, "205", "0", "outcome", "missed"));
+    assertThat(lifter.coach().card(session).body()).contains("A lighter attempt, or go on below");
+    lifter.post(url, entry(app, session, 3, "205", "1", "rpe", "10"));
+    assertThat(seen(app, lifter)).extracting(Observation::reps).containsExactly(1, 0, 1);
+    assertThat(seen(app, lifter)).extracting(set -> set.load().number()).containsExactly("195", "205", "205");
+    assertThat(lifter.post(url, entry(app, session, 9, "205", "1")).statusCode()).as("none is left out").isEqualTo(404);
+  }
+
+  @Test
+  void todaysMaxStandsOnTheCardOnceSomethingIsLifted(TestApp app) {
+    Someone lifter = lifter(app, "Petra Lune", "1x1 @8; 4x4 -15%; 1xAMRAP 70%");
+    long session = app.session("Petra", TestApp.TODAY);
+    String before = lifter.coach().card(session).body();
+    assertThat(before).containsPattern("class=\"todays\" hidden").contains("goes up ", "as many as ");
+    lifter.post("/sessions/" + session + "/sets", entry(app, session, 1, "187.5", "1", "rpe", "10"));
+    String after = lifter.coach().card(session).body();
+    assertThat(after).contains("Today’s max ", "on a usual day and rested ", "The day is not as planned.").containsPattern("From today’s max: <b>1[0-9]{2}");
+    LocalDate day = TestApp.TODAY;
+    assertThat(lifter.coach().get(lifter.at("/ledger?lift=squat&before=" + day.plusDays(1))).body()).contains("187.5 × 1 @10");
+  }
+
+  /** A thumb on a phone: one rep fewer opens the question, the answer stands, is changed, and goes with the set. */
+  @Test
+  void aThumbSaysWhyThereWereNoMoreReps(TestApp app, Browser browser) {
+    Client coach = Client.of(app, "coach");
+    LocalDate day = TestApp.TODAY.minusWeeks(46).plusDays(5);
+    coach.post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 70%"),
+        "HX-Request", "true");
+    long session = app.session("Tamsin", day);
+    browser.signIn("tamsin").phone().card(session);
+    WebElement why = browser.find(OPEN + "details.why");
+    assertThat(why.getDomAttribute("open")).as("as asked nobody is asked").isNull();
+    browser.press(OPEN + "[aria-label='Fewer reps']");
+    browser.await(OPEN + "details.why[open]");
+    press(browser, "form went");
+    browser.press(OPEN + ".btn-go[name=outcome]");
+    browser.awaitText(OPEN + "h2", "set 2 of 3");
+    assertThat(ended(app, session)).containsExactly("FORM_WENT");
+    browser.press(".overview li a");
+    browser.awaitText(OPEN + ".done-words", "× 4, form went");
+    press(browser, "could not");
+    browser.press(OPEN + ".btn-go[name=outcome]");
+    browser.awaitText(OPEN + "h2", "set 2 of 3");
+    assertThat(ended(app, session)).containsExactly("COULD_NOT");
+    browser.press(".overview li a");
+    browser.awaitText(OPEN + "h2", "set 1 of 3");
+    press(browser, "not said");
+    browser.press(OPEN + ".btn-go[name=outcome]");
+    browser.awaitText(OPEN + "h2", "set 2 of 3");
+    assertThat(ended(app, session)).containsExactly("-");
+    browser.press(".overview li a");
+    browser.awaitText(OPEN + "h2", "set 1 of 3");
+    browser.press(OPEN + "button[value=clear]");
+    browser.awaitText(".overview", "0 of 3");
+    assertThat(ended(app, session)).as("not done after all").isEmpty();
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  private static List<String> ended(TestApp app, long session) {
+    return app.jdbc().sql("select coalesce(ended, '-') from logged_set where session_id = :id").param("id", session).query(String.class)
+        .list();
+  }
+
+  private static void press(Browser browser, String word) {
+    browser.press(browser.find(".panel:not([hidden])").findElement(By.xpath(".//label[normalize-space()='" + word + "']")));
+  }
+}

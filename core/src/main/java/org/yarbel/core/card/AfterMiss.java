@@ -10,7 +10,6 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.Part;
 
 /**
@@ -23,9 +22,9 @@ import org.yarbel.core.notation.Part;
  *     that hangs on the set was lifted
  * @param cut what the sets that hang on it become, by their places; empty where nothing does
  * @param again whether the newest try of the part calls for another: it was missed, or a max that was made
- * @param missed whether the newest try of the part was missed
+ * @param heavier whether it was a max that was made, so that the attempt is a heavier one and comes before nothing else
  */
-public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Loading> cut, boolean again, boolean missed) {
+public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Loading> cut, boolean again, boolean heavier) {
   private static final double LIGHTER = 0.95;
   private static final double HEAVIER = 1.025;
   private static final double CUT = 0.9;
@@ -44,21 +43,28 @@ public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Load
    */
   public static Optional<AfterMiss> of(Resolver.Request request) {
     Loadables loadables = request.loadables();
-    int follows = firstBackOff(request.line().line().parts());
+    List<Part> parts = request.line().line().parts();
+    int follows = PlannedTop.firstBackOff(parts);
     if (loadables == null) {
       return Optional.empty();
     }
     List<ResolvedSet> planned = Resolver.resolve(request.withWarmUp(null).withLogged(List.of())).sets();
     if (follows == 0) {
       return planned.stream().filter(AfterMiss::triedAgain).reduce((one, next) -> next)
-          .map(set -> new AfterMiss(attempt(request, planned, set, loadables), Map.of(), again(request, set), missed(request, set)));
+          .map(set -> of(request, planned, set, Map.of()));
     }
-    Optional<ResolvedSet> top = planned.stream().filter(set -> set.part() < follows && set.role() != Role.WARM && set.load() != null)
-        .reduce((one, next) -> Objects.requireNonNull(next.load()).compareTo(Objects.requireNonNull(one.load())) > 0 ? next : one);
     Map<LoggedSet.Place, Loading> cut = new HashMap<>();
-    planned.stream().filter(set -> set.part() >= follows && set.load() != null && needsTop(request, set.part())).forEach(set ->
-        cut.put(new LoggedSet.Place(set.part(), set.set()), loadables.nearest(Objects.requireNonNull(set.load()).scaled(CUT))));
-    return top.map(set -> new AfterMiss(attempt(request, planned, set, loadables), cut, again(request, set), missed(request, set)));
+    planned.stream().filter(set -> set.part() >= follows && set.load() != null && PlannedTop.hangs(parts.get(set.part() - 1)))
+        .forEach(set -> cut.put(new LoggedSet.Place(set.part(), set.set()),
+            loadables.nearest(Objects.requireNonNull(set.load()).scaled(CUT))));
+    return PlannedTop.before(planned, follows).map(set -> of(request, planned, set, cut));
+  }
+
+  private static AfterMiss of(Resolver.Request request, List<ResolvedSet> planned, ResolvedSet top, Map<LoggedSet.Place, Loading> cut) {
+    Optional<LoggedSet> last = last(request, top.part());
+    boolean missed = last.filter(set -> set.reps() == 0).isPresent();
+    boolean heavier = top.role() == Role.MAX && last.filter(set -> set.reps() > 0).isPresent();
+    return new AfterMiss(attempt(request, planned, top, heavier), cut, missed || heavier, heavier);
   }
 
   /** A single, or a max: what people try again. */
@@ -83,15 +89,8 @@ public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Load
     return request.logged().stream().filter(set -> set.part() == part).max(Comparator.comparingInt(LoggedSet::set));
   }
 
-  private static boolean again(Resolver.Request request, ResolvedSet set) {
-    return missed(request, set) || set.role() == Role.MAX && last(request, set.part()).isPresent();
-  }
-
-  private static boolean missed(Resolver.Request request, ResolvedSet set) {
-    return last(request, set.part()).filter(last -> last.reps() == 0).isPresent();
-  }
-
-  private static @Nullable ResolvedSet attempt(Resolver.Request request, List<ResolvedSet> planned, ResolvedSet top, Loadables loadables) {
+  private static @Nullable ResolvedSet attempt(Resolver.Request request, List<ResolvedSet> planned, ResolvedSet top, boolean heavier) {
+    Loadables loadables = Objects.requireNonNull(request.loadables());
     int sets = (int) planned.stream().filter(set -> set.part() == top.part()).count();
     Optional<LoggedSet> last = last(request, top.part());
     int number = Math.max(sets, last.map(LoggedSet::set).orElse(0)) + 1;
@@ -100,23 +99,7 @@ public record AfterMiss(@Nullable ResolvedSet attempt, Map<LoggedSet.Place, Load
       return null;
     }
     Mass tried = last.map(LoggedSet::load).orElse(Objects.requireNonNull(top.load()));
-    boolean made = last.filter(set -> set.reps() > 0).isPresent();
-    return top.asAttempt(number).withLoad(made ? loadables.nearest(tried.scaled(HEAVIER)) : loadables.nearestBelow(tried.scaled(LIGHTER)),
-        loadables.onBar());
-  }
-
-  private static int firstBackOff(List<Part> parts) {
-    for (int i = 0; i < parts.size(); i++) {
-      Load load = parts.get(i).load();
-      if (load != null && load.needsTop()) {
-        return i + 1;
-      }
-    }
-    return 0;
-  }
-
-  private static boolean needsTop(Resolver.Request request, int part) {
-    Load load = request.line().line().parts().get(part - 1).load();
-    return load != null && load.needsTop();
+    Loading next = heavier ? loadables.nearest(tried.scaled(HEAVIER)) : loadables.nearestBelow(tried.scaled(LIGHTER));
+    return top.asAttempt(number).withLoad(next, loadables.onBar());
   }
 }

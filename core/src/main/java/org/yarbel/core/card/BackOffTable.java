@@ -35,9 +35,8 @@ public record BackOffTable(int part, boolean each, List<Row> rows) {
     List<Part> parts = request.line().line().parts();
     List<BackOffTable> tables = new ArrayList<>();
     for (int number = 1; number <= parts.size(); number++) {
-      Load load = parts.get(number - 1).load();
-      if (load != null && load.needsTop() && request.loadables() != null) {
-        boolean each = load instanceof Load.Drop drop && drop.each();
+      if (PlannedTop.hangs(parts.get(number - 1)) && request.loadables() != null) {
+        boolean each = parts.get(number - 1).load() instanceof Load.Drop drop && drop.each();
         tables.add(new BackOffTable(number, each, rows(request, planned, number, each)));
       }
     }
@@ -46,9 +45,7 @@ public record BackOffTable(int part, boolean each, List<Row> rows) {
 
   private static List<Row> rows(Resolver.Request request, ResolvedLine planned, int part, boolean each) {
     Loadables loadables = Objects.requireNonNull(request.loadables());
-    List<ResolvedSet> before = planned.sets().stream().filter(s -> s.part() < part && s.load() != null).toList();
-    ResolvedSet top = before.stream().filter(s -> s.role() != Role.WARM)
-        .reduce((a, b) -> Objects.requireNonNull(b.load()).compareTo(Objects.requireNonNull(a.load())) > 0 ? b : a).orElseThrow();
+    ResolvedSet top = PlannedTop.before(planned.sets(), part).orElseThrow();
     Mass load = Objects.requireNonNull(top.load());
     Mass least = planned.sets().stream()
         .filter(s -> each && s.part() == part && s.load() != null)

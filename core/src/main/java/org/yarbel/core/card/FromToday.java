@@ -9,6 +9,7 @@ import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Load;
+import org.yarbel.core.notation.Part;
 import org.yarbel.core.notation.RpeTarget;
 
 /**
@@ -44,8 +45,8 @@ public final class FromToday {
   static Map<Integer, Mass> planned(Resolver.Request request) {
     Map<Integer, Mass> planned = new HashMap<>();
     for (ResolvedSet set : Resolver.resolve(request.withWarmUp(null).withLogged(List.of())).sets()) {
-      Load load = request.line().line().parts().get(set.part() - 1).load();
-      if (load != null && load.needsTop() && !(load instanceof Load.Drop drop && drop.each()) && set.load() != null) {
+      Part part = request.line().line().parts().get(set.part() - 1);
+      if (PlannedTop.hangs(part) && !(part.load() instanceof Load.Drop drop && drop.each()) && set.load() != null) {
         planned.putIfAbsent(set.part(), set.load());
       }
     }

@@ -94,6 +94,11 @@ public record ResolvedSet(
     };
   }
 
+  /** The reps that a cap leaves of an open set; 0 where it goes on until form breaks. */
+  double reserveAtCap() {
+    return stop != null && stop.startsWith("@") ? Rpe.of(Double.parseDouble(stop.substring(1))).repsInReserve() : 0;
+  }
+
   /** A name for the set within its line: {@code 2.1}. */
   public String place() {
     return part + "." + set;

@@ -12,7 +12,6 @@ import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.Loadables;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.mass.Mass;
-import org.yarbel.core.notation.Load;
 import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Outlook;
 import org.yarbel.core.track.Standing;
@@ -82,16 +81,10 @@ public record TodayTable(LoggedSet.Place place, int reps, List<Row> rows) {
     return stand;
   }
 
-  /** The heaviest set before the first that hangs on one. */
   private static Optional<ResolvedSet> top(Resolver.Request request) {
     List<ResolvedSet> planned = Resolver.resolve(request.withWarmUp(null).withLogged(List.of())).sets();
-    int follows = planned.stream().mapToInt(ResolvedSet::part).filter(part -> {
-      Load load = request.line().line().parts().get(part - 1).load();
-      return load != null && load.needsTop();
-    }).min().orElse(0);
-    return planned.stream().filter(set -> set.part() < follows && set.role() != Role.WARM && set.load() != null && set.reps() != null
-        && set.tellsOfMax()).reduce((one, next) -> Objects.requireNonNull(next.load()).compareTo(Objects.requireNonNull(one.load())) > 0
-        ? next : one);
+    return PlannedTop.before(planned, PlannedTop.firstBackOff(request.line().line().parts()))
+        .filter(set -> set.reps() != null && set.tellsOfMax());
   }
 
   /** One way the top set may come out. */

@@ -163,7 +163,7 @@ final class CardLines {
     private List<String> notes(MassUnit unit) {
       List<String> notes = new ArrayList<>(SetWords.notes(set, slot, unit));
       Outlook day = beside.day();
-      if (day != null && !set.logged() && set.load() != null && set.tellsOfMax()) {
+      if (day != null && !set.logged()) {
         SetWords.foreseen(set, day).ifPresent(notes::add);
       }
       return notes;
@@ -208,7 +208,7 @@ final class CardLines {
       Loading cut = ways.cut().get(place());
       boolean itself = attempt != null && attempt.part() == set.part() && attempt.set() == set.set();
       if (cut == null) {
-        return itself ? new AfterMissView(null, null, null, beside.missed(), ways.missed()) : null;
+        return itself ? new AfterMissView(null, null, null, beside.missed(), !ways.heavier()) : null;
       }
       String lighter = attempt == null ? null : Objects.requireNonNull(attempt.load()).shownIn(document.unit()).number();
       return new AfterMissView(lighter, attempt == null ? null : CardView.panel(slot.ref(), attempt.part(), attempt.set()),

@@ -22,6 +22,7 @@ import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.TodayTable;
 import org.yarbel.core.card.TodaysMax;
 import org.yarbel.core.kit.Loading;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.track.Outlook;
 import org.yarbel.core.track.Standing;
@@ -63,15 +64,15 @@ class IssuedLines {
   static Beside beside(CardDocument.CardSlot slot, Resolver.Request request, ResolvedLine line, @Nullable TrackedDay day,
       LeftSets.@Nullable Why why) {
     AfterMiss afterMiss = AfterMiss.of(request).orElse(null);
-    boolean steers = day != null && day.begun() && !slot.tables().isEmpty();
+    // a beginner rates for practice: nothing is offered from it
+    boolean steers = day != null && !slot.tables().isEmpty() && request.level() != Level.BEGINNER;
     return new Beside(Ended.needless(request.line().line(), request.logged()), afterMiss, afterMiss != null && afterMiss.due(line),
-        steers ? FromToday.of(request, TodaysMax.of(day.outlook(), request.unit())) : Map.of(), day == null ? null : day.outlook(),
-        day != null && day.begun(), table(slot, request, day), why);
+        steers && day.begun() ? FromToday.of(request, TodaysMax.of(day.outlook(), request.unit())) : Map.of(),
+        day == null ? null : day.outlook(), day != null && day.begun(), steers ? table(slot, request, day) : null, why);
   }
 
-  private static @Nullable TodayTable table(CardDocument.CardSlot slot, Resolver.Request request, @Nullable TrackedDay day) {
-    return day == null || slot.tables().isEmpty() ? null
-        : TodayTable.of(request, slot.tables(), day.standing(), day.outlook().date()).orElse(null);
+  private static @Nullable TodayTable table(CardDocument.CardSlot slot, Resolver.Request request, TrackedDay day) {
+    return TodayTable.of(request, slot.tables(), day.standing(), day.outlook().date()).orElse(null);
   }
 
   /**

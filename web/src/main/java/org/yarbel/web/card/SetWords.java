@@ -4,29 +4,23 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
+import java.util.OptionalDouble;
+import org.yarbel.core.card.Prospects;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
-import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Reps;
 import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
-import org.yarbel.core.track.Estimate;
 import org.yarbel.core.track.Outlook;
 import org.yarbel.web.log.LoggedSetRow;
 
 /** The words of one set on the Card. */
 final class SetWords {
-  /** Further than this nobody counts on reps, and from this share of the max on a single is a question. Our own defaults. */
-  private static final int MOST_FORESEEN = 20;
-  private static final double NEAR_MAX = 0.9;
-
   private SetWords() {}
 
   /** What the set is in its line: {@code back-off 2 of 4}. */
@@ -106,31 +100,18 @@ final class SetWords {
 
   /** What the tracker foresees of a set: the reps of an open one, the chance of a single near the max. */
   static Optional<String> foreseen(ResolvedSet set, Outlook day) {
-    Mass load = Objects.requireNonNull(set.load());
-    if (set.role() == Role.OPEN || set.role() == Role.PLUS) {
-      double reps = day.repsAt(load) - reserve(set.stop());
-      return reps < 1 || reps > MOST_FORESEEN ? Optional.empty()
-          : Optional.of("as many as " + Math.round(reps) + " ± " + Math.max(1, Math.round(day.repsSd(load))));
-    }
-    double share = load.ratioTo(day.max(load.unit()).max());
-    return set.reps() != null && set.reps() == 1 && share >= NEAR_MAX
-        ? Optional.of("goes up " + Math.round(100 * day.chance(load)) + " times in 100") : Optional.empty();
-  }
-
-  /** The reps that a cap leaves. */
-  private static double reserve(@Nullable String stop) {
-    return stop != null && stop.startsWith("@") ? Rpe.of(Double.parseDouble(stop.substring(1))).repsInReserve() : 0;
+    OptionalDouble chance = Prospects.single(set, day);
+    return Prospects.reps(set, day).map(expected -> "as many as " + expected.reps() + " ± " + expected.give())
+        .or(() -> chance.isEmpty() ? Optional.empty() : Optional.of("goes up " + Math.round(100 * chance.getAsDouble()) + " times in 100"));
   }
 
   /** Today's max in words, beside the one that is published. */
   static String todaysMax(Outlook day, MassUnit unit) {
-    Estimate today = day.today(unit);
-    return "Today’s max " + figure(today.max(), unit) + " ± " + figure(today.sd(), unit) + " " + unit + ", on a usual day and rested "
-        + figure(day.max(unit).max(), unit);
+    return "Today’s max " + day.today(unit).text(unit) + " " + unit + ", on a usual day and rested " + figure(day.max(unit).max(), unit);
   }
 
   static String figure(Mass mass, MassUnit unit) {
-    return mass.amountIn(unit, 1).stripTrailingZeros().toPlainString();
+    return mass.amountIn(unit, 1).toPlainString();
   }
 
   private static String stop(String stop) {

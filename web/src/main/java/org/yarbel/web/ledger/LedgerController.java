@@ -19,7 +19,6 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.track.Estimate;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.LiftNumbers;
@@ -93,11 +92,8 @@ class LedgerController {
   }
 
   private static @Nullable String now(List<LiftNumbers> own, Lift lift, MassUnit unit, LocalDate today) {
-    return own.stream().filter(n -> n.lift().equals(lift.key())).findFirst().map(n -> {
-      Estimate estimate = n.estimate(unit, today);
-      return estimate == null ? null
-          : estimate.max().amountIn(unit, 1).toPlainString() + " ± " + estimate.sd().amountIn(unit, 1).toPlainString() + " " + unit;
-    }).orElse(null);
+    return own.stream().filter(n -> n.lift().equals(lift.key())).findFirst().map(n -> n.estimate(unit, today))
+        .map(estimate -> estimate.text(unit) + " " + unit).orElse(null);
   }
 
   // The last day of a full page may be cut: it is left to the next page, which shows it whole.
@@ -120,8 +116,8 @@ class LedgerController {
 
   private static LedgerSet set(LoggedSetRow row, MassUnit unit) {
     String load = row.load().shownIn(unit).number();
-    String done = row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps()
-        : ", " + row.measured()) + row.rating();
+    String done = (row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps()
+        : ", " + row.measured()) + row.rating()) + row.ending();
     Mass asked = row.asked();
     Integer askedReps = row.askedReps();
     String given = asked == null ? "" : "asked " + asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);

@@ -174,7 +174,7 @@ public class LiftNumbers extends ClubRow {
 
   /** The lifter's own effort chart: the published one with its reps as far apart as the log says. */
   public EffortChart chart() {
-    return outlook(LocalDate.MIN).map(outlook -> outlook.learned().chart()).orElse(EffortChart.HOUSE);
+    return standing().map(known -> known.on(known.day()).learned().chart()).orElse(EffortChart.HOUSE);
   }
 
   /** The tested max for the tracker; null without one. */

@@ -151,8 +151,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     Optional<Level> suggested = estimate == null || lifter.sex() == null || known.bodyMass() == null ? Optional.empty()
         : LevelSuggestion.of(lift, lifter.sex(), estimate.max(), known.bodyMass(), lifter.trainingSince(), today);
     return new LiftView(lift.key(), lift.name(),
-        estimate == null ? byRatio : estimate.max().amountIn(lifter.unit(), 1).toPlainString() + " ± "
-            + estimate.sd().amountIn(lifter.unit(), 1).toPlainString() + other(estimate.max(), lifter),
+        estimate == null ? byRatio : estimate.text(lifter.unit()) + other(estimate.max(), lifter),
         byRatio != null ? "by the ratio, until a rated set of its own" : source(numbers, today), training == null
         ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
         tested == null ? null : ago(tested, today) + (old ? ", old: test again or trust the estimate" : ""), old,

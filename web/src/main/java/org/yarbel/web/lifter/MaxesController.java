@@ -71,7 +71,7 @@ class MaxesController {
     }
     double share = now.max().ratioTo(before) - 1;
     return Optional.of(new Moved(lifter.id(), lifter.name(), catalogue.ofKey(row.lift()).map(Lift::name).orElse(row.lift()), row.lift(),
-        before.amountIn(unit, 1).toPlainString(), now.max().amountIn(unit, 1).toPlainString() + " ± "
-        + now.sd().amountIn(unit, 1).toPlainString() + " " + unit, String.format(Locale.ROOT, "%+.1f %%", 100 * share), share));
+        before.amountIn(unit, 1).toPlainString(), now.text(unit) + " " + unit,
+        String.format(Locale.ROOT, "%+.1f %%", 100 * share), share));
   }
 }

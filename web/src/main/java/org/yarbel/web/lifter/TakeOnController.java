@@ -98,7 +98,6 @@ class TakeOnController {
     Outlook outlook = new Tracker(Level.INTERMEDIATE, entry.tested() ? entry.test() : null)
         .run(entry.tested() ? List.of() : List.of(entry.set()), unit).on(clock.today());
     Estimate now = outlook == null ? null : outlook.max(unit);
-    return now == null ? "" : "max about " + now.max().amountIn(unit, 1).toPlainString() + " ± "
-        + now.sd().amountIn(unit, 1).toPlainString() + " " + unit;
+    return now == null ? "" : "max about " + now.text(unit) + " " + unit;
   }
 }

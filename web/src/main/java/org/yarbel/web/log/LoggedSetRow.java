@@ -237,12 +237,19 @@ public class LoggedSetRow extends ClubRow {
   public String words() {
     String rated = rating();
     if (reps == 0) {
-      return load().text() + ", no rep made" + (ended == null || ended.failed() ? "" : ", " + ended.word());
+      return load().text() + ", no rep made" + ending();
     }
-    String why = ended == null ? "" : ", " + ended.word();
-    String ended = stopped == null ? why : ", " + stopped.word();
-    return measured().isEmpty() ? load().text() + " × " + reps + rated + ended
+    return measured().isEmpty() ? load().text() + " × " + reps + rated + ending()
         : load().text() + (reps > 1 ? " × " + reps : "") + ", " + measured() + rated;
+  }
+
+  /** How it ended in words, with a comma before it: {@code , form went}; empty where nobody said, and of a plain miss. */
+  public String ending() {
+    if (stopped != null) {
+      return ", " + stopped.word();
+    }
+    boolean plain = ended == null || reps == 0 && ended.failed();
+    return plain ? "" : ", " + ended.word();
   }
 
   /** The rating in words with a space before it: {@code @8}, {@code easier than 6}; empty where nobody rated it. */

@@ -135,21 +135,15 @@ class HowItEndedTest {
     assertThat(why.getDomAttribute("open")).as("as asked nobody is asked").isNull();
     browser.press(OPEN + "[aria-label='Fewer reps']");
     browser.await(OPEN + "details.why[open]");
-    press(browser, "form went");
-    browser.press(OPEN + ".btn-go[name=outcome]");
-    browser.awaitText(OPEN + "h2", "set 2 of 3");
+    says(browser, "form went");
     assertThat(ended(app, session)).containsExactly("FORM_WENT");
     browser.press(".overview li a");
     browser.awaitText(OPEN + ".done-words", "× 4, form went");
-    press(browser, "could not");
-    browser.press(OPEN + ".btn-go[name=outcome]");
-    browser.awaitText(OPEN + "h2", "set 2 of 3");
+    says(browser, "could not");
     assertThat(ended(app, session)).containsExactly("COULD_NOT");
     browser.press(".overview li a");
     browser.awaitText(OPEN + "h2", "set 1 of 3");
-    press(browser, "not said");
-    browser.press(OPEN + ".btn-go[name=outcome]");
-    browser.awaitText(OPEN + "h2", "set 2 of 3");
+    says(browser, "not said");
     assertThat(ended(app, session)).containsExactly("-");
     browser.press(".overview li a");
     browser.awaitText(OPEN + "h2", "set 1 of 3");
@@ -164,7 +158,10 @@ class HowItEndedTest {
         .list();
   }
 
-  private static void press(Browser browser, String word) {
+  /** Answers why there were no more reps, and is done with the set. */
+  private static void says(Browser browser, String word) {
     browser.press(browser.find(".panel:not([hidden])").findElement(By.xpath(".//label[normalize-space()='" + word + "']")));
+    browser.press(OPEN + ".btn-go[name=outcome]");
+    browser.awaitText(OPEN + "h2", "set 2 of 3");
   }
 }

@@ -27,7 +27,7 @@ final class EntryReader {
   // rising, so that the keys @ and 8 find @8 before @8.5
   private static List<How> how() {
     List<How> all = new ArrayList<>(List.of(new How("tested", "tested max"), new How(FAILURE, "to failure"),
-        new How(EASIER, "easier than @" + Rpe.MIN)));
+        new How(EASIER, "easier than " + Rpe.MIN)));
     for (int halves = Rpe.MIN.halves(); halves <= Rpe.MAX.halves(); halves++) {
       Rpe rpe = new Rpe(halves);
       all.add(new How(rpe.toString(), "@" + rpe));

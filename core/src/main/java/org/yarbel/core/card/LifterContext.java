@@ -20,6 +20,7 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Load;
 import org.yarbel.core.notation.ParsedLine;
+import org.yarbel.core.track.Estimate;
 import org.yarbel.core.track.Standing;
 
 /**
@@ -36,6 +37,9 @@ public record LifterContext(
     RampStyle ramp,
     Catalogue lifts,
     Loads kit) {
+  /** From this share of the max on its spread is too wide to judge by. Our own default: a rated set leaves about half of it. */
+  private static final double HARDLY_KNOWN = 0.08;
+
   /**
    * What is known of one lift.
    *
@@ -165,10 +169,21 @@ public record LifterContext(
     return Optional.ofNullable(known.get(unaided(lift).key())).map(Known::tracked);
   }
 
-  /** The max to expect on a day to come where the lift goes on being trained; else the max as it is known. Null for none. */
+  /**
+   * The max to judge a load of a day by: on one to come that to expect where the lift goes on being trained, else as it is known. Null
+   * where none is known, or so badly that a share of it says nothing of how hard a set is, as of lifts that nobody ever rates.
+   */
   public @Nullable Mass expected(Lift lift, LocalDate day) {
-    return tracked(lift).filter(tracked -> day.isAfter(tracked.today()) && !tracked.standing().day().isAfter(day))
-        .map(tracked -> tracked.standing().ahead(later(tracked), day).max(unit).max()).orElseGet(() -> numbers(lift).best());
+    Tracked tracked = tracked(lift).orElse(null);
+    if (tracked == null) {
+      return numbers(lift).best();
+    }
+    LocalDate from = later(tracked);
+    Estimate now = tracked.standing().on(from).max(unit);
+    if (now.sd().ratioTo(now.max()) > HARDLY_KNOWN) {
+      return null;
+    }
+    return day.isAfter(from) ? tracked.standing().ahead(from, day).max(unit).max() : numbers(lift).best();
   }
 
   private static LocalDate later(Tracked tracked) {

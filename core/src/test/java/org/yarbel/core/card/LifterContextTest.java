@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.kit.Band;
 import org.yarbel.core.kit.Bar;
 import org.yarbel.core.kit.PlaceKit;
@@ -25,6 +26,7 @@ import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.CountedLine;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Standing;
 import org.yarbel.core.track.TestedMax;
 import org.yarbel.core.track.Tracker;
@@ -171,6 +173,22 @@ class LifterContextTest {
     }
     CountedLine hangs = counted(context, today.plusWeeks(8), "1x1 180kg; 3x4 -15%");
     assertThat(hangs.sets().get(1).percent()).as("hangs on what was written").isCloseTo(100 * 152.5 / 206.2, within(0.2));
+  }
+
+  /** Rows that nobody rates have a max of ± 10 %: whether eight of them are hard is not read from it. */
+  @Test
+  void aMaxThatIsHardlyKnownJudgesNothing() {
+    LocalDate today = LocalDate.of(2026, 3, 16);
+    Observation unrated = Observation.of(today.minusDays(3), kg("70"), 8, null);
+    for (Observation set : List.of(unrated, Observation.of(today.minusDays(3), kg("70"), 8, Rpe.of(8)))) {
+      Standing standing = Objects.requireNonNull(new Tracker(Level.INTERMEDIATE, List.of()).run(List.of(set), MassUnit.KG).standing());
+      Mass max = standing.on(today).max(MassUnit.KG).max();
+      LifterContext context = context(Map.of("row", new LifterContext.Known(new MaxNumbers(null, max, null, null), Basis.ESTIMATED, null,
+          EffortChart.HOUSE, Level.INTERMEDIATE, new LifterContext.Tracked(standing, today))));
+      assertThat(context.expected(lift("row"), today) == null).as("%s", set).isEqualTo(set == unrated);
+      assertThat(context.expected(lift("row"), today.plusWeeks(2)) == null).isEqualTo(set == unrated);
+      assertThat(context.numbers(lift("row")).best()).as("shares of it are worked out all the same").isEqualTo(max);
+    }
   }
 
   private static CountedLine counted(LifterContext context, LocalDate day, String work) {

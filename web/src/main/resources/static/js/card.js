@@ -305,8 +305,15 @@ function replay() {
     const at = panels.indexOf(last);
     const next = [...panels.slice(at + 1), ...panels.slice(0, at)].find((panel) => panel.dataset.logged !== "true"
       && (panel.dataset.optional !== "true" || panel.dataset.slot === last.dataset.slot) && panel.dataset.needless !== "true" && panel.dataset.attempt !== "true");
-    show((next || last).dataset.panelId);
+    show((triedAgain(panels, last) || next || last).dataset.panelId);
   }
+}
+
+// Where nothing hangs on a set that was missed, the other attempt that came with the card is what comes next.
+function triedAgain(panels, last) {
+  const { slot, part, reps } = last.dataset;
+  return Number(reps) === 0 && lookUps(slot).backOffs.length === 0
+    && panels.find((panel) => panel.dataset.slot === slot && panel.dataset.part === part && panel.dataset.attempt === "true" && panel.dataset.logged !== "true");
 }
 
 // A build-up that has reached its RPE needs no further set.

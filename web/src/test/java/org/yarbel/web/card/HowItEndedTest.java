@@ -153,6 +153,29 @@ class HowItEndedTest {
     assertThat(browser.complaints()).isEmpty();
   }
 
+  @Test
+  void aMissedMaxIsTriedAgainWithoutSignal(TestApp app, Browser browser) {
+    LocalDate day = TestApp.TODAY.minusWeeks(46).plusDays(4);
+    Client.of(app, "coach").post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat",
+        "work", "max 1"), "HX-Request", "true");
+    long session = app.session("Tamsin", day);
+    browser.signIn("tamsin").phone().card(session);
+    browser.awaitText(".card-head", "card 1");
+    try {
+      browser.offline(true);
+      browser.press(OPEN + "button[value=missed]");
+      browser.awaitText(OPEN + "h2", "another attempt");
+      browser.awaitText(OPEN + ".ways", "A lighter attempt, or go on below");
+      browser.press(OPEN + ".btn-go[name=outcome]");
+      browser.awaitText("#queue-note", "2 entries are kept");
+    } finally {
+      browser.offline(false);
+    }
+    browser.awaitText(".overview", "2 of");
+    assertThat(app.jdbc().sql("select reps from logged_set where session_id = :s order by set_number").param("s", session)
+        .query(Integer.class).list()).containsExactly(0, 1);
+  }
+
   private static List<String> ended(TestApp app, long session) {
     return app.jdbc().sql("select coalesce(ended, '-') from logged_set where session_id = :id").param("id", session).query(String.class)
         .list();

@@ -18,6 +18,7 @@ class ArchitectureTest {
   static final ArchRule packagesDependOnlyUpTheList = layeredArchitecture().consideringOnlyDependenciesInLayers()
       .layer("mass").definedBy("..core.mass..")
       .layer("lift").definedBy("..core.lift..")
+      .layer("log").definedBy("..core.log..")
       .layer("effort").definedBy("..core.effort..")
       .layer("kit").definedBy("..core.kit..")
       .layer("track").definedBy("..core.track..")
@@ -41,6 +42,7 @@ class ArchitectureTest {
       .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "plan", "progress", "cycle", "watch", "contest", "sim")
       .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "plan", "progress", "cycle", "watch",
           "contest", "sim")
-      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "kit", "track", "notation", "card", "plan", "progress", "cycle",
+      .whereLayer("log").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "plan", "progress", "cycle", "watch", "sim")
+      .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "log", "kit", "track", "notation", "card", "plan", "progress", "cycle",
           "watch", "contest", "sim");
 }

@@ -18,6 +18,27 @@ public enum Gear {
     this.word = word;
   }
 
+  /** Whether it is worn for a lift at all; common practice, no source. */
+  public boolean serves(Lift lift) {
+    boolean event = switch (lift.pattern()) {
+      case CARRY, LOADING, DRAG -> true;
+      default -> false;
+    };
+    return serves(lift.movement()) || event && (this == BELT || this == KNEE_SLEEVES || this == ELBOW_SLEEVES);
+  }
+
+  /** Whether it is worn for the lifts of a family. */
+  public boolean serves(Movement movement) {
+    return switch (this) {
+      case BELT -> movement == Movement.SQUAT || movement == Movement.PRESS || movement == Movement.DEADLIFT;
+      case KNEE_SLEEVES -> movement == Movement.SQUAT || movement == Movement.DEADLIFT;
+      case KNEE_WRAPS, SQUAT_SUIT -> movement == Movement.SQUAT;
+      case WRIST_WRAPS, ELBOW_SLEEVES -> movement == Movement.BENCH || movement == Movement.PRESS || movement == Movement.SQUAT;
+      case STRAPS, DEADLIFT_SUIT -> movement == Movement.DEADLIFT;
+      case BENCH_SHIRT -> movement == Movement.BENCH;
+    };
+  }
+
   /** The words a person reads: {@code knee sleeves}. */
   public String word() {
     return word;

@@ -1,0 +1,28 @@
+package org.yarbel.core.log;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.mass.Mass;
+
+/**
+ * A piece that is normally worn for a lift, from a load on.
+ *
+ * @param from the load it goes on at; null for the first one
+ */
+public record WornFrom(Gear gear, @Nullable Mass from) {
+  /** What is normally worn at a load. */
+  public static Set<Gear> at(List<WornFrom> normal, @Nullable Mass load) {
+    Set<Gear> worn = EnumSet.noneOf(Gear.class);
+    normal.stream().filter(piece -> piece.from() == null || load != null && load.compareTo(piece.from()) >= 0).map(WornFrom::gear)
+        .forEach(worn::add);
+    return worn;
+  }
+
+  /** Whether the belt that goes on at this load was left off, by what is said to have been worn. */
+  public static boolean beltMissing(List<WornFrom> normal, Mass load, Set<Gear> worn) {
+    return at(normal, load).contains(Gear.BELT) && !worn.contains(Gear.BELT);
+  }
+}

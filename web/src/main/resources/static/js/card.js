@@ -4,10 +4,16 @@ const root = () => document.getElementById("card");
 const outbox = window.yarbelOutbox;
 const here = () => "/sessions/" + root().dataset.session + "/";
 
+// An address without TLS has no randomUUID.
+function newKey() {
+  const hex = [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
+}
+
 function start() {
   document.addEventListener("keydown", onKey);
   document.addEventListener("click", onClick);
-  document.addEventListener("input", (event) => fewer(event.target));
+  document.addEventListener("input", (event) => onInput(event.target));
   document.addEventListener("submit", onSubmit);
   document.addEventListener("yarbel:answered", onAnswered);
   document.addEventListener("yarbel:waits", onWaits);
@@ -16,7 +22,90 @@ function start() {
   keepCard(root());
   replay();
   putIn();
+  fillShown();
+  watchWords();
   takeCard();
+}
+
+// What may be said beside a set comes once a line; it is put into the panel that is looked at, with what stands for its set.
+function fillShown() {
+  const panel = root().querySelector(".panel:not([hidden])");
+  const place = panel?.querySelector(".beside-place");
+  const template = place && document.getElementById("beside-" + panel.dataset.slot);
+  if (!template) {
+    return;
+  }
+  place.replaceWith(template.content.cloneNode(true));
+  const besides = JSON.parse(document.getElementById("card-tables").dataset.besides);
+  fill(panel, besides[panel.dataset.panelId]);
+  if (panel.dataset.logged !== "true") {
+    proposed(panel);
+  }
+}
+
+function fill(panel, state) {
+  const beside = panel.querySelector(".beside");
+  beside.querySelectorAll('input[name="ctx"]').forEach((chip) => (chip.checked = state.ctx.includes(chip.value)));
+  beside.querySelectorAll('input[name="gear"]').forEach((chip) => (chip.checked = state.gear.includes(chip.value)));
+  beside.querySelectorAll('input[name="mark"]').forEach((chip) => {
+    chip.checked = chip.value in state.marks;
+    beside.querySelector(`[name="rep.${chip.value}"]`).value = state.marks[chip.value] ?? "";
+  });
+  for (const name of ["ctxWords", "wornWas", "speeds", "did"]) {
+    beside.querySelector(`[name="${name}"]`).value = state[name];
+  }
+  beside.querySelector(".brief").textContent = state.brief;
+}
+
+// A check-in that waits on this phone marks the sets that come, by the bounds that came with its form.
+function proposed(panel) {
+  const waits = outbox.waiting().filter((entry) => entry.url === here() + "check-in").pop();
+  const form = root().querySelector('form[data-form="check-in"]');
+  if (!waits || !form || !panel.querySelector(".beside")) {
+    return;
+  }
+  const said = new URLSearchParams(waits.body);
+  const slept = (said.get("sleep") ?? "").replace(",", ".");
+  const loads = document.getElementById("beside-" + panel.dataset.slot).dataset.loads.split(" ");
+  const hurts = [1, 2, 3, 4].some((at) => loads.includes(said.get("place." + at)) && Number(said.get("score." + at)) >= Number(form.dataset.pain));
+  const chips = { SHORT_SLEEP: slept !== "" && Number(slept) < Number(form.dataset.short), PAIN: hurts };
+  for (const [name, there] of Object.entries(chips)) {
+    panel.querySelector(`input[name="ctx"][value="${name}"]`).checked = there;
+  }
+  brief(panel.querySelector(".beside"));
+}
+
+// What is ticked stands in the line that opens it.
+function brief(beside) {
+  const words = [...beside.querySelectorAll('input:is([name="ctx"], [name="mark"]):checked')].map((chip) => chip.nextElementSibling.textContent);
+  const speeds = beside.querySelector('[name="speeds"]').value.trim();
+  const did = beside.querySelector('[name="did"]').value.trim();
+  beside.querySelector(".brief").textContent = [...words, ...(speeds ? [speeds + " m/s"] : []), ...(did ? ["done as " + did] : [])].join(" · ");
+}
+
+// The words of the other side are read once they are in sight.
+let watching = null;
+function watchWords() {
+  watching?.disconnect();
+  const words = root().querySelector("[data-read]");
+  if (!words || !("IntersectionObserver" in window)) {
+    return;
+  }
+  const post = async () => {
+    const body = new URLSearchParams({ _csrf: document.querySelector('meta[name="csrf"]')?.content ?? "", upTo: words.dataset.read });
+    try {
+      await fetch(here() + "read", { method: "POST", body, redirect: "error" });
+    } catch {
+      // without signal they stay new
+    }
+  };
+  watching = new IntersectionObserver((seen) => {
+    if (seen.some((one) => one.isIntersecting) && document.visibilityState === "visible") {
+      watching.disconnect();
+      post();
+    }
+  });
+  watching.observe(words.querySelector("ol li:last-child") ?? root().querySelector(".coach-word") ?? words);
 }
 
 // The card as the server last told it is kept with what it needs, so that it opens without signal and shows what is logged.
@@ -95,7 +184,9 @@ function onClick(event) {
   const step = event.target.closest("[data-step]");
   if (step) {
     const input = step.parentElement.querySelector("input");
-    const next = (Number(input.value.replace(",", ".")) || 0) + Number(step.dataset.step) * Number(input.dataset.by);
+    const from = input.value === "" && input.dataset.from ? Number(input.dataset.from) - Number(step.dataset.step) * Number(input.dataset.by)
+      : Number(input.value.replace(",", ".")) || 0;
+    const next = from + Number(step.dataset.step) * Number(input.dataset.by);
     input.value = String(Math.max(Math.round(next * 100) / 100, 0));
     fewer(input);
     return;
@@ -119,9 +210,17 @@ function onClick(event) {
   }
 }
 
+function onInput(input) {
+  fewer(input);
+  const beside = input.closest(".beside");
+  if (beside) {
+    brief(beside);
+  }
+}
+
 // With fewer reps than asked the card asks why; it closes again by hand only.
 function fewer(input) {
-  const why = input.name === "reps" ? input.closest("form").querySelector("details.why[data-asked]") : null;
+  const why = input.name === "reps" ? input.form?.querySelector("details.why[data-asked]") : null;
   if (why && input.value !== "" && Number(input.value) < Number(why.dataset.asked)) {
     why.open = true;
   }
@@ -169,6 +268,7 @@ function show(panel) {
       link.setAttribute("aria-current", "step");
     }
   }
+  fillShown();
   toTop();
 }
 
@@ -178,7 +278,7 @@ function toTop() {
 }
 
 async function onSubmit(event) {
-  const form = event.target.closest("form.entry, form.ending");
+  const form = event.target.closest("form.entry, form.ending, form.around");
   if (!form) {
     return;
   }
@@ -187,12 +287,24 @@ async function onSubmit(event) {
   body.delete("_csrf");
   body.delete("_once");
   const panel = form.closest(".panel");
-  const entry = { url: form.getAttribute("action"), body: body.toString(), key: body.get("key") ?? form.getAttribute("action"), panel: panel?.dataset.panelId ?? "",
-    place: panel?.dataset.panelId ?? "end", words: panel ? words(panel, body) : "the end of the session" };
+  const around = form.dataset.form ?? "end";
+  const own = panel || around === "say" || around === "extra" ? body.get("key") : null;
+  const entry = { url: form.getAttribute("action"), body: body.toString(), key: own ?? form.getAttribute("action"), panel: panel?.dataset.panelId ?? "",
+    place: panel?.dataset.panelId ?? (own ? around + " " + own : around), form: panel ? "" : around, words: panel ? words(panel, body) : aroundWords(form, body) };
   if (panel && body.get("outcome") !== "clear") {
     resting = { key: entry.key, rest: Number(panel.dataset.rest), panel: entry.panel };
   }
   await outbox.take(entry);
+}
+
+// What is said around the sets, in a few words.
+function aroundWords(form, body) {
+  const start = (text) => (text.length > 40 ? text.slice(0, 40) + "…" : text);
+  switch (form.dataset.form) {
+    case "say": return "“" + start(body.get("words")) + "”";
+    case "extra": return body.get("lift") + " " + body.get("load") + " × " + body.get("reps");
+    default: return form.dataset.words ?? "the end of the session";
+  }
 }
 
 // What somebody wanted to write down, in the words they would say.
@@ -230,29 +342,65 @@ function onAnswered({ detail }) {
 
 function onWaits({ detail }) {
   if (detail.entry.url.startsWith(here())) {
+    waitsAround(detail.entry);
     replay();
   }
   rest(detail.entry.key, true);
 }
 
-// What was refused before goes back into the fields of its set, to be looked at and sent again.
+// A form that may be sent again and again is empty once its words wait on the phone; the others stand with what was said.
+function waitsAround(entry) {
+  const form = entry.form ? root().querySelector(`form[data-form="${entry.form}"]`) : null;
+  if (form && (entry.form === "say" || entry.form === "extra")) {
+    form.reset();
+    form.querySelectorAll('input:not([type="hidden"]), textarea').forEach((field) => (field.value = ""));
+    form.querySelector('[name="key"]').value = newKey();
+  }
+  if (entry.form === "check-in") {
+    const details = form.closest("details");
+    details.open = false;
+    details.querySelector(".brief").textContent = "kept on this phone";
+    proposed(root().querySelector(".panel:not([hidden])") ?? form);
+  }
+}
+
+// What was refused before goes back into its fields, to be looked at and sent again.
 function putIn() {
   const entry = location.hash.startsWith("#refused-") ? outbox.refused(location.hash.slice("#refused-".length)) : null;
+  const form = entry?.form ? root().querySelector(`form[data-form="${entry.form}"], #part-${entry.form} form`) : null;
+  if (form) {
+    putBack(form, new URLSearchParams(entry.body));
+    for (let details = form.closest("details"); details; details = details.parentElement.closest("details")) {
+      details.open = true;
+    }
+    form.scrollIntoView({ block: "center" });
+    return;
+  }
   const panel = entry && document.getElementById("panel-" + entry.panel);
   if (!panel) {
     return;
   }
-  const body = new URLSearchParams(entry.body);
-  for (const name of ["load", "reps", "seconds", "metres", "stopped"]) {
-    const field = panel.querySelector(`[name="${name}"]`);
-    if (field && body.has(name)) {
-      field.value = body.get(name);
+  show(entry.panel);
+  putBack(panel.querySelector("form"), new URLSearchParams(entry.body));
+  const beside = panel.querySelector(".beside");
+  brief(beside);
+  beside.open = beside.querySelector(".brief").textContent !== "";
+}
+
+// Every field that a person sees, as it was sent.
+function putBack(form, body) {
+  for (const field of form.elements) {
+    if (!field.name || field.type === "hidden" || field.type === "submit" || field.type === "button") {
+      continue;
+    }
+    if (field.type === "radio") {
+      field.checked = field.value === (body.get(field.name) ?? "");
+    } else if (field.type === "checkbox") {
+      field.checked = body.getAll(field.name).includes(field.value);
+    } else if (body.has(field.name)) {
+      field.value = body.get(field.name);
     }
   }
-  panel.querySelectorAll('input[name="rpe"]').forEach((pad) => (pad.checked = pad.value === (body.get("rpe") ?? "")));
-  panel.querySelectorAll('input[name="ended"]').forEach((why) => (why.checked = why.value === (body.get("ended") ?? "")));
-  panel.querySelector('input[name="flagged"]').checked = body.has("flagged");
-  show(entry.panel);
 }
 
 function replace(html, ok) {
@@ -264,6 +412,8 @@ function replace(html, ok) {
       keepCard(root());
     }
     replay();
+    fillShown();
+    watchWords();
     const wrong = root().querySelector('[role="alert"], [aria-invalid="true"]');
     if (wrong) {
       wrong.scrollIntoView({ block: "center" });

@@ -173,9 +173,9 @@ function settle(entry, answer, html) {
 
 function reason(entry, status, html) {
   if (status === 404 || status === 400) {
-    return "That set is no longer in the plan. Tell your coach.";
+    return entry.panel ? "That set is no longer in the plan. Tell your coach." : "That session is no longer there. Tell your coach.";
   }
-  const panel = new DOMParser().parseFromString(html, "text/html").getElementById("panel-" + entry.panel);
+  const panel = new DOMParser().parseFromString(html, "text/html").getElementById(entry.panel ? "panel-" + entry.panel : "part-" + entry.form);
   const said = [...(panel?.querySelectorAll('[role="alert"], .field-error') ?? [])].map((one) => (one.querySelector("span") ?? one).textContent.trim());
   return said.filter((text) => text).join(" ") || "It was not taken.";
 }
@@ -221,8 +221,8 @@ function line(entry) {
   const words = document.createElement("b");
   words.textContent = "Not taken: " + entry.words + ".";
   const link = document.createElement("a");
-  link.href = entry.url.replace(/\/sets$/, "/card") + "?set=" + entry.panel + "#refused-" + entry.id;
-  link.textContent = "Put it into its set";
+  link.href = entry.url.replace(/^(\/sessions\/\d+)\/.*$/, "$1/card") + "?set=" + entry.panel + "#refused-" + entry.id;
+  link.textContent = entry.panel ? "Put it into its set" : "Put it back into its form";
   const clear = document.createElement("button");
   clear.type = "button";
   clear.className = "link";
@@ -234,7 +234,7 @@ function line(entry) {
   });
   const acts = document.createElement("span");
   acts.className = "acts";
-  if (entry.panel) {
+  if (entry.panel || entry.form) {
     acts.append(link);
   }
   acts.append(clear);

@@ -22,4 +22,9 @@ public enum HowEnded {
   public boolean failed() {
     return this == COULD_NOT;
   }
+
+  /** Whether there was one more rep that is not counted: it failed, was not good, or hurt. */
+  public boolean triedFurther() {
+    return this != MY_CHOICE;
+  }
 }

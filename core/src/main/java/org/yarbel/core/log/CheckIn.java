@@ -27,8 +27,8 @@ public record CheckIn(@Nullable Integer sleep, @Nullable Integer energy, @Nullab
   public static final int BEST = 5;
   /** As many places are told at the most. */
   public static final int MOST_PAINS = 4;
-  /** Under six hours a night is short; our own choice. */
-  static final int SHORT_UNDER = 12;
+  /** Under so many halves of an hour a night is short, six hours; our own choice. */
+  public static final int SHORT_UNDER = 12;
 
   public CheckIn {
     within("The sleep in halves of an hour", sleep, 0, MOST_SLEEP);

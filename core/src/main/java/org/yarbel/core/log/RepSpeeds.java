@@ -43,7 +43,8 @@ public record RepSpeeds(List<Integer> millimetres) {
   /** A speed in metres a second as whole millimetres. */
   public static int millimetres(BigDecimal speed) {
     if (speed.compareTo(LEAST) < 0 || speed.compareTo(MOST) > 0) {
-      throw new Refused("The bar speed must be from " + LEAST + " to " + MOST + " m/s but was " + speed.stripTrailingZeros().toPlainString());
+      throw new Refused("The bar speed must be from " + LEAST + " to " + MOST + " m/s but was "
+          + speed.stripTrailingZeros().toPlainString());
     }
     return speed.movePointRight(3).setScale(0, RoundingMode.HALF_UP).intValueExact();
   }

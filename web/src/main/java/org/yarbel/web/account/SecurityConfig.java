@@ -72,7 +72,8 @@ class SecurityConfig {
             .requestMatchers("/login", Entrance.AGAIN, "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
                 "/favicon.ico", "/error", "/sw.js", "/feeds/*", "/health", "/health/*").permitAll()
             .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card",
-                "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end",
+                "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end", "/sessions/*/check-in", "/sessions/*/words", "/sessions/*/read",
+                "/sessions/*/lifted", "/sessions/*/extra", "/sessions/*/extra/*/out",
                 "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics",
                 "/lifters/*/calendar/revoke", "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))

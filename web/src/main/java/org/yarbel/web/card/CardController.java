@@ -4,7 +4,6 @@ import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -15,15 +14,17 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.util.UriComponentsBuilder;
 import org.yarbel.core.card.EntryDoubt;
-import org.yarbel.web.column.CoreJson;
+import org.yarbel.web.club.Lifts;
+import org.yarbel.web.form.Shown;
+import org.yarbel.web.form.Typed;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LineLogged;
@@ -34,54 +35,59 @@ import org.yarbel.web.who.SignedIn;
 class CardController {
   private final CardService cards;
   private final CardLog log;
-  private final CoreJson json;
+  private final CardPages pages;
+  private final CardNotes notes;
+  private final Lifts lifts;
   private final ApplicationEventPublisher events;
 
-  CardController(CardService cards, CardLog log, CoreJson json, ApplicationEventPublisher events) {
+  CardController(CardService cards, CardLog log, CardPages pages, CardNotes notes, Lifts lifts, ApplicationEventPublisher events) {
     this.cards = cards;
     this.log = log;
-    this.json = json;
+    this.pages = pages;
+    this.notes = notes;
+    this.lifts = lifts;
     this.events = events;
   }
 
   @GetMapping("/sessions/{id}/card")
   String page(@PathVariable long id, @RequestParam(required = false) @Nullable String set,
       @RequestParam(required = false) @Nullable String after, @AuthenticationPrincipal SignedIn who, Model model) {
-    model.addAllAttributes(shown(id, who, new CardView.Wanted(set, after, null)));
+    model.addAllAttributes(pages.shown(id, who, new CardView.Wanted(set, after, null)));
     return "card/page";
   }
 
   @PostMapping("/sessions/{id}/sets")
-  ModelAndView log(@PathVariable long id, @ModelAttribute EntryForm typed, @AuthenticationPrincipal SignedIn who,
-      HtmxRequest htmx, HttpServletResponse response) {
+  ModelAndView log(@PathVariable long id, @ModelAttribute EntryForm typed, @RequestParam MultiValueMap<String, String> all,
+      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     EntryForm form = typed.corrected();
+    SaidForm also = SaidForm.of(all);
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (form.clear()) {
       form.line().flatMap(line -> log.clear(id, who, line, form.place()))
           .ifPresent(line -> events.publishEvent(new LineLogged(line)));
-      return kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
+      return pages.kept(id, who, htmx, new CardView.Wanted(form.panel(), null, null));
     }
-    EntryForm.CheckedEntry checked = form.check(cards.unit(id, who));
+    EntryForm.CheckedEntry checked = form.check(cards.unit(id, who), also, lifts.catalogue());
     if (checked.entry().isEmpty()) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
-          filled(form, checked.errors(), null, null));
+          filled(form, also, checked.errors(), null, null));
     }
     CardLog.LogOutcome outcome = write(id, who, checked.entry().get(), form.sure() != null);
     if (outcome instanceof CardLog.LogOutcome.OfAnother) {
-      return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
+      return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, also, Map.of(), null,
           "This page had an entry of another set. Yours is still in the fields: log it again."));
     }
     if (outcome instanceof CardLog.LogOutcome.Superseded changed) {
-      return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, Map.of(), null,
+      return refused(id, who, form, htmx, HttpStatus.CONFLICT, filled(form, also, Map.of(), null,
           "Meanwhile this set was logged as " + changed.now().words() + ". Yours is still in the fields: log it to replace that."));
     }
     if (outcome instanceof CardLog.LogOutcome.Doubt doubt) {
       return refused(id, who, form, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
-          filled(form, Map.of(), doubt.about(), null));
+          filled(form, also, Map.of(), doubt.about(), null));
     }
     // only now, with the entry kept and its transaction over
     events.publishEvent(new LineLogged(checked.entry().get().line()));
-    return kept(id, who, htmx, new CardView.Wanted(null, form.panel(), null));
+    return pages.kept(id, who, htmx, new CardView.Wanted(null, form.panel(), null));
   }
 
   /** Takes a card: on its day or later it is issued, and stays as it is. */
@@ -90,7 +96,7 @@ class CardController {
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     open(id, who);
-    return kept(id, who, htmx, new CardView.Wanted(set, null, null));
+    return pages.kept(id, who, htmx, new CardView.Wanted(set, null, null));
   }
 
   /** Ends a session: what of the rest was left out, and what would not have gone. */
@@ -98,12 +104,18 @@ class CardController {
   ModelAndView end(@PathVariable long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
       HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
+    Typed after = CardNotes.after(form);
+    if (!after.fine()) {
+      return pages.refused(id, who, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
+          new CardView.Wanted(null, null, null, Map.of("end", Shown.of(after))));
+    }
     Map<UUID, LeftSets.Why> why = new HashMap<>();
     open(id, who).document().slots().forEach(slot -> why.put(slot.ref(), "could-not".equals(form.get("why-" + slot.ref()))
         ? LeftSets.Why.COULD_NOT
         : LeftSets.Why.LEFT_OUT));
     log.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
-    return kept(id, who, htmx, CardView.Wanted.NEXT);
+    notes.after(id, who, after);
+    return pages.kept(id, who, htmx, CardView.Wanted.NEXT);
   }
 
   /** Goes on with a session that was ended. */
@@ -111,7 +123,7 @@ class CardController {
   ModelAndView goOn(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     log.goOn(id, who).forEach(slot -> events.publishEvent(new LineLogged(slot)));
-    return kept(id, who, htmx, CardView.Wanted.NEXT);
+    return pages.kept(id, who, htmx, CardView.Wanted.NEXT);
   }
 
   // Opened twice at the same moment, a card is issued once: the second finds the first's.
@@ -132,36 +144,17 @@ class CardController {
     }
   }
 
-  private ModelAndView kept(long id, SignedIn who, HtmxRequest htmx, CardView.Wanted wanted) {
-    if (htmx.isHtmxRequest()) {
-      return new ModelAndView("card/card :: card", shown(id, who, wanted));
-    }
-    UriComponentsBuilder card = UriComponentsBuilder.fromPath("/sessions/{id}/card")
-        .queryParamIfPresent("set", Optional.ofNullable(wanted.panel()))
-        .queryParamIfPresent("after", Optional.ofNullable(wanted.after()));
-    return new ModelAndView("redirect:" + card.buildAndExpand(id).toUriString());
+  private ModelAndView refused(long id, SignedIn who, EntryForm form, HtmxRequest htmx, HttpStatus status, CardView.Filled filled) {
+    return pages.refused(id, who, htmx, status, new CardView.Wanted(form.panel(), null, filled));
   }
 
-  private ModelAndView refused(long id, SignedIn who, EntryForm form, HtmxRequest htmx, HttpStatus status,
-      CardView.Filled filled) {
-    ModelAndView page = new ModelAndView(htmx.isHtmxRequest() ? "card/card :: card" : "card/page",
-        shown(id, who, new CardView.Wanted(form.panel(), null, filled)));
-    page.setStatus(status);
-    return page;
-  }
-
-  private Map<String, Object> shown(long id, SignedIn who, CardView.Wanted wanted) {
-    CardView view = CardView.of(cards.look(id, who), wanted);
-    return Map.of("card", view, "tables", json.write(view.tables()), "coach", who.coach());
-  }
-
-  private static CardView.Filled filled(EntryForm form, Map<String, String> errors,
+  private static CardView.Filled filled(EntryForm form, SaidForm also, Map<String, String> errors,
       EntryDoubt.@Nullable Doubt doubt, @Nullable String changed) {
     CardView.EntryQuestion question = doubt == null ? null : new CardView.EntryQuestion(doubt.question(), doubt.instead() == null
         ? null : doubt.instead().number(), form.pressed());
     String key = changed == null && form.key() != null ? form.key() : UUID.randomUUID().toString();
-    return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()), form.flagged() != null,
-        text(form.seconds()), text(form.metres()), form.ending(), form.howEnded(), errors, question, changed);
+    return new CardView.Filled(key, text(form.load()), text(form.reps()), text(form.rpe()),
+        text(form.seconds()), text(form.metres()), form.ending(), form.howEnded(), errors, question, changed, also);
   }
 
   private static String text(@Nullable String typed) {

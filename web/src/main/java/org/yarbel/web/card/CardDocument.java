@@ -26,6 +26,8 @@ import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
+import org.yarbel.core.log.NormalGear;
+import org.yarbel.core.log.WornFrom;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
@@ -92,6 +94,7 @@ public record CardDocument(
    * @param masses of the things it can be lifted with as they are; null where plates go on
    * @param stretch of the lifter's own effort chart; null for 1
    * @param facts what else the line was worked out with; null on cards of old
+   * @param gear what is normally worn for it; null where nobody knows, and on cards of old
    * @param stamps what stands on those that weigh something else; null for none
    * @param notes what is said beside the work; null where nothing is
    * @param group the group it is done in; null for none
@@ -117,7 +120,13 @@ public record CardDocument(
       @Nullable Facts facts,
       @Nullable Notes notes,
       @Nullable InGroup group,
-      @Nullable List<PlaceKit.Stamp> stamps) {
+      @Nullable List<PlaceKit.Stamp> stamps,
+      @Nullable List<WornFrom> gear) {
+    /** What is normally worn for it, by the load. */
+    List<WornFrom> worn() {
+      return gear == null ? List.of() : gear;
+    }
+
     /** What a person reads. */
     String name() {
       return liftName == null ? Catalogue.standard().ofKey(lift).map(Lift::name).orElse(lift) : liftName;
@@ -186,27 +195,38 @@ public record CardDocument(
   }
 
   /**
+   * What is known of a lifter beside the numbers.
+   *
+   * @param numbersOn the day of the newest log each estimate knew, by the key of the lift
+   * @param last the heaviest load of each lift's last day, by its key
+   * @param gear what they normally wear
+   */
+  public record Known(Map<String, LocalDate> numbersOn, Map<String, Mass> last, NormalGear gear) {}
+
+  /**
    * Works a session out as a card.
    *
-   * @param last the heaviest load of each lift's last day, by its key
+   * @param known what else is known of the lifter
    * @param kept lines that stay as they were issued before, by their ref
    */
-  public static CardDocument of(int number, LocalDate day, LifterContext context, Map<String, LocalDate> numbersOn,
-      List<Slot> plan, Groups groups, Map<String, Mass> last, Map<UUID, CardSlot> kept) {
+  public static CardDocument of(int number, LocalDate day, LifterContext context, Known known,
+      List<Slot> plan, Groups groups, Map<UUID, CardSlot> kept) {
     Map<Long, SessionResolver.Worked> worked = PlannedLines.session(context, plan, groups);
     List<CardSlot> slots = new ArrayList<>();
     for (Slot slot : plan) {
       CardSlot keep = kept.get(slot.ref());
       slots.add(keep != null ? keep
-          : cardSlot(slot, groups, context, Objects.requireNonNull(worked.get(slot.id())), last.get(slot.lift())));
+          : cardSlot(slot, groups, context, Objects.requireNonNull(worked.get(slot.id())), known));
     }
-    return new CardDocument(number, day, context.unit(), context.bodyMass(), null, numbers(context, plan), numbersOn,
+    return new CardDocument(number, day, context.unit(), context.bodyMass(), null, numbers(context, plan), known.numbersOn(),
         slots, EffortChart.HOUSE.rows(12), order(slots));
   }
 
   private static CardSlot cardSlot(Slot slot, Groups groups, LifterContext context, SessionResolver.Worked worked,
-      @Nullable Mass last) {
+      Known known) {
     Lift lift = context.lift(slot.lift());
+    Mass last = known.last().get(slot.lift());
+    List<WornFrom> gear = worn(slot.details(), known.gear().of(lift));
     PlaceKit.Loaded loaded = context.kit().of(lift, slot.details().bar()).orElse(null);
     Kit kit = loaded instanceof PlaceKit.Loaded.OnBar onBar ? onBar.kit() : null;
     List<Mass> masses = loaded instanceof PlaceKit.Loaded.Fixed fixed ? fixed.masses() : null;
@@ -220,14 +240,22 @@ public record CardDocument(
     if (request == null || line == null || word.isPresent()) {
       String problem = word.orElseGet(() -> Objects.requireNonNull(worked.wrong()).problems().get(0).message());
       return new CardSlot(slot.ref(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),
-          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps);
+          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps, gear);
     }
     double stretch = request.chart().stretch();
     return new CardSlot(slot.ref(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
         line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
         stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level(),
             request.partial() ? context.drawnAgainst(lift) : null),
-        Notes.of(slot.details()), inGroup, stamps);
+        Notes.of(slot.details()), inGroup, stamps, gear);
+  }
+
+  /** What goes on for a line: what is written for it, else what is normal. */
+  private static @Nullable List<WornFrom> worn(Details details, List<WornFrom> normal) {
+    List<WornFrom> own = details.gear() == null ? normal : details.pieces().stream().map(piece -> new WornFrom(piece, null)).toList();
+    Mass from = details.gearFrom();
+    List<WornFrom> worn = from == null ? own : own.stream().map(piece -> new WornFrom(piece.gear(), from)).toList();
+    return worn.isEmpty() ? null : worn;
   }
 
   private static Map<String, MaxNumbers> numbers(LifterContext context, List<Slot> plan) {

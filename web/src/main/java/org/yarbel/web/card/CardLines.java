@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -27,6 +28,9 @@ import org.yarbel.core.card.Role;
 import org.yarbel.core.card.Singles;
 import org.yarbel.core.card.TodayTable;
 import org.yarbel.core.kit.Loading;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.WornFrom;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
@@ -70,7 +74,7 @@ final class CardLines {
       int part = 0;
       for (ResolvedSet set : withAttempt(line, beside)) {
         String panel = CardView.panel(slot.ref(), set.part(), set.set());
-        OfSet of = new OfSet(document, slot, line, set, beside, rows.get(panel));
+        OfSet of = new OfSet(card, slot, line, set, beside, rows.get(panel));
         sets.add(of.view(panel.equals(wanted.panel()) ? wanted.refused() : null, sets.isEmpty(), set.part() != part));
         part = set.part();
       }
@@ -86,7 +90,8 @@ final class CardLines {
         ramp.stream().map(step -> step.load() + "×" + step.reps()).collect(Collectors.joining(" · ")),
         beside == null || !beside.begun() ? null : SetWords.todaysMax(Objects.requireNonNull(beside.day()), document.unit()), sets,
         line == null ? List.of() : line.cautions().stream().sorted(Comparator.comparing(caution -> !caution.hurts()))
-        .map(CardLines::minded).toList(), notes != null && notes.optional(), notes == null ? List.of() : words(notes), slot.problem());
+        .map(CardLines::minded).toList(), notes != null && notes.optional(), notes == null ? List.of() : words(notes), slot.problem(),
+        CardView.Asks.of(card.lifts().ofKey(slot.lift()), slot.worn()));
   }
 
   /** The sets of a line; where back-offs hang on one, with the lighter attempt that a miss of it would offer. */
@@ -141,10 +146,31 @@ final class CardLines {
   }
 
   /** One set of a line with all that its view is made of. */
-  private record OfSet(CardDocument document, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set, IssuedLines.Beside beside,
+  private record OfSet(CardService.Card card, CardDocument.CardSlot slot, ResolvedLine line, ResolvedSet set, IssuedLines.Beside beside,
       @Nullable LoggedSetRow row) {
+    private CardDocument document() {
+      return card.document();
+    }
+
+    /** What is said of it, was typed and refused, or is proposed by the day's check-in and what is normal at its load. */
+    private BesideView said(@Nullable Filled refused) {
+      Set<Gear> normal = WornFrom.at(slot.worn(), row == null ? set.load() : row.load());
+      if (refused != null && refused.also() != null && refused.also().asked()) {
+        return BesideView.typed(refused.also(), row == null || row.gear() == null ? normal : row.gear());
+      }
+      if (row != null) {
+        return BesideView.of(row, card.marks().getOrDefault(row.id(), List.of()), normal, row.askedLift() == null ? "" : name(row.lift()));
+      }
+      Optional<Lift> lift = card.lifts().ofKey(slot.lift());
+      return BesideView.proposed(card.told().contextOf(lift), normal);
+    }
+
+    private String name(String key) {
+      return card.lifts().ofKey(key).map(Lift::name).orElse(key);
+    }
+
     SetView view(@Nullable Filled refused, boolean first, boolean firstOfPart) {
-      MassUnit unit = document.unit();
+      MassUnit unit = document().unit();
       String number = set.load() == null ? "" : slot.onIt(set.load()).shownIn(unit).number();
       boolean timed = set.role() == Role.HOLD || set.role() == Role.CARRY;
       return new SetView(CardView.panel(slot.ref(), set.part(), set.set()), slot.ref(), set.part(), set.set(),
@@ -156,7 +182,8 @@ final class CardLines {
           timed || limited() || slot.group() != null && slot.group().group().kind() == Group.Kind.MEDLEY, set.role() == Role.CARRY,
           set.role() == Role.DENSITY, !UNRATED.contains(set.role()),
           set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()),
-          !set.logged() && beside.left() != null, !set.logged() && further(), afterMiss(), fromToday(), why(refused), ends());
+          !set.logged() && beside.left() != null, !set.logged() && further(), afterMiss(), fromToday(), why(refused), ends(),
+          said(refused));
     }
 
     /** What else to know of it, with what the tracker foresees of an open set and of a single near the max. */
@@ -193,7 +220,7 @@ final class CardLines {
 
     /** The share of what was lifted or is offered, else of what is planned. */
     private @Nullable String share() {
-      Mass max = document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
+      Mass max = document().numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).of(slot.basis());
       boolean byLoad = (set.logged() || further()) && max != null && set.load() != null;
       Double percent = byLoad ? Double.valueOf(100 * set.load().ratioTo(max)) : set.percent();
       return percent == null ? null : Math.round(percent) + " % of " + slot.basis().key();
@@ -210,14 +237,14 @@ final class CardLines {
       if (cut == null) {
         return itself ? new AfterMissView(null, null, null, beside.missed(), !ways.heavier()) : null;
       }
-      String lighter = attempt == null ? null : Objects.requireNonNull(attempt.load()).shownIn(document.unit()).number();
+      String lighter = attempt == null ? null : Objects.requireNonNull(attempt.load()).shownIn(document().unit()).number();
       return new AfterMissView(lighter, attempt == null ? null : CardView.panel(slot.ref(), attempt.part(), attempt.set()),
-          cut.total().shownIn(document.unit()).number(), beside.missed(), true);
+          cut.total().shownIn(document().unit()).number(), beside.missed(), true);
     }
 
     private @Nullable String fromToday() {
       Loading beside = this.beside.today().get(set.part());
-      return beside == null || set.logged() ? null : beside.total().shownIn(document.unit()).number();
+      return beside == null || set.logged() ? null : beside.total().shownIn(document().unit()).number();
     }
 
     /** A set whose reps are counted to the last may end early; the end of an open one is what it is done for. */
@@ -279,7 +306,7 @@ final class CardLines {
       MassUnit unit) {
     if (row != null) {
       return Filled.of(slot.onIt(row.load()).shownIn(unit).number(), Integer.toString(row.reps()),
-          rating(row), row.flagged(), row.doneTenths() == null ? ""
+          rating(row), row.doneTenths() == null ? ""
           : LoggedSetRow.seconds(row.doneTenths()),
           row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)), row.stopped(),
           row.ended());
@@ -288,7 +315,7 @@ final class CardLines {
     boolean once = set.role() == Role.HOLD || set.role() == Role.CARRY;
     Integer seconds = set.role() == Role.HOLD && set.clock() != null ? set.clock().seconds() : null;
     String reps = set.reps() == null ? "" : set.reps().toString();
-    return Filled.of(load.isEmpty() ? last : load, once ? "1" : reps, "", false,
+    return Filled.of(load.isEmpty() ? last : load, once ? "1" : reps, "",
         seconds == null ? "" : seconds.toString(), set.distance() == null ? "" : SetWords.plain(set.distance().metres()), null, null);
   }
 

@@ -11,6 +11,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.EntryCheck;
@@ -30,6 +32,9 @@ import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LeftSetsRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.Said;
+import org.yarbel.web.log.SetMark;
+import org.yarbel.web.log.SetMarkRepository;
 import org.yarbel.web.log.Tracking;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.problem.NotFound;
@@ -49,9 +54,13 @@ public class CardLog {
   private final Tracking tracking;
   private final ClubClock clock;
   private final Turns turns;
+  private final CardBeside beside;
+  private final SetMarkRepository marks;
 
   CardLog(CardService cards, IssuedLines lines, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts, Issuing issuing,
-      Tracking tracking, ClubClock clock, Turns turns) {
+      Tracking tracking, ClubClock clock, Turns turns, CardBeside beside, SetMarkRepository marks) {
+    this.beside = beside;
+    this.marks = marks;
     this.cards = cards;
     this.lines = lines;
     this.sets = sets;
@@ -80,7 +89,7 @@ public class CardLog {
 
   /** Writes an entry down, once however often it is sent, and lets the tracked max follow. */
   @Transactional
-  public LogOutcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
+  LogOutcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
     turns.ofSession(sessionId);
     TrainingSession session = cards.session(sessionId, who);
     Optional<LoggedSetRow> sentBefore = sets.findByEntryKey(entry.key());
@@ -88,7 +97,7 @@ public class CardLog {
         || !row.loggedSet().place().equals(entry.place())).isPresent()) {
       return new LogOutcome.OfAnother();
     }
-    if (sentBefore.filter(row -> same(row, entry)).isPresent()) {
+    if (sentBefore.filter(row -> same(row, entry, marks.findBySetIdOrderById(row.id()))).isPresent()) {
       return new LogOutcome.Kept();
     }
     Lifter lifter = cards.lifter(session);
@@ -98,7 +107,7 @@ public class CardLog {
     Optional<LoggedSetRow> existing = at(logged, entry);
     // a page from before that answer may show the set open: what stands is told, and written over by nobody who has not seen it
     boolean meanwhile = existing.isPresent() && existing.get().version() != entry.seen();
-    if (meanwhile && !same(existing.get(), entry)) {
+    if (meanwhile && !same(existing.get(), entry, marks.findBySetIdOrderById(existing.get().id()))) {
       return new LogOutcome.Superseded(existing.get());
     }
     CardDocument.CardSlot slot =
@@ -106,21 +115,25 @@ public class CardLog {
     existing.ifPresent(logged::remove);
     List<LoggedSetRow> ofLine = logged.stream().filter(row -> row.line().equals(slot.ref())).toList();
     ResolvedSet asked = lines.asked(document, slot, ofLine, entry.place(), cards.tracked(session, !logged.isEmpty()).get(slot.lift()));
-    Entry meant = entry.withLoad(meant(slot, entry.load(), asked));
-    boolean telling = asked.tellsOfMax() && lifts.catalogue().ofKey(slot.lift()).filter(lift -> lift.variation().assisted()).isEmpty();
+    Said said = beside.said(session, slot, entry, existing.orElse(null));
+    Entry meant = entry.withLoad(meant(slot, entry.load(), asked)).saying(said);
+    String did = said.did() == null ? slot.lift() : said.did();
+    boolean telling = asked.tellsOfMax() && lifts.catalogue().ofKey(did).filter(lift -> lift.variation().assisted()).isEmpty();
     Optional<EntryDoubt.Doubt> doubt = sure ? Optional.empty() : doubt(session, document, slot, ofLine, asked, telling, meant);
     if (doubt.isPresent()) {
       return new LogOutcome.Doubt(doubt.get());
     }
-    LocalDate day = session.day().isAfter(clock.today()) ? clock.today() : session.day();
+    LocalDate day = beside.day(session);
+    String before = existing.map(LoggedSetRow::lift).orElse(null);
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.line(), entry.place(), slot.lift(), day));
     row.write(meant, asked, telling, clock.now());
     sets.saveAndFlush(row);
+    beside.mark(row, said.marks(), who.coach());
     left.deleteAll(left.findByLineIn(List.of(slot.ref())));
-    if (existing.isPresent()) {
-      tracking.rerun(lifter, slot.lift());
+    if (before == null) {
+      tracking.logged(lifter, row.lift(), row.day());
     } else {
-      tracking.logged(lifter, slot.lift(), row.day());
+      Stream.of(before, row.lift()).distinct().forEach(lift -> tracking.rerun(lifter, lift));
     }
     return new LogOutcome.Kept();
   }
@@ -136,12 +149,17 @@ public class CardLog {
     if (session.day().isAfter(clock.today())) {
       return Optional.of(new EntryDoubt.Doubt("This card is for " + DAY.format(session.day()) + ". Is it lifted today?", null));
     }
+    if (entry.said() != null && entry.said().did() != null && !entry.said().did().equals(slot.lift())) {
+      // what was asked tells nothing of another lift
+      return Optional.empty();
+    }
     Mass bar = document.loaded(slot).filter(PlaceKit.Loaded.OnBar.class::isInstance)
         .map(loaded -> ((PlaceKit.Loaded.OnBar) loaded).kit().bar()).orElse(Mass.ofNanograms(0, document.unit()));
     boolean novice = slot.facts() != null && slot.facts().level() == Level.BEGINNER;
     Mass max = novice || !telling ? null : document.numbers().getOrDefault(slot.lift(), MaxNumbers.NONE).best();
     boolean leads = slot.tables().stream().anyMatch(table -> table.part() > asked.part());
-    return EntryCheck.about(new EntryCheck.Typed(entry.load(), entry.reps(), entry.rpe(), entry.easier(), entry.flagged()),
+    return EntryCheck.about(new EntryCheck.Typed(entry.load(), entry.reps(), entry.rpe(), entry.easier(),
+        entry.said() != null && entry.said().flagged()),
         new EntryCheck.Expected(asked, bar, max, slot.chart(), leads, ofLine.isEmpty()));
   }
 
@@ -198,10 +216,20 @@ public class CardLog {
         .findFirst();
   }
 
-  private static boolean same(LoggedSetRow row, Entry entry) {
+  private static boolean same(LoggedSetRow row, Entry entry, List<SetMark> marks) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
-        && Objects.equals(row.rpe(), entry.rpe()) && row.easier() == entry.easier() && row.flagged() == entry.flagged()
+        && Objects.equals(row.rpe(), entry.rpe()) && row.easier() == entry.easier() && saidSame(row, entry.said(), marks)
         && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres())
         && row.stopped() == entry.stopped() && row.ended() == entry.ended();
+  }
+
+  private static boolean saidSame(LoggedSetRow row, @Nullable Said said, List<SetMark> marks) {
+    if (said == null) {
+      return true;
+    }
+    String asked = row.askedLift() == null ? row.lift() : row.askedLift();
+    return row.contexts().equals(said.contexts()) && row.contextWords().equals(said.words()) && Objects.equals(row.speeds(), said.speeds())
+        && (said.gear() == null || said.gear().equals(row.gear())) && row.lift().equals(said.did() == null ? asked : said.did())
+        && marks.stream().map(SetMark::mark).collect(Collectors.toSet()).equals(Set.copyOf(said.marks()));
   }
 }

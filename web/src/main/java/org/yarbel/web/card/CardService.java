@@ -14,6 +14,7 @@ import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.Mark;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
@@ -25,9 +26,12 @@ import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LeftSetsRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.SetMark;
+import org.yarbel.web.log.SetMarkRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.session.SessionNotes;
 import org.yarbel.web.who.SignedIn;
 
 /** Opens cards. {@link CardLog} writes down what is lifted from them. */
@@ -43,9 +47,14 @@ public class CardService {
   private final IssuedLines lines;
   private final ClubClock clock;
   private final Turns turns;
+  private final SessionNotes notes;
+  private final SetMarkRepository marks;
 
   CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts,
-      LiftNumbersRepository numbers, Issuing issuing, IssuedLines lines, ClubClock clock, Turns turns) {
+      LiftNumbersRepository numbers, Issuing issuing, IssuedLines lines, ClubClock clock, Turns turns, SessionNotes notes,
+      SetMarkRepository marks) {
+    this.notes = notes;
+    this.marks = marks;
     this.turns = turns;
     this.sessions = sessions;
     this.lifters = lifters;
@@ -64,10 +73,14 @@ public class CardService {
    * @param lines by slot
    * @param beside what stands beside each line, by slot
    * @param gone what was done of lines that were taken out since, in words
+   * @param marks what was seen of them, by the row of the set
+   * @param told what is said of the session
+   * @param lifts the lifts of the club
    * @param ahead whether its day is to come
    */
   record Card(TrainingSession session, Lifter lifter, CardDocument document, List<LoggedSetRow> logged,
-      Map<UUID, ResolvedLine> lines, Map<UUID, IssuedLines.Beside> beside, List<String> gone, boolean ahead) {
+      Map<UUID, ResolvedLine> lines, Map<UUID, IssuedLines.Beside> beside, List<String> gone,
+      Map<Long, List<Mark>> marks, SessionNotes.Told told, Catalogue lifts, boolean ahead) {
     boolean issued() {
       return document.number() > 0;
     }
@@ -144,11 +157,14 @@ public class CardService {
         beside.put(slot.ref(), IssuedLines.beside(slot, request, line, day, why.get(slot.ref())));
       }
     }
+    SessionNotes.Told told = notes.told(session);
+    Map<Long, List<Mark>> seen = marks.findBySessionIdOrderById(session.id()).stream()
+        .collect(Collectors.groupingBy(SetMark::setId, Collectors.mapping(SetMark::mark, Collectors.toList())));
     Set<UUID> there = document.slots().stream().map(CardDocument.CardSlot::ref).collect(Collectors.toSet());
-    List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.line())).toList();
-    Catalogue names = without.isEmpty() ? Catalogue.standard() : lifts.catalogue();
+    List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.line()) && !row.extra()).toList();
+    Catalogue names = lifts.catalogue();
     List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words())
         .toList();
-    return new Card(session, lifter, document, logged, resolved, beside, gone, session.day().isAfter(clock.today()));
+    return new Card(session, lifter, document, logged, resolved, beside, gone, seen, told, names, session.day().isAfter(clock.today()));
   }
 }

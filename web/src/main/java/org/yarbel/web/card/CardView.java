@@ -2,18 +2,30 @@ package org.yarbel.web.card;
 
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.BodyPlace;
+import org.yarbel.core.log.Context;
+import org.yarbel.core.log.MarkList;
+import org.yarbel.core.log.TechniqueMark;
+import org.yarbel.core.log.WornFrom;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Group;
+import org.yarbel.web.form.Shown;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Stopped;
@@ -31,6 +43,7 @@ import org.yarbel.web.skyline.Skyline;
  * @param ended what was left when it was ended; empty while it goes on
  * @param gone what was done of lines that were taken out since
  * @param ahead whether its day is to come
+ * @param around what stands around the sets
  */
 record CardView(
     long sessionId,
@@ -52,7 +65,8 @@ record CardView(
     List<OpenLine> open,
     List<String> ended,
     List<String> gone,
-    boolean ahead) {
+    boolean ahead,
+    CardAround around) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
   /** A phone's width less its margins. */
   private static final double SKYLINE_WIDTH = 358;
@@ -67,11 +81,39 @@ record CardView(
    * @param warm the warm-up in one line; empty for none
    * @param todaysMax today's max after what was lifted of the lift today, in words; null before
    * @param notes what is said beside the work
+   * @param asks what may be said of its sets
    */
   record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group,
       @Nullable String total,
       List<StepView> ramp, String warm, @Nullable String todaysMax, List<SetView> sets, List<Minded> cautions, boolean optional,
-      List<String> notes, @Nullable String problem) {}
+      List<String> notes, @Nullable String problem, Asks asks) {}
+
+  /**
+   * What may be said of the sets of a line.
+   *
+   * @param marks of technique
+   * @param gear the pieces that are worn for it
+   * @param loads the places of the body it loads, by their names
+   */
+  record Asks(List<TechniqueMark> marks, List<Gear> gear, String loads) {
+    /** In what states a set can have been lifted. */
+    public Context[] contexts() {
+      return Context.values();
+    }
+
+    /** Nothing said, to be filled by a script. */
+    public BesideView nothing() {
+      return BesideView.NOTHING;
+    }
+
+    static Asks of(Optional<Lift> lift, List<WornFrom> normal) {
+      Set<Gear> worn = normal.stream().map(WornFrom::gear).collect(Collectors.toSet());
+      return new Asks(lift.map(MarkList::of).orElse(MarkList.ASSISTANCE).marks(),
+          Arrays.stream(Gear.values()).filter(piece -> worn.contains(piece) || lift.filter(piece::serves).isPresent()).toList(),
+          Arrays.stream(BodyPlace.values()).filter(place -> lift.filter(place::loadedBy).isPresent()).map(Enum::name)
+              .collect(Collectors.joining(" ")));
+    }
+  }
 
   /** A line with sets that nobody has tried: how many of how many. */
   record OpenLine(UUID ref, String lift, long owed, int sets, boolean begun) {}
@@ -140,13 +182,15 @@ record CardView(
    * @param fromToday the load worked from today's max, where it stands beside; null where it does not
    * @param why how its reps ended may be asked; null where reps are not counted to the last
    * @param ends the RPE that ends its part once a set is rated so; empty where none does
+   * @param beside what stands beside its figures
    */
   record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
       boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm,
           List<Minded> cautions, boolean needless,
-      boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, @Nullable WhyView why, String ends) {
+      boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, @Nullable WhyView why, String ends,
+      BesideView beside) {
     /** What became of it, in a word; empty while it is to be done. */
     public String state() {
       if (logged) {
@@ -187,13 +231,17 @@ record CardView(
     }
   }
 
-  /** What stands in the fields of a panel, with what is wrong beside each. */
-  record Filled(String key, String load, String reps, String rpe, boolean flagged, String seconds, String metres,
+  /**
+   * What stands in the fields of a panel, with what is wrong beside each.
+   *
+   * @param also what was tapped beside the figures and not taken; null where nothing was refused
+   */
+  record Filled(String key, String load, String reps, String rpe, String seconds, String metres,
       @Nullable Stopped stopped, @Nullable HowEnded ended, Map<String, String> errors, @Nullable EntryQuestion question,
-      @Nullable String changed) {
-    static Filled of(String load, String reps, String rpe, boolean flagged, String seconds, String metres, @Nullable Stopped stopped,
+      @Nullable String changed, @Nullable SaidForm also) {
+    static Filled of(String load, String reps, String rpe, String seconds, String metres, @Nullable Stopped stopped,
         @Nullable HowEnded ended) {
-      return new Filled(UUID.randomUUID().toString(), load, reps, rpe, flagged, seconds, metres, stopped, ended, Map.of(), null, null);
+      return new Filled(UUID.randomUUID().toString(), load, reps, rpe, seconds, metres, stopped, ended, Map.of(), null, null, null);
     }
   }
 
@@ -225,10 +273,16 @@ record CardView(
    * @param panel the one asked for; null for the next one not done
    * @param after the one just logged, behind which the next is looked for first; null for none
    * @param refused what was typed into the panel asked for and was not taken; null without such
+   * @param forms what was typed into the forms around the sets and was not taken, by the name of the form
    */
-  record Wanted(@Nullable String panel, @Nullable String after, @Nullable Filled refused) {
+  record Wanted(@Nullable String panel, @Nullable String after, @Nullable Filled refused, Map<String, Shown> forms) {
     /** Of a card that is simply opened. */
     static final Wanted NEXT = new Wanted(null, null, null);
+
+    /** Of its sets alone. */
+    Wanted(@Nullable String panel, @Nullable String after, @Nullable Filled refused) {
+      this(panel, after, refused, Map.of());
+    }
 
     private static final Pattern PANEL = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}(-\\d{1,10}){2}");
 
@@ -248,7 +302,7 @@ record CardView(
         DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
         skyline(card), slots, turns.panels(), turns.current(wanted).orElse(null), (int) sets.stream().filter(SetView::logged).count(),
         turns.owed(), tables(card), slots.stream().map(PaperSlot::of).toList(), open(card, slots), ended(card, slots),
-        card.gone(), card.ahead());
+        card.gone(), card.ahead(), CardAround.of(card, wanted));
   }
 
   private static List<SlotView> slots(CardService.Card card, Wanted wanted) {
@@ -323,6 +377,13 @@ record CardView(
 
   public boolean finished() {
     return total > 0 && done == total;
+  }
+
+  /** What stands beside the figures of each set, for the page's script to fill fields with. */
+  Map<String, BesideView.State> besides() {
+    Map<String, BesideView.State> besides = new LinkedHashMap<>();
+    panels.forEach(panel -> besides.put(panel.set().panel(), panel.set().beside().state()));
+    return besides;
   }
 
   static String panel(UUID line, int part, int set) {

@@ -6,15 +6,19 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.log.Context;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.mass.Refused;
 import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.Said;
 import org.yarbel.web.log.Stopped;
 
 /**
@@ -54,7 +58,12 @@ record EntryForm(
   /** An entry, or what is wrong with each field. */
   record CheckedEntry(Optional<Entry> entry, Map<String, String> errors) {}
 
-  CheckedEntry check(MassUnit unit) {
+  /**
+   * Checks all of it.
+   *
+   * @param also what was tapped beside the figures
+   */
+  CheckedEntry check(MassUnit unit, SaidForm also, Catalogue lifts) {
     Map<String, String> errors = new LinkedHashMap<>();
     Mass mass = mass(unit, errors);
     int count = missed() ? 0 : reps(errors);
@@ -66,15 +75,26 @@ record EntryForm(
     if (entryKey.isEmpty() || line.isEmpty()) {
       errors.put("load", "This page is too old to log from: open the card again.");
     }
+    HowEnded ending = howEnded();
+    boolean further = count == 0 || ending != null && ending.triedFurther();
+    Said said = also.check(lifts, count, further, errors);
     if (!errors.isEmpty()) {
       return new CheckedEntry(Optional.empty(), errors);
     }
     Entry entry = new Entry(entryKey.orElseThrow(), line.orElseThrow(), place(), number(issue),
-        seen == null ? -1 : seen, mass, count, missed() ? null : rating, !missed() && easier(), flagged != null,
+        seen == null ? -1 : seen, mass, count, missed() ? null : rating, !missed() && easier(),
         took == null ? null : Integer.valueOf(took.movePointRight(1).setScale(0, RoundingMode.HALF_UP).intValueExact()),
         far == null ? null : Integer.valueOf(far.movePointRight(2).intValue()), ending(),
-        howEnded());
+        ending, said(also, said));
     return new CheckedEntry(Optional.of(entry), errors);
+  }
+
+  /** What is said; null where nobody was asked. A page from before the chips had one box, which says no more than that. */
+  private @Nullable Said said(SaidForm also, Said said) {
+    if (flagged != null) {
+      return said.with(Set.of(Context.SOMETHING_ELSE));
+    }
+    return also.asked() ? said : null;
   }
 
   /** Rated under 6, which stands beside the nine ratings. */

@@ -122,7 +122,8 @@ public class Issuing implements PlanListener {
     LifterContext context = contexts.of(lifter, session.placeId());
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Map<String, Mass> last = lastLoads(lifter, plan, session.day());
-    return CardDocument.of(number, session.day(), context, numbersOn(lifter), plan, session.groups(), last, kept);
+    return CardDocument.of(number, session.day(), context, new CardDocument.Known(numbersOn(lifter), last, lifter.normalGear()), plan,
+        session.groups(), kept);
   }
 
   private Map<String, LocalDate> numbersOn(Lifter lifter) {

@@ -7,8 +7,10 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Muscle;
+import org.yarbel.core.log.Context;
 
 /** Constants by their names, with commas between. */
 public abstract class Names<E extends Enum<E>> implements AttributeConverter<Set<E>, String> {
@@ -19,12 +21,15 @@ public abstract class Names<E extends Enum<E>> implements AttributeConverter<Set
   }
 
   @Override
-  public String convertToDatabaseColumn(Set<E> constants) {
-    return constants.stream().map(Enum::name).collect(Collectors.joining(","));
+  public @Nullable String convertToDatabaseColumn(@Nullable Set<E> constants) {
+    return constants == null ? null : constants.stream().map(Enum::name).collect(Collectors.joining(","));
   }
 
   @Override
-  public Set<E> convertToEntityAttribute(String text) {
+  public @Nullable Set<E> convertToEntityAttribute(@Nullable String text) {
+    if (text == null) {
+      return null;
+    }
     Set<E> constants = EnumSet.noneOf(type);
     Arrays.stream(text.split(",")).filter(name -> !name.isEmpty()).map(name -> Enum.valueOf(type, name)).forEach(constants::add);
     return Collections.unmodifiableSet(constants);
@@ -35,6 +40,14 @@ public abstract class Names<E extends Enum<E>> implements AttributeConverter<Set
   public static class OfGear extends Names<Gear> {
     public OfGear() {
       super(Gear.class);
+    }
+  }
+
+  /** In what state a set was lifted. */
+  @Converter
+  public static class OfContexts extends Names<Context> {
+    public OfContexts() {
+      super(Context.class);
     }
   }
 

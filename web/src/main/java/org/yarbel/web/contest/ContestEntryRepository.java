@@ -19,15 +19,13 @@ public interface ContestEntryRepository extends JpaRepository<ContestEntry, Long
   Optional<ContestEntry> findByContestIdAndLifterId(long contestId, long lifterId);
 
   /** Who goes to these contests, by name. */
-  @Query("select e.contestId as contestId, e.lifterId as lifterId, l.name as name from ContestEntry e join Lifter l on l.id = e.lifterId "
+  @Query("select e as entry, l.name as name from ContestEntry e join Lifter l on l.id = e.lifterId "
       + "where e.contestId in :contestIds order by e.id")
   List<Named> named(Collection<Long> contestIds);
 
   /** A lifter who goes to a contest. */
   interface Named {
-    long getContestId();
-
-    long getLifterId();
+    ContestEntry getEntry();
 
     String getName();
   }

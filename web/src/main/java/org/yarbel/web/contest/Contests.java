@@ -58,11 +58,21 @@ public class Contests {
     return ids.isEmpty() ? Map.of() : entries.findByContestIdIn(ids).stream().collect(Collectors.groupingBy(ContestEntry::contestId));
   }
 
-  /** The same by name. */
+  /**
+   * Who goes to some contests.
+   *
+   * @param names by contest, in the order they were entered
+   * @param going what each lifter goes to among them, the earliest first
+   */
+  public record Goers(Map<Long, List<ContestEntryRepository.Named>> names, Map<Long, List<Going>> going) {}
+
+  /** Who goes to these contests, which are read already. */
   @Transactional(readOnly = true)
-  public Map<Long, List<ContestEntryRepository.Named>> named(Collection<Long> ids) {
-    return ids.isEmpty() ? Map.of() : entries.named(ids).stream()
-        .collect(Collectors.groupingBy(ContestEntryRepository.Named::getContestId));
+  public Goers goers(Collection<Contest> among) {
+    Map<Long, Contest> byId = among.stream().collect(Collectors.toMap(Contest::id, Function.identity()));
+    List<ContestEntryRepository.Named> all = byId.isEmpty() ? List.of() : entries.named(byId.keySet());
+    return new Goers(all.stream().collect(Collectors.groupingBy(named -> named.getEntry().contestId())),
+        going(all.stream().map(ContestEntryRepository.Named::getEntry).toList(), byId));
   }
 
   /** Who goes to one. */
@@ -92,14 +102,6 @@ public class Contests {
         .add(new Going(Objects.requireNonNull(byId.get(entry.contestId())), entry)));
     going.values().forEach(list -> list.sort((one, other) -> day(one).compareTo(day(other))));
     return going;
-  }
-
-  /** The same where the contests are read already; others are left out. */
-  @Transactional(readOnly = true)
-  public Map<Long, List<Going>> of(Collection<Long> lifterIds, Collection<Contest> among) {
-    Map<Long, Contest> byId = among.stream().collect(Collectors.toMap(Contest::id, Function.identity()));
-    return going(lifterIds.isEmpty() ? List.of() : entries.findByLifterIdIn(lifterIds).stream()
-        .filter(entry -> byId.containsKey(entry.contestId())).toList(), byId);
   }
 
   private static LocalDate day(Going going) {

@@ -1,9 +1,11 @@
 package org.yarbel.web.demo;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.log.NormalGear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.progress.Method;
@@ -51,7 +53,7 @@ class DemoPeople {
     Lifter lifter = one.lifter();
     lifter.body(program.sex(), program.born(), life.heightMm(), program.note());
     lifter.life(one.today().minusMonths(life.monthsTraining()), life.workLoad(), life.diet(), life.free());
-    lifter.likes(life.gear(), life.ramp(), false);
+    lifter.likes(new NormalGear(life.gear(), List.of()), life.ramp(), false);
     lifters.saveAndFlush(lifter);
     body(one, life);
     accounts.add(clubId, program.email() + DemoClub.DOMAIN, DemoClub.PASSWORD, program.name(), Role.LIFTER, lifter.id());

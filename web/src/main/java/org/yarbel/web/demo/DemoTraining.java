@@ -18,6 +18,7 @@ import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Resolver;
 import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.Context;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.Groups;
@@ -30,6 +31,7 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.Said;
 import org.yarbel.web.log.Tracking;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
@@ -127,7 +129,8 @@ class DemoTraining {
   private void day(DemoLifter one, TrainingSession session) {
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     LifterContext context = one.context(session.day(), places);
-    issuing.store(session.id(), CardDocument.of(1, session.day(), context, Map.of(), plan, session.groups(), one.last(), Map.of()));
+    issuing.store(session.id(), CardDocument.of(1, session.day(), context, new CardDocument.Known(Map.of(), one.last(),
+        one.lifter().normalGear()), plan, session.groups(), Map.of()));
     one.startDay(session.day());
     plan.forEach(slot -> lift(one, session, slot, context));
   }
@@ -160,7 +163,8 @@ class DemoTraining {
     UUID key = new UUID(one.random().nextLong(), one.random().nextLong());
     Integer centimetres = asked.distance() == null ? null : Integer.valueOf(asked.distance().metres().movePointRight(2).intValue());
     Entry entry = new Entry(key, row.line(), place(asked), 1, -1, done.load(), done.outcome().reps(), done.outcome().rpe(),
-        done.outcome().easier(), done.flagged(), one.tenths(asked), centimetres, null, done.outcome().failed() ? HowEnded.COULD_NOT : null);
+        done.outcome().easier(), one.tenths(asked), centimetres, null, done.outcome().failed() ? HowEnded.COULD_NOT : null,
+        done.flagged() ? Said.in(Context.SHORT_SLEEP) : Said.NOTHING);
     row.write(entry, asked, asked.tellsOfMax(), done.at());
     log.save(row);
     one.lifted(row.lift(), row.observation());

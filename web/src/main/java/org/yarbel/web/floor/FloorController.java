@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.runway.Waiting;
+import org.yarbel.web.session.SessionNotes;
 import org.yarbel.web.who.SignedIn;
 
 /** The Floor for coaches; for a lifter, what they train next. */
@@ -20,8 +21,10 @@ class FloorController {
   private final FloorService floor;
   private final MyTraining training;
   private final Waiting waiting;
+  private final SessionNotes notes;
 
-  FloorController(FloorService floor, MyTraining training, Waiting waiting) {
+  FloorController(FloorService floor, MyTraining training, Waiting waiting, SessionNotes notes) {
+    this.notes = notes;
     this.waiting = waiting;
     this.floor = floor;
     this.training = training;
@@ -37,6 +40,8 @@ class FloorController {
     model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find, all));
     if (!htmx.isHtmxRequest() && find.isBlank()) {
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
+      model.addAttribute("unread", notes.unreadByCoaches().stream().map(one -> FloorView.NewWord.of(one.getWord(), one.getName()))
+          .toList());
     }
     return htmx.isHtmxRequest() ? "floor/lists :: lists" : "floor/page";
   }
@@ -48,6 +53,7 @@ class FloorController {
       throw new NotFound();
     }
     model.addAttribute("mine", training.of(lifterId));
+    model.addAttribute("unread", notes.unreadBy(lifterId).stream().map(one -> FloorView.NewWord.of(one, one.author())).toList());
     model.addAttribute("lifterId", lifterId);
     return "floor/me";
   }

@@ -1,7 +1,11 @@
 package org.yarbel.web.floor;
 
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.web.session.SessionWord;
 import org.yarbel.web.skyline.Sparkline;
 
 /**
@@ -13,6 +17,18 @@ import org.yarbel.web.skyline.Sparkline;
  */
 record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, int left, boolean anyLifter,
     boolean maxesAnew) {
+  /** Words of a session that nobody on this side has read; {@code day} is when they were said. */
+  record NewWord(long sessionId, String who, String day, String start) {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final int LONGEST = 140;
+
+    static NewWord of(SessionWord word, String who) {
+      String text = word.words().replaceAll("\\s+", " ");
+      return new NewWord(word.sessionId(), who, DAY.format(word.saidAt().atZone(ZoneOffset.UTC)),
+          text.length() > LONGEST ? text.substring(0, LONGEST) + "…" : text);
+    }
+  }
+
   /** A lifter who trains today. */
   record TodayView(long lifterId, String name, String unit, long sessionId, List<WorkView> work, long logged, List<MainLift> lifts) {
     public String state() {

@@ -9,6 +9,7 @@ import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Sex;
+import org.yarbel.core.log.NormalGear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.Deload;
@@ -55,6 +57,9 @@ public class Lifter extends ClubRow {
 
   @Convert(converter = Names.OfGear.class)
   private Set<Gear> gear = Set.of();
+
+  @Convert(converter = GearFromColumn.class)
+  private List<NormalGear.From> gearFrom = List.of();
 
   private boolean rampEven;
   @Column(name = "ramp_jump_ng") private @Nullable Long rampJumpNg;
@@ -209,6 +214,11 @@ public class Lifter extends ClubRow {
     return gear;
   }
 
+  /** What they normally wear, and from which load on. */
+  public NormalGear normalGear() {
+    return new NormalGear(gear, gearFrom);
+  }
+
   /** How they like to warm up. */
   public RampStyle ramp() {
     Mass jump = rampJumpNg == null ? RampStyle.even(unit).jump() : Mass.ofNanograms(rampJumpNg, unit);
@@ -261,8 +271,9 @@ public class Lifter extends ClubRow {
   }
 
   /** Writes down what they wear and like. */
-  public void likes(Set<Gear> normal, RampStyle ramp, boolean showBothUnits) {
-    this.gear = Set.copyOf(normal);
+  public void likes(NormalGear normal, RampStyle ramp, boolean showBothUnits) {
+    this.gear = normal.pieces();
+    this.gearFrom = normal.from();
     this.rampEven = ramp.jump() != null;
     this.rampJumpNg = ramp.jump() == null ? null : Long.valueOf(ramp.jump().nanograms());
     this.rampMost = ramp.most();

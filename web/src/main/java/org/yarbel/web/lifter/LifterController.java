@@ -1,9 +1,11 @@
 package org.yarbel.web.lifter;
 
 import java.time.DayOfWeek;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -53,12 +55,21 @@ class LifterController {
     this.clock = clock;
   }
 
+  /** A piece of gear, and the fields of where it goes on, each with the family of lifts. */
+  record GearChoice(String name, String word, Map<String, String> from) {
+    static GearChoice of(Gear piece) {
+      Map<String, String> from = new LinkedHashMap<>();
+      LifterForm.families(piece).forEach(family -> from.put(LifterForm.goesOn(piece, family), family.name().toLowerCase(Locale.ROOT)));
+      return new GearChoice(piece.name(), piece.word(), from);
+    }
+  }
+
   @ModelAttribute
   void choices(Model model) {
     model.addAttribute("levels", Level.values());
     model.addAttribute("bases", List.of(Basis.ESTIMATED, Basis.TESTED, Basis.TRAINING, Basis.GOAL));
     model.addAttribute("hows", EntryReader.HOW);
-    model.addAttribute("gears", Gear.values());
+    model.addAttribute("gears", Arrays.stream(Gear.values()).map(GearChoice::of).toList());
     model.addAttribute("workLoads", Lifter.WorkLoad.values());
     model.addAttribute("diets", Lifter.Diet.values());
     model.addAttribute("weekdays", DayOfWeek.values());

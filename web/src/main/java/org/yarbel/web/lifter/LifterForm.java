@@ -3,6 +3,7 @@ package org.yarbel.web.lifter;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
@@ -20,6 +21,7 @@ import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.lift.Sex;
+import org.yarbel.core.log.NormalGear;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
@@ -72,13 +74,35 @@ final class LifterForm {
     lifter.body(sex(), birthYear(), height(), typed.note("note", 500));
     lifter.life(typed.past("since", today), typed.choice("workLoad", Lifter.WorkLoad.class).orElse(null),
         typed.choice("diet", Lifter.Diet.class).orElse(null), free());
+    lifter.likes(normalGear(), ramp(), typed.ticked("bothUnits"));
+  }
+
+  /** What is worn; a load it goes on from is kept of what is ticked. */
+  private NormalGear normalGear() {
     Set<Gear> gear = EnumSet.noneOf(Gear.class);
+    List<NormalGear.From> from = new ArrayList<>();
     for (Gear worn : Gear.values()) {
       if (typed.ticked("gear." + worn)) {
         gear.add(worn);
+        for (Movement family : families(worn)) {
+          Mass load = typed.mass(goesOn(worn, family), shownUnit());
+          if (load != null) {
+            from.add(new NormalGear.From(worn, family, load));
+          }
+        }
       }
     }
-    lifter.likes(gear, ramp(), typed.ticked("bothUnits"));
+    return new NormalGear(gear, from);
+  }
+
+  /** The families of lifts a piece is worn for. */
+  static List<Movement> families(Gear piece) {
+    return Arrays.stream(Movement.values()).filter(piece::serves).toList();
+  }
+
+  /** The field of the load that a piece goes on from. */
+  static String goesOn(Gear piece, Movement family) {
+    return "from." + piece + "." + family;
   }
 
   private @Nullable Sex sex() {

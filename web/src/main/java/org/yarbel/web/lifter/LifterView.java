@@ -120,6 +120,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
       fields.put("free." + day, "yes");
     }
     lifter.gear().forEach(gear -> fields.put("gear." + gear, "yes"));
+    lifter.normalGear().from().forEach(from -> fields.put(LifterForm.goesOn(from.gear(), from.movement()), number(from.load(), unit)));
     Mass jump = lifter.ramp().jump();
     fields.put("ramp", jump == null ? "" : "even");
     fields.put("jump", number(jump, unit));
@@ -243,6 +244,11 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
       adds.add("One recent set or tested max of a lift: loads from percentages and RPE.");
     }
     return adds;
+  }
+
+  /** Whether where a piece of gear goes on cannot be as it was typed. */
+  public boolean goesOnWrong() {
+    return errors.keySet().stream().anyMatch(field -> field.startsWith("from."));
   }
 
   /** The same with what was typed and what is wrong with it. */

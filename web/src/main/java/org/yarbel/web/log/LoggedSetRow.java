@@ -1,5 +1,6 @@
 package org.yarbel.web.log;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -8,17 +9,24 @@ import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.log.Context;
+import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Observation.Trait;
 import org.yarbel.web.club.ClubRow;
+import org.yarbel.web.column.Names;
 
 /** One set that was done, with what was asked. */
 @Entity
@@ -55,6 +63,21 @@ public class LoggedSetRow extends ClubRow {
   @Enumerated(EnumType.STRING)
   private @Nullable Stopped stopped;
 
+  @Convert(converter = Names.OfContexts.class)
+  private Set<Context> contexts = Set.of();
+
+  private String contextWords = "";
+
+  @Convert(converter = Names.OfGear.class)
+  private @Nullable Set<Gear> gear;
+
+  private int @Nullable [] speeds;
+
+  @Enumerated(EnumType.STRING)
+  private @Nullable SpeedSource speedSource;
+
+  private @Nullable String askedLift;
+  private boolean extra;
   private boolean tellsOfMax = true;
   private boolean contest;
   private boolean nextMissed;
@@ -113,7 +136,7 @@ public class LoggedSetRow extends ClubRow {
     this.easier = entry.easier();
     this.ended = entry.ended();
     this.toFailure = entry.ended() != null && entry.ended().failed();
-    this.flagged = entry.flagged();
+    say(entry.said() == null ? Said.NOTHING : entry.said());
     this.askedNg = asked.load() == null ? null : asked.load().nanograms();
     this.askedReps = asked.reps();
     this.doneTenths = entry.tenths();
@@ -122,6 +145,39 @@ public class LoggedSetRow extends ClubRow {
     this.tellsOfMax = telling;
     this.entryKey = entry.key();
     this.loggedAt = at;
+  }
+
+  /** A set that was done beside what the card asked. */
+  public static LoggedSetRow beside(long lifterId, long sessionId, String lift, LocalDate day, ExtraSet done, boolean telling, Instant at) {
+    LoggedSetRow row = new LoggedSetRow(lifterId, sessionId, done.line(), new LoggedSet.Place(1, done.number()), lift, day);
+    row.extra = true;
+    row.loadNg = done.load().nanograms();
+    row.unit = done.load().unit();
+    row.reps = done.reps();
+    row.rpeHalves = done.rpe() == null ? null : done.rpe().halves();
+    row.easier = done.easier();
+    row.toFailure = done.reps() == 0;
+    row.tellsOfMax = telling;
+    row.entryKey = done.key();
+    row.loggedAt = at;
+    row.say(done.said());
+    return row;
+  }
+
+  private void say(Said said) {
+    this.contexts = said.contexts();
+    this.contextWords = said.words();
+    this.gear = said.gear();
+    this.flagged = said.flagged();
+    RepSpeeds measured = said.speeds();
+    boolean same = measured != null && measured.equals(speeds());
+    this.speeds = measured == null ? null : measured.millimetres().stream().mapToInt(Integer::intValue).toArray();
+    SpeedSource source = same ? speedSource : SpeedSource.TYPED;
+    this.speedSource = measured == null ? null : source;
+    String asked = askedLift == null ? lift : askedLift;
+    boolean other = said.did() != null && !said.did().equals(asked);
+    this.askedLift = other ? asked : null;
+    this.lift = other ? said.did() : asked;
   }
 
   /** Whose set it is, by the row. */
@@ -155,6 +211,11 @@ public class LoggedSetRow extends ClubRow {
     return day;
   }
 
+  /** When it was written down last. */
+  public Instant loggedAt() {
+    return loggedAt;
+  }
+
   /** What was on the bar, the bar with it. */
   public Mass load() {
     return Mass.ofNanograms(loadNg, unit);
@@ -178,6 +239,52 @@ public class LoggedSetRow extends ClubRow {
   /** Why it had no more reps; null where nobody said. */
   public @Nullable HowEnded ended() {
     return ended;
+  }
+
+  /** In what state it was lifted, where that was not as usual. */
+  public Set<Context> contexts() {
+    return contexts;
+  }
+
+  /** What else was off, in the words of who logged it; empty where nobody said. */
+  public String contextWords() {
+    return contextWords;
+  }
+
+  /** What was worn; null where nobody said. */
+  public @Nullable Set<Gear> gear() {
+    return gear;
+  }
+
+  /** How fast it moved; null where nobody measured it. */
+  public @Nullable RepSpeeds speeds() {
+    return speeds == null ? null : new RepSpeeds(Arrays.stream(speeds).boxed().toList());
+  }
+
+  /** Where that comes from; null where nobody measured it. */
+  public @Nullable SpeedSource speedSource() {
+    return speedSource;
+  }
+
+  /** The lift its line asked for where another was done; null where it was done as asked. */
+  public @Nullable String askedLift() {
+    return askedLift;
+  }
+
+  /** Whether it was done beside what the card asked. */
+  public boolean extra() {
+    return extra;
+  }
+
+  /** Moves it to the day it was truly lifted on. */
+  public void moveTo(LocalDate other) {
+    this.day = other;
+  }
+
+  /** Its state in words: {@code no belt, short sleep, something else: slipped}; empty where all was as usual. */
+  public String contextSaid() {
+    String words = contexts.stream().map(Context::word).collect(Collectors.joining(", "));
+    return contextWords.isEmpty() ? words : words + (words.isEmpty() ? "" : ": ") + contextWords;
   }
 
   /** Whether something was off. */

@@ -95,8 +95,11 @@ record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
     if (lifted.size() < asked && !over) {
       return Optional.empty();
     }
+    if (sets.get(slot.ref()).stream().anyMatch(row -> row.askedLift() != null)) {
+      return Optional.of(new Done(origin.exposure(), slot.lift(), lifted, Done.Aside.OTHER_LIFT, null));
+    }
     if (lifted.size() < asked && why == LeftSets.Why.LEFT_OUT) {
-      return Optional.of(new Done(origin.exposure(), slot.lift(), lifted, true, null));
+      return Optional.of(new Done(origin.exposure(), slot.lift(), lifted, Done.Aside.CUT, null));
     }
     Done.DoneSet last = lifted.get(lifted.size() - 1);
     while (lifted.size() < asked) {
@@ -106,7 +109,8 @@ record SoFar(Map<UUID, List<Slot>> lines, Map<Long, TrainingSession> sessions, M
   }
 
   private static Done.DoneSet set(LoggedSetRow row) {
-    return new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), row.askedReps(), row.askedReps() == null,
-        row.flagged());
+    // of another lift no reps were asked that could be missed
+    Integer asked = row.askedLift() == null ? row.askedReps() : null;
+    return new Done.DoneSet(row.loggedSet().place().part(), row.load(), row.reps(), asked, row.askedReps() == null, row.flagged());
   }
 }

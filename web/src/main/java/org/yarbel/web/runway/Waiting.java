@@ -142,12 +142,16 @@ public class Waiting {
     List<Contest> near = listed.stream().filter(contest -> contest.takesPlace() && !Objects.requireNonNull(contest.day()).isBefore(today)
         && contest.day().isBefore(today.plusWeeks(weeks)))
         .sorted(Comparator.comparing(contest -> Objects.requireNonNull(contest.day()))).toList();
-    Map<Long, List<ContestEntryRepository.Named>> going = contests.named(near.stream().map(Contest::id).toList());
+    if (near.isEmpty()) {
+      return List.of();
+    }
+    Contests.Goers goers = contests.goers(listed);
     Map<Long, List<Long>> ids = new HashMap<>();
-    going.forEach((contest, of) -> ids.put(contest, of.stream().map(ContestEntryRepository.Named::getLifterId).toList()));
-    Map<Long, Long> counts = count(near, ids, contests.of(lifters(ids), listed));
-    return near.stream().filter(contest -> going.containsKey(contest.id())).map(contest -> new Coming(contest.id(), contest.name(),
-        ChronoUnit.DAYS.between(today, contest.day()), going.get(contest.id()).stream().map(ContestEntryRepository.Named::getName).toList(),
-        counts.getOrDefault(contest.id(), 0L))).toList();
+    near.forEach(contest -> goers.names().getOrDefault(contest.id(), List.of())
+        .forEach(named -> ids.computeIfAbsent(contest.id(), one -> new ArrayList<>()).add(named.getEntry().lifterId())));
+    Map<Long, Long> counts = count(near, ids, goers.going());
+    return near.stream().filter(contest -> ids.containsKey(contest.id())).map(contest -> new Coming(contest.id(), contest.name(),
+        ChronoUnit.DAYS.between(today, contest.day()), goers.names().get(contest.id()).stream().map(ContestEntryRepository.Named::getName)
+        .toList(), counts.getOrDefault(contest.id(), 0L))).toList();
   }
 }

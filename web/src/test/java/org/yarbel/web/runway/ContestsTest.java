@@ -19,6 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.yarbel.core.card.RampStyle;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.core.lift.Gear;
+import org.yarbel.core.log.NormalGear;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.job.Jobs;
 import org.yarbel.web.lifter.Lifter;
@@ -47,7 +48,7 @@ class ContestsTest {
     someone.within(() -> {
       Lifter lifter = someone.lifter();
       lifter.life(null, null, null, EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY));
-      lifter.likes(EnumSet.of(Gear.BELT, Gear.STRAPS), RampStyle.SHRINKING, false);
+      lifter.likes(new NormalGear(EnumSet.of(Gear.BELT, Gear.STRAPS), List.of()), RampStyle.SHRINKING, false);
       return app.bean(LifterRepository.class).saveAndFlush(lifter).id();
     });
     return someone;

@@ -13,6 +13,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -185,7 +186,8 @@ public final class Browser {
   /** Waits until an element says something. */
   public void awaitText(String css, String text) {
     waiting().withMessage(() -> css + " says '" + (all(css).isEmpty() ? "nothing" : text(css)) + "', not '" + text + "'")
-        .ignoring(StaleElementReferenceException.class)
+        // a node of the page before, while the next one comes, is told as an error of the driver's own now and then
+        .ignoring(WebDriverException.class)
         .until(d -> all(css).stream().anyMatch(e -> e.getText().contains(text)));
   }
 

@@ -68,6 +68,12 @@ public final class Client {
         .POST(HttpRequest.BodyPublishers.ofString(body)).build());
   }
 
+  /** Posts fields as they are, of which one may come several times, with the token of the page that was read last. */
+  public HttpResponse<String> postFields(String path, String encoded, String... headers) {
+    return send(request(path, headers).header("Content-Type", "application/x-www-form-urlencoded")
+        .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + encode(token) + "&" + encoded)).build());
+  }
+
   public HttpResponse<String> postJson(String path, String json) {
     return send(request(path).header("Content-Type", "application/json")
         .POST(HttpRequest.BodyPublishers.ofString(json)).build());

@@ -105,7 +105,11 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
       write(coach, "/sessions/" + session + "/issue", Map.of());
       write(coach, "/sessions/" + session + "/sets", Map.of("key", UUID.randomUUID().toString(), "slot",
           app.line(slotsOf(lifter).get(0)), "part", "1",
-          "set", "1", "issue", "1", "seen", "-1", "load", "125", "reps", "1", "outcome", "done"));
+          "set", "1", "seen", "-1", "load", "125", "reps", "1", "outcome", "done", "chips", "1", "mark", "DEPTH"));
+      write(coach, "/sessions/" + session + "/check-in", Map.of("sleep", "7.5", "place.1", "KNEE", "score.1", "3"));
+      write(coach, "/sessions/" + session + "/words", Map.of("words", "Stay with it.", "key", UUID.randomUUID().toString()));
+      write(coach, "/sessions/" + session + "/lifted", Map.of("at", "Loft"));
+      write(coach, "/sessions/" + session + "/extra", Map.of("lift", "row", "load", "60", "reps", "10", "key", UUID.randomUUID().toString()));
       write(coach, "/slots/" + second(lifter, TestApp.TODAY.plusDays(2)) + "/join", Map.of());
     }
     write(coach, "/groups", Map.of("name", "Both", "member", Long.toString(lifters.get(0))));
@@ -126,7 +130,7 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   /** A table in which nothing stands tells nothing when it stays as it was. */
   private void assertFurnished() {
     for (String table : List.of("lifter", "training_session", "slot", "logged_set", "card_issue", "lifter_group", "contest",
-        "template", "progression", "silence", "complaint", "weigh_in", "calendar_feed", "club_lift", "change")) {
+        "template", "progression", "silence", "complaint", "weigh_in", "calendar_feed", "club_lift", "change", "checked_in", "session_word", "session_log", "set_mark")) {
       if (ids(table).isEmpty()) {
         throw new IllegalStateException("Nothing stands in " + table);
       }

@@ -68,6 +68,11 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
     return app.bean(CurrentClub.class).within(who.clubId(), work::get);
   }
 
+  /** The club they train in. */
+  public long clubId() {
+    return who.clubId();
+  }
+
   public Lifter lifter() {
     return app.bean(LifterRepository.class).findById(id).orElseThrow();
   }
@@ -124,8 +129,8 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
       for (int i = 0; i < reps.length; i++) {
         LoggedSet.Place place = new LoggedSet.Place(asked.get(i).part(), asked.get(i).set());
         LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.ref(), place, lift, day);
-        row.write(new Entry(UUID.randomUUID(), slot.ref(), place, 1, -1, asked.get(i).load(), reps[i], null, false, false, null, null,
-            null, null), asked.get(i), true, Instant.EPOCH);
+        row.write(new Entry(UUID.randomUUID(), slot.ref(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null,
+            null, null, null), asked.get(i), true, Instant.EPOCH);
         app.bean(LoggedSetRepository.class).saveAndFlush(row);
       }
       return 0;

@@ -13,16 +13,18 @@ import org.yarbel.core.mass.Mass;
  * @param number of the exposure, from 0
  * @param lift what was lifted, a key
  * @param sets of its first line, in order
- * @param cut whether it was ended with sets left that were not missed
+ * @param cut why some of its sets were neither made nor missed; null where all were
  * @param setAside why it neither raises nor lowers anything; null when it counts
  */
-public record Done(int number, String lift, List<DoneSet> sets, boolean cut, @Nullable Aside setAside) {
+public record Done(int number, String lift, List<DoneSet> sets, @Nullable Aside cut, @Nullable Aside setAside) {
   /** Why an exposure is repeated and does not count. */
   public enum Aside {
     /** Missed while something was off. */
     FLAGGED("Something was off when it was missed, so it is repeated and counts for nothing yet."),
     /** Ended before its last set. */
-    CUT("It was ended before its last set, so it is repeated.");
+    CUT("It was ended before its last set, so it is repeated."),
+    /** Something else was lifted in its place. */
+    OTHER_LIFT("Another lift was done in its place, so it is repeated.");
 
     private final String why;
 
@@ -38,7 +40,7 @@ public record Done(int number, String lift, List<DoneSet> sets, boolean cut, @Nu
 
   /** One with all its sets. */
   public Done(int number, String lift, List<DoneSet> sets) {
-    this(number, lift, sets, false, null);
+    this(number, lift, sets, null, null);
   }
 
   /**
@@ -80,7 +82,7 @@ public record Done(int number, String lift, List<DoneSet> sets, boolean cut, @Nu
     for (Done done : all) {
       boolean offMiss = done.sets.stream().anyMatch(set -> set.missed() && set.flagged());
       running = offMiss ? running + 1 : 0;
-      Aside cutShort = done.cut && done.minimumMade() ? Aside.CUT : null;
+      Aside cutShort = done.cut != null && done.minimumMade() ? done.cut : null;
       marked.add(new Done(done.number, done.lift, done.sets, done.cut, offMiss && running <= FLAGS_DISCOUNTED ? Aside.FLAGGED : cutShort));
     }
     return marked;

@@ -58,7 +58,7 @@ class MemoryTest {
       List<Integer> reps = Arrays.stream(both[1].strip().split(" ")).map(Integer::valueOf).toList();
       done.add(new Done(done.size(), "squat",
           reps.stream().map(r -> new Done.DoneSet(1, Mass.of(both[0], MassUnit.KG), r, 5, false, flagged)).toList(),
-          reps.size() < 5, null));
+          reps.size() < 5 ? Done.Aside.CUT : null, null));
     }
     return done;
   }

@@ -1,0 +1,83 @@
+package org.yarbel.web.card;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.yarbel.core.log.Context;
+import org.yarbel.core.log.Mark;
+import org.yarbel.core.log.WornFrom;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
+import org.yarbel.web.log.Entry;
+import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.Said;
+import org.yarbel.web.log.SetMark;
+import org.yarbel.web.log.SetMarkRepository;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.session.SessionNotes;
+
+/** What is said of a set beside its figures, made whole: by the check-in of its day, by what is normally worn, by what stands. */
+@Component
+class CardBeside {
+  private final SetMarkRepository marks;
+  private final SessionNotes notes;
+  private final Lifts lifts;
+  private final ClubClock clock;
+
+  CardBeside(SetMarkRepository marks, SessionNotes notes, Lifts lifts, ClubClock clock) {
+    this.marks = marks;
+    this.notes = notes;
+    this.lifts = lifts;
+    this.clock = clock;
+  }
+
+  /**
+   * What is said of a set. Where nobody was asked, what stands stays, and a new set has what the day's check-in makes of it; a belt
+   * that goes on at that load and was left off says so by itself.
+   */
+  Said said(TrainingSession session, CardDocument.CardSlot slot, Entry entry, @Nullable LoggedSetRow standing) {
+    Said said = entry.said();
+    if (said == null) {
+      said = standing == null ? Said.NOTHING.with(ofTheDay(session, slot.lift())) : standing(standing);
+    } else if (said.gear() == null && standing != null && standing.gear() != null) {
+      // the pieces stand as they were shown, which is as they were said
+      said = new Said(said.contexts(), said.words(), standing.gear(), said.marks(), said.speeds(), said.did());
+    }
+    boolean noBelt = said.gear() != null && WornFrom.beltMissing(slot.worn(), entry.load(), said.gear());
+    return noBelt ? said.with(Set.of(Context.NO_BELT)) : said;
+  }
+
+  private Said standing(LoggedSetRow row) {
+    return new Said(row.contexts(), row.contextWords(), row.gear(), marks.findBySetIdOrderById(row.id()).stream().map(SetMark::mark)
+        .toList(), row.speeds(), row.askedLift() == null ? null : row.lift());
+  }
+
+  /** What the day and the place of a session make of every set of a lift. */
+  Set<Context> ofTheDay(TrainingSession session, String key) {
+    return notes.told(session).contextOf(lifts.catalogue().ofKey(key));
+  }
+
+  /** The day sets of a session are written down for. One that was to come and is lifted today says so from its first set on. */
+  LocalDate day(TrainingSession session) {
+    LocalDate day = notes.day(session);
+    if (session.day().isAfter(clock.today()) && day.equals(clock.today())) {
+      notes.lifted(session, day, "");
+    }
+    return day;
+  }
+
+  /** Keeps the marks of a set in place of those that stand; what stays was seen by whoever saw it first. */
+  void mark(LoggedSetRow row, List<Mark> wanted, boolean byCoach) {
+    List<Mark> missing = new ArrayList<>(wanted);
+    for (SetMark there : marks.findBySetIdOrderById(row.id())) {
+      if (!missing.remove(there.mark())) {
+        marks.delete(there);
+      }
+    }
+    missing.forEach(mark -> marks.save(new SetMark(row, mark, byCoach)));
+    marks.flush();
+  }
+}

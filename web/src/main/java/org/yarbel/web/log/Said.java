@@ -1,0 +1,59 @@
+package org.yarbel.web.log;
+
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.lift.Gear;
+import org.yarbel.core.log.Context;
+import org.yarbel.core.log.Mark;
+import org.yarbel.core.log.RepSpeeds;
+
+/**
+ * What is said of a set beside its figures; all of it may be left out.
+ *
+ * @param contexts in what state it was lifted; any of them makes it count less
+ * @param words what else was off, at most 200 characters; empty where nobody said
+ * @param gear what was worn; null where nobody said
+ * @param marks what was seen of it
+ * @param speeds how fast it moved; null where nobody measured it
+ * @param did the key of the lift that was done in place of the one asked; null for the one that was asked
+ */
+public record Said(Set<Context> contexts, String words, @Nullable Set<Gear> gear, List<Mark> marks, @Nullable RepSpeeds speeds,
+    @Nullable String did) {
+  /** Nothing is said. */
+  public static final Said NOTHING = new Said(Set.of(), "", null, List.of(), null, null);
+
+  public Said {
+    contexts = set(contexts, Context.class);
+    gear = gear == null ? null : set(gear, Gear.class);
+    marks = List.copyOf(marks);
+  }
+
+  // in the order of the constants, whoever sends them
+  private static <E extends Enum<E>> Set<E> set(Set<E> constants, Class<E> type) {
+    EnumSet<E> all = EnumSet.noneOf(type);
+    all.addAll(constants);
+    return Collections.unmodifiableSet(all);
+  }
+
+  /** Only in what state it was lifted. */
+  public static Said in(Context... contexts) {
+    return contexts.length == 0 ? NOTHING : new Said(EnumSet.copyOf(Arrays.asList(contexts)), "", null, List.of(), null, null);
+  }
+
+  /** The same in some more states. */
+  public Said with(Set<Context> more) {
+    Set<Context> all = EnumSet.noneOf(Context.class);
+    all.addAll(contexts);
+    all.addAll(more);
+    return new Said(all, words, gear, marks, speeds, did);
+  }
+
+  /** Whether it makes the set count less. */
+  public boolean flagged() {
+    return !contexts.isEmpty();
+  }
+}

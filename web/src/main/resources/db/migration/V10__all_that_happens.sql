@@ -1,0 +1,90 @@
+-- in what state a set was lifted, with what, how fast, and what was done where something else was asked
+alter table logged_set
+  add column contexts      text not null default '' check (length(contexts) <= 200),
+  add column context_words text not null default '' check (length(context_words) <= 200),
+  -- null where nobody said what was worn
+  add column gear          text check (length(gear) <= 200),
+  -- mean speeds up of each rep or of the best, in millimetres a second
+  add column speeds        int[] check (cardinality(speeds) between 1 and 100),
+  add column speed_source  text check (speed_source in ('TYPED', 'CLIP', 'DEVICE')),
+  add check ((speeds is null) = (speed_source is null)),
+  -- the lift its line asked for where another was done; null where it was done as asked
+  add column asked_lift    text,
+  -- done beside what the card asked
+  add column extra         boolean not null default false;
+-- one box said that something was off; what it was nobody was asked
+update logged_set set contexts = 'SOMETHING_ELSE' where flagged and session_id is not null;
+
+-- what was seen of how a rep was lifted
+create table set_mark (
+  id          bigint      not null,
+  club_id     bigint      not null,
+  lifter_id   bigint      not null,
+  session_id  bigint      not null,
+  set_id      bigint      not null,
+  what        text        not null check (length(what) <= 40),
+  rep         int         check (rep between 1 and 101),
+  by_coach    boolean     not null,
+  primary key (club_id, id),
+  foreign key (club_id, set_id) references logged_set (club_id, id) on delete cascade
+);
+create index set_mark_session on set_mark (club_id, session_id);
+create index set_mark_set on set_mark (club_id, set_id);
+
+-- how somebody came to a day's training; what hurts is one document, read with it
+create table checked_in (
+  id          bigint      not null,
+  club_id     bigint      not null,
+  lifter_id   bigint      not null,
+  day         date        not null,
+  sleep       int         check (sleep between 0 and 32),
+  energy      int         check (energy between 1 and 5),
+  joints      int         check (joints between 1 and 5),
+  stress      int         check (stress between 1 and 5),
+  pains       text        not null default '[]' check (length(pains) <= 2000),
+  told_at     timestamptz not null,
+  version     int         not null,
+  primary key (club_id, id),
+  foreign key (club_id, lifter_id) references lifter (club_id, id) on delete cascade,
+  unique (club_id, lifter_id, day)
+);
+
+-- what is said of a whole session: when and where it was lifted where that was not as planned, how hard and how long it was
+create table session_log (
+  id          bigint not null,
+  club_id     bigint not null,
+  session_id  bigint not null,
+  lifter_id   bigint not null,
+  lifted_on   date,
+  lifted_at   text   not null default '' check (length(lifted_at) <= 60),
+  effort      int    check (effort between 0 and 10),
+  minutes     int    check (minutes between 1 and 600),
+  version     int    not null,
+  primary key (club_id, id),
+  foreign key (club_id, session_id) references training_session (club_id, id) on delete cascade,
+  unique (club_id, session_id)
+);
+
+-- words between lifter and coach about a session; the other side has read them or not
+create table session_word (
+  id          bigint      not null,
+  club_id     bigint      not null,
+  session_id  bigint      not null,
+  lifter_id   bigint      not null,
+  account_id  bigint      not null,
+  by_coach    boolean     not null,
+  author      text        not null check (length(author) <= 80),
+  words       text        not null check (length(words) between 1 and 2000),
+  said_at     timestamptz not null,
+  read_at     timestamptz,
+  entry_key   uuid        not null,
+  primary key (club_id, id),
+  foreign key (club_id, session_id) references training_session (club_id, id) on delete cascade,
+  unique (club_id, entry_key)
+);
+create index session_word_session on session_word (club_id, session_id, id);
+create index session_word_lifter on session_word (club_id, lifter_id, id desc);
+create index session_word_unread on session_word (club_id, lifter_id) where read_at is null;
+
+-- from which load on a piece that is normally worn goes on, by lifts of a family
+alter table lifter add column gear_from text not null default '' check (length(gear_from) <= 2000);

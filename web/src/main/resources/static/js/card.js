@@ -44,7 +44,7 @@ function fillShown() {
 }
 
 function fill(panel, state) {
-  const beside = panel.querySelector(".beside");
+  const beside = panel.querySelector(".more-said");
   beside.querySelectorAll('input[name="ctx"]').forEach((chip) => (chip.checked = state.ctx.includes(chip.value)));
   beside.querySelectorAll('input[name="gear"]').forEach((chip) => (chip.checked = state.gear.includes(chip.value)));
   beside.querySelectorAll('input[name="mark"]').forEach((chip) => {
@@ -61,7 +61,7 @@ function fill(panel, state) {
 function proposed(panel) {
   const waits = outbox.waiting().filter((entry) => entry.url === here() + "check-in").pop();
   const form = root().querySelector('form[data-form="check-in"]');
-  if (!waits || !form || !panel.querySelector(".beside")) {
+  if (!waits || !form || !panel.querySelector(".more-said")) {
     return;
   }
   const said = new URLSearchParams(waits.body);
@@ -72,7 +72,7 @@ function proposed(panel) {
   for (const [name, there] of Object.entries(chips)) {
     panel.querySelector(`input[name="ctx"][value="${name}"]`).checked = there;
   }
-  brief(panel.querySelector(".beside"));
+  brief(panel.querySelector(".more-said"));
 }
 
 // What is ticked stands in the line that opens it.
@@ -212,7 +212,7 @@ function onClick(event) {
 
 function onInput(input) {
   fewer(input);
-  const beside = input.closest(".beside");
+  const beside = input.closest(".more-said");
   if (beside) {
     brief(beside);
   }
@@ -382,7 +382,7 @@ function putIn() {
   }
   show(entry.panel);
   putBack(panel.querySelector("form"), new URLSearchParams(entry.body));
-  const beside = panel.querySelector(".beside");
+  const beside = panel.querySelector(".more-said");
   brief(beside);
   beside.open = beside.querySelector(".brief").textContent !== "";
 }

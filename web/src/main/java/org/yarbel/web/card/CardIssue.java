@@ -28,4 +28,8 @@ public class CardIssue extends ClubRow {
   String document() {
     return document;
   }
+
+  long sessionId() {
+    return sessionId;
+  }
 }

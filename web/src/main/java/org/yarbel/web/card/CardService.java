@@ -19,6 +19,7 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Turns;
+import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -126,10 +127,13 @@ public class CardService {
    * @param begun whether anything of it is lifted; of one to come that was today
    */
   Map<String, IssuedLines.TrackedDay> tracked(TrainingSession session, boolean begun) {
+    return tracked(session, begun, numbers.findByLifterIdIn(List.of(session.lifterId())));
+  }
+
+  private Map<String, IssuedLines.TrackedDay> tracked(TrainingSession session, boolean begun, List<LiftNumbers> known) {
     LocalDate on = begun && session.day().isAfter(clock.today()) ? clock.today() : session.day();
     Map<String, IssuedLines.TrackedDay> days = new HashMap<>();
-    numbers.findByLifterIdIn(List.of(session.lifterId()))
-        .forEach(own -> IssuedLines.TrackedDay.of(own, on).ifPresent(day -> days.put(own.lift(), day)));
+    known.forEach(own -> IssuedLines.TrackedDay.of(own, on).ifPresent(day -> days.put(own.lift(), day)));
     return days;
   }
 
@@ -142,12 +146,29 @@ public class CardService {
     return lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
   }
 
+  /**
+   * What is read of a session to show its card.
+   *
+   * @param logged its sets, in the order they were logged
+   * @param left why sets were not tried
+   * @param numbers of the lifter
+   * @param marks of its sets
+   * @param told what is said around them
+   */
+  record Read(List<LoggedSetRow> logged, List<LeftSets> left, List<LiftNumbers> numbers, List<SetMark> marks, SessionNotes.Told told) {}
+
   private Card card(TrainingSession session, Lifter lifter, CardDocument document) {
-    List<LoggedSetRow> logged = sets.ofSession(session.id());
-    Map<UUID, LeftSets.Why> why = left.findBySessionId(session.id()).stream().collect(Collectors.toMap(LeftSets::line, LeftSets::why));
+    return card(session, lifter, document, new Read(sets.ofSession(session.id()), left.findBySessionId(session.id()),
+        numbers.findByLifterIdIn(List.of(session.lifterId())), marks.findBySessionIdOrderById(session.id()), notes.told(session)));
+  }
+
+  /** A card from what was read of it. */
+  Card card(TrainingSession session, Lifter lifter, CardDocument document, Read read) {
+    List<LoggedSetRow> logged = read.logged();
+    Map<UUID, LeftSets.Why> why = read.left().stream().collect(Collectors.toMap(LeftSets::line, LeftSets::why));
     Map<UUID, ResolvedLine> resolved = new HashMap<>();
     Map<UUID, IssuedLines.Beside> beside = new HashMap<>();
-    Map<String, IssuedLines.TrackedDay> tracked = tracked(session, !logged.isEmpty());
+    Map<String, IssuedLines.TrackedDay> tracked = tracked(session, !logged.isEmpty(), read.numbers());
     for (CardDocument.CardSlot slot : document.slots()) {
       if (slot.problem() == null) {
         IssuedLines.TrackedDay day = tracked.get(slot.lift());
@@ -157,14 +178,14 @@ public class CardService {
         beside.put(slot.ref(), IssuedLines.beside(slot, request, line, day, why.get(slot.ref())));
       }
     }
-    SessionNotes.Told told = notes.told(session);
-    Map<Long, List<Mark>> seen = marks.findBySessionIdOrderById(session.id()).stream()
+    Map<Long, List<Mark>> seen = read.marks().stream()
         .collect(Collectors.groupingBy(SetMark::setId, Collectors.mapping(SetMark::mark, Collectors.toList())));
     Set<UUID> there = document.slots().stream().map(CardDocument.CardSlot::ref).collect(Collectors.toSet());
     List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.line()) && !row.extra()).toList();
     Catalogue names = lifts.catalogue();
     List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words())
         .toList();
-    return new Card(session, lifter, document, logged, resolved, beside, gone, seen, told, names, session.day().isAfter(clock.today()));
+    return new Card(session, lifter, document, logged, resolved, beside, gone, seen, read.told(), names,
+        session.day().isAfter(clock.today()));
   }
 }

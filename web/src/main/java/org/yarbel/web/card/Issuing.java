@@ -65,6 +65,14 @@ public class Issuing implements PlanListener {
     return lines;
   }
 
+  /** The newest issued cards of these sessions, by session. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  Map<Long, CardDocument> issued(Collection<Long> sessionIds) {
+    Map<Long, CardDocument> cards = new HashMap<>();
+    issues.newest(sessionIds).forEach(issue -> cards.put(issue.sessionId(), json.read(issue.document(), CardDocument.class)));
+    return cards;
+  }
+
   /** The newest issued card, or a look ahead with number 0 when none was issued. */
   @Transactional(propagation = Propagation.MANDATORY)
   CardDocument newestOrLookAhead(TrainingSession session, Lifter lifter) {

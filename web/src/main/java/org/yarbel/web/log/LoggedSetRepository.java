@@ -14,6 +14,10 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.sessionId = :sessionId order by l.loggedAt, l.id")
   List<LoggedSetRow> ofSession(long sessionId);
 
+  /** All sets of these sessions, in the order they were logged. */
+  @Query("select l from LoggedSetRow l where l.sessionId in :ids order by l.loggedAt, l.id")
+  List<LoggedSetRow> allOf(Collection<Long> ids);
+
   Optional<LoggedSetRow> findByEntryKey(UUID entryKey);
 
   @Query("select count(l) from LoggedSetRow l where l.line = :line")

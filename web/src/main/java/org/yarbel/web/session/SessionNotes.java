@@ -49,6 +49,9 @@ public class SessionNotes {
    * @param before the newest word of a coach about an earlier session since the lifter trained last; null without one
    */
   public record Told(@Nullable CheckedIn checkIn, @Nullable SessionLog log, List<SessionWord> words, @Nullable SessionWord before) {
+    /** Nothing was said, or nobody asked. */
+    public static final Told NOTHING = new Told(null, null, List.of(), null);
+
     /** What the day and the place make of every set of a lift. */
     public Set<Context> contextOf(Optional<Lift> lift) {
       Set<Context> context = EnumSet.noneOf(Context.class);

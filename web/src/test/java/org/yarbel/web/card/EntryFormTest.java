@@ -80,7 +80,7 @@ class EntryFormTest {
     assertThat(wrong("chips", "1", "mark", "DEPTH", "rep.DEPTH", "99999999999")).containsOnlyKeys("marks");
     assertThat(wrong("chips", "1", "speeds", "0.4 0.4 0.4 0.4 0.4 0.4")).containsExactly(Map.entry("speeds",
         "There are speeds of 6 reps, but the set had 5."));
-    assertThat(wrong("chips", "1", "speeds", "12")).containsExactly(Map.entry("speeds", "The bar speed must be from 0.01 to 4 m/s but was 12."));
+    assertThat(wrong("chips", "1", "speeds", "12")).containsExactly(Map.entry("speeds", "The bar speed must be from 0.01 to 3 m/s but was 12."));
     assertThat(wrong("chips", "1", "speeds", "0.4 ".repeat(90_000))).containsOnlyKeys("speeds");
     assertThat(wrong("chips", "1", "did", "no such lift")).containsExactly(Map.entry("did", Catalogue.standard().unknown("no such lift")));
     assertThat(wrong("chips", "1", "ctxWords", "x".repeat(201))).containsExactly(Map.entry("ctxWords",

@@ -1,0 +1,166 @@
+package org.yarbel.web.card;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
+import org.yarbel.web.support.Browser;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.TestApp;
+
+/** A thumb, a phone and no signal: all that can be said is said, kept, sent once and seen by the coach. */
+@ExtendWith(TestApp.class)
+class AllByThumbTest {
+  private static final String OPEN = ".panel:not([hidden]) ";
+
+  /** A day of Tamsin's that no other test touches. */
+  private static long session(TestApp app, int weeksBack, String work) {
+    LocalDate day = TestApp.TODAY.minusWeeks(weeksBack).plusDays(3);
+    Client.of(app, "coach").post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work",
+        work), "HX-Request", "true");
+    return app.session("Tamsin", day);
+  }
+
+  private static void type(Browser browser, String css, String text) {
+    WebElement field = browser.await(css);
+    field.clear();
+    field.sendKeys(text);
+  }
+
+  private static void chip(Browser browser, String name, String value) {
+    browser.press(OPEN + "input[name='" + name + "'][value='" + value + "'] + span");
+  }
+
+  @Test
+  void everythingIsSaidWithoutSignalAndSentOnce(TestApp app, Browser browser) {
+    long session = session(app, 61, "3x5 70%");
+    browser.signIn("tamsin").phone().card(session);
+    browser.awaitText(".card-head", "card 1");
+    browser.offline(true);
+    try {
+      type(browser, "#in-sleep", "5");
+      browser.press("#part-check-in input[name=energy][value='2'] + span");
+      browser.press(".hurts-where summary");
+      new Select(browser.await("select[name='place.1']")).selectByVisibleText("knee");
+      new Select(browser.find("select[name='score.1']")).selectByVisibleText("6");
+      browser.press("#part-check-in button[type=submit]:not([name])");
+      browser.awaitText("#queue-note", "1 entry is kept");
+      browser.awaitText(OPEN + ".brief", "short sleep · pain");
+      browser.press(OPEN + ".more-said summary");
+      chip(browser, "ctx", "PAIN");
+      chip(browser, "mark", "KNEES_IN");
+      type(browser, OPEN + "input[name='rep.KNEES_IN']", "4");
+      type(browser, OPEN + "input[name=speeds]", "0,5 0.48");
+      browser.awaitText(OPEN + ".brief", "short sleep · knees in · 0,5 0.48 m/s");
+      browser.press(OPEN + "input[name=rpe][value='8'] + span");
+      browser.press(OPEN + "button[value=done]");
+      browser.awaitText(OPEN + "h2", "set 2 of 3");
+      browser.awaitText(OPEN + ".brief", "short sleep · pain");
+      browser.press(OPEN + "button[value=done]");
+      browser.awaitText(OPEN + "h2", "set 3 of 3");
+      browser.press("#part-extra summary");
+      type(browser, "#part-extra input[name=lift]", "Barbell row");
+      type(browser, "#part-extra input[name=load]", "60");
+      type(browser, "#part-extra input[name=reps]", "10");
+      browser.press("#part-extra .btn-main");
+      browser.awaitText("#queue-note", "4 entries are kept");
+      assertThat(browser.find("#part-extra input[name=load]").getDomProperty("value")).as("ready for the next").isEmpty();
+      type(browser, "#say-words", "Knee felt fine after the second.");
+      browser.press("#part-say .btn");
+      browser.awaitText("#queue-note", "5 entries are kept");
+      type(browser, "#say-words", "And the row was easy.");
+      browser.press("#part-say .btn");
+      browser.awaitText("#queue-note", "6 entries are kept");
+      browser.press("#part-end summary");
+      browser.press("#part-end input[name=effort][value='7'] + span");
+      browser.press("#part-end .btn-go");
+      browser.awaitText("#queue-note", "7 entries are kept");
+    } finally {
+      browser.offline(false);
+    }
+    browser.awaitText("#part-end .brief", "7 of 10, very hard");
+    browser.awaitText("#part-say", "And the row was easy.");
+    assertThat(browser.complaints()).isEmpty();
+    assertThat(app.jdbc().sql("select contexts || ' ' || coalesce(speeds::text, '-') || ' ' || extra from logged_set where session_id = :s order by "
+        + "logged_at, id").param("s", session).query(String.class).list()).containsExactly("SHORT_SLEEP {500,480} false", "SHORT_SLEEP,PAIN - false",
+            "SHORT_SLEEP - true");
+    assertThat(app.jdbc().sql("select what || ' ' || rep from set_mark where session_id = :s").param("s", session).query(String.class).list())
+        .containsExactly("KNEES_IN 4");
+    String seen = Client.of(app, "coach").get("/sessions/" + session + "/card").body();
+    assertThat(seen).contains("slept 5 h, energy 2 of 5; knee 6 of 10", "Knee felt fine after the second.", "And the row was easy.",
+        "7 of 10, very hard", "60 kg × 10", "short sleep · knees in, rep 4 · 0.50 0.48 m/s");
+  }
+
+  @Test
+  void aMadeSetAsPlannedStaysTwoTaps(TestApp app, Browser browser) {
+    long session = session(app, 62, "2x5 75%");
+    browser.signIn("tamsin").phone().card(session);
+    browser.press("#part-check-in button[name=leave]");
+    browser.await("#part-check-in:not([open])");
+    browser.press(OPEN + "input[name=rpe][value='7'] + span");
+    browser.press(OPEN + "button[value=done]");
+    browser.awaitText(OPEN + "h2", "set 2 of 2");
+    assertThat(app.jdbc().sql("select reps || contexts || coalesce(gear, '-') from logged_set where session_id = :s").param("s", session)
+        .query(String.class).list()).containsExactly("5-");
+    assertThat(browser.axe()).isEmpty();
+    browser.press(OPEN + ".more-said summary");
+    assertThat(browser.axe()).isEmpty();
+  }
+
+  /** What was refused long after goes back into its form with every field, and is sent again. */
+  @Test
+  void whatWasSaidAndRefusedGoesBackIntoItsForm(TestApp app, Browser browser) {
+    long session = session(app, 63, "2x5 70%");
+    browser.signIn("tamsin").phone().card(session);
+    browser.awaitText(".card-head", "card 1");
+    browser.offline(true);
+    try {
+      type(browser, "#in-body", "9");
+      type(browser, "#in-sleep", "8");
+      browser.press("#part-check-in button[type=submit]:not([name])");
+      browser.awaitText("#queue-note", "1 entry is kept");
+    } finally {
+      browser.gone(true);
+    }
+    browser.offline(false);
+    browser.gone(false);
+    browser.open("/me");
+    browser.awaitText("#queue-refused", "Not taken: the check-in. The body mass must be from 20 to 300 kg");
+    browser.press("#queue-refused a");
+    browser.await("#part-check-in[open]");
+    assertThat(browser.await("#in-body").getDomProperty("value")).isEqualTo("9");
+    assertThat(browser.find("#in-sleep").getDomProperty("value")).isEqualTo("8");
+    type(browser, "#in-body", "81");
+    browser.press("#part-check-in button[type=submit]:not([name])");
+    browser.awaitText("#part-check-in .brief", "slept 8 h");
+    assertThat(browser.all("#queue-refused li")).isEmpty();
+  }
+
+  @Test
+  void markRepsThatWereNeverTriedAreToldInTheSet(TestApp app, Browser browser) {
+    long session = session(app, 64, "2x5 70%");
+    browser.signIn("tamsin").phone().card(session);
+    browser.press("#part-check-in button[name=leave]");
+    browser.await("#part-check-in:not([open])");
+    browser.press(OPEN + ".more-said summary");
+    chip(browser, "mark", "DEPTH");
+    type(browser, OPEN + "input[name='rep.DEPTH']", "9");
+    chip(browser, "ctx", "ILL");
+    browser.press(OPEN + "button[value=done]");
+    browser.awaitText(OPEN + ".field-error", "The mark 'depth' is on rep 9, but 5 were tried.");
+    List<WebElement> ticked = browser.all(OPEN + "input[name=ctx]:checked");
+    assertThat(ticked).extracting(one -> one.getDomAttribute("value")).containsExactly("ILL");
+    type(browser, OPEN + "input[name='rep.DEPTH']", "5");
+    browser.press(OPEN + "button[value=done]");
+    browser.awaitText(OPEN + "h2", "set 2 of 2");
+    browser.press(".overview li a");
+    browser.awaitText(OPEN + ".done-words", "ill · depth, rep 5");
+    assertThat(browser.driver().findElements(By.cssSelector(OPEN + "input[name=mark]:checked"))).hasSize(1);
+  }
+}

@@ -17,7 +17,7 @@ public record RepSpeeds(List<Integer> millimetres) {
   /** The slowest a bar is moved up. */
   public static final BigDecimal LEAST = new BigDecimal("0.01");
   /** The fastest: a jerk's drive and an empty bar stay well under it. */
-  public static final BigDecimal MOST = new BigDecimal("4");
+  public static final BigDecimal MOST = new BigDecimal("3");
   private static final int MOST_REPS = 100;
 
   public RepSpeeds {

@@ -11,9 +11,19 @@ alter table logged_set
   -- the lift its line asked for where another was done; null where it was done as asked
   add column asked_lift    text,
   -- done beside what the card asked
-  add column extra         boolean not null default false;
+  add column extra         boolean not null default false,
+  -- the time and the way that were asked
+  add column asked_tenths      int check (asked_tenths > 0),
+  add column asked_centimetres int check (asked_centimetres > 0),
+  -- how hard it looked to a coach, who saw it or its clip
+  add column opinion_halves int  check (opinion_halves between 12 and 20),
+  add column opinion_from   text check (opinion_from in ('SEEN', 'CLIP')),
+  add column opinion_by     text check (length(opinion_by) <= 80),
+  add check ((opinion_halves is null) = (opinion_from is null) and (opinion_halves is null) = (opinion_by is null));
 -- one box said that something was off; what it was nobody was asked
 update logged_set set contexts = 'SOMETHING_ELSE' where flagged and session_id is not null;
+
+create index logged_set_speeds on logged_set (club_id, lifter_id, lift, day desc) where speeds is not null;
 
 -- what was seen of how a rep was lifted
 create table set_mark (

@@ -286,11 +286,13 @@ async function onSubmit(event) {
   const body = new URLSearchParams(new FormData(form, event.submitter));
   body.delete("_csrf");
   body.delete("_once");
-  const panel = form.closest(".panel");
+  const panel = form.matches(".entry") ? form.closest(".panel") : null;
   const around = form.dataset.form ?? "end";
+  // of which set, where it is about one
+  const about = panel ? "" : form.closest(".panel")?.dataset.panelId ?? "";
   const own = panel || around === "say" || around === "extra" ? body.get("key") : null;
-  const entry = { url: form.getAttribute("action"), body: body.toString(), key: own ?? form.getAttribute("action"), panel: panel?.dataset.panelId ?? "",
-    place: panel?.dataset.panelId ?? (own ? around + " " + own : around), form: panel ? "" : around, words: panel ? words(panel, body) : aroundWords(form, body) };
+  const entry = { url: form.getAttribute("action"), body: body.toString(), key: own ?? form.getAttribute("action") + about, panel: panel?.dataset.panelId ?? "",
+    place: panel?.dataset.panelId ?? around + " " + (own ?? about), form: panel ? "" : around, words: panel ? words(panel, body) : aroundWords(form, body) };
   if (panel && body.get("outcome") !== "clear") {
     resting = { key: entry.key, rest: Number(panel.dataset.rest), panel: entry.panel };
   }

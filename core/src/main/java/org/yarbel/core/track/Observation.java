@@ -59,6 +59,12 @@ public record Observation(LocalDate date, Mass load, int reps, @Nullable Rpe rpe
     return changed ? new Observation(date, load, reps, rpe, all) : this;
   }
 
+  /** The same set as if nobody had rated it. */
+  public Observation unrated() {
+    Observation plain = with(Trait.EASIER, false);
+    return new Observation(plain.date, plain.load, plain.reps, null, plain.traits);
+  }
+
   /** Whether any rep of it was made. */
   public boolean made() {
     return reps >= 1 && !load.isZero();

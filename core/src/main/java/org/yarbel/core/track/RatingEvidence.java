@@ -23,6 +23,16 @@ public record RatingEvidence(Rpe rated, @Nullable Rpe seen, @Nullable Rpe bySpee
     return new Rpe(Math.min(Math.max(halves, Rpe.MIN.halves()), Rpe.MAX.halves()));
   }
 
+  /** All of it in words: {@code rated 8, looked like 9, bar speed as at 9: counts as 8.5; bolder loads wait for next week}. */
+  public String words() {
+    String look = seen == null ? "" : ", looked like " + seen;
+    String speed = bySpeed == null ? "" : ", bar speed as at " + bySpeed;
+    String counts = taken().equals(rated) ? ": counts as rated" : ": counts as " + taken();
+    boolean easier = bolderLoadingWaits() && seen != null && seen.compareTo(rated) < 0;
+    return "rated " + rated + look + speed + (seen == null && bySpeed == null ? "" : counts)
+        + (easier ? "; bolder loads wait for next week" : "");
+  }
+
   /** Whether video and bar speed both disagree in the same direction, so that bolder loading waits for next week. */
   public boolean bolderLoadingWaits() {
     return seen != null && bySpeed != null

@@ -125,6 +125,14 @@ public record SpeedTable(List<Row> rows, @Nullable SpeedProfile line, @Nullable 
     return List.copyOf(rows.values());
   }
 
+  /** Rows in a line: {@code singles @8 0.24–0.26 m/s · last reps @8 0.28 m/s}; empty without any. */
+  public static String words(List<Row> rows) {
+    List<String> words = new ArrayList<>();
+    rows.stream().filter(row -> row.singles() != null).forEach(row -> words.add("single @" + row.rpe() + " " + row.singles().words()));
+    rows.stream().filter(row -> row.lastReps() != null).forEach(row -> words.add("last rep @" + row.rpe() + " " + row.lastReps().words()));
+    return String.join(" · ", words);
+  }
+
   /** The row of a rating; empty where nothing was measured at it. */
   public Optional<Row> at(Rpe rpe) {
     return rows.stream().filter(row -> row.rpe().equals(rpe)).findFirst();
@@ -132,6 +140,11 @@ public record SpeedTable(List<Row> rows, @Nullable SpeedProfile line, @Nullable 
 
   /** The rating that a single or a last rep of this speed came at before; empty where none is near. */
   public Optional<Rpe> says(int millimetres) {
+    return says(rows, millimetres);
+  }
+
+  /** The same by rows alone, as a card keeps them. */
+  public static Optional<Rpe> says(List<Row> rows, int millimetres) {
     return rows.stream().filter(row -> row.off(millimetres).isPresent())
         .min(Comparator.comparingDouble(row -> row.off(millimetres).getAsDouble())).map(Row::rpe);
   }

@@ -37,6 +37,7 @@ import org.yarbel.core.plan.Group;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.core.plan.SetOrder;
 import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.track.SpeedTable;
 import org.yarbel.web.plan.Details;
 import org.yarbel.web.plan.PlannedLines;
 import org.yarbel.web.plan.Slot;
@@ -95,6 +96,7 @@ public record CardDocument(
    * @param stretch of the lifter's own effort chart; null for 1
    * @param facts what else the line was worked out with; null on cards of old
    * @param gear what is normally worn for it; null where nobody knows, and on cards of old
+   * @param speeds at which speeds the bar came before, by rating; null where nothing was measured
    * @param stamps what stands on those that weigh something else; null for none
    * @param notes what is said beside the work; null where nothing is
    * @param group the group it is done in; null for none
@@ -121,7 +123,13 @@ public record CardDocument(
       @Nullable Notes notes,
       @Nullable InGroup group,
       @Nullable List<PlaceKit.Stamp> stamps,
-      @Nullable List<WornFrom> gear) {
+      @Nullable List<WornFrom> gear,
+      @Nullable List<SpeedTable.Row> speeds) {
+    /** At which speeds the bar came before, by rating. */
+    List<SpeedTable.Row> barSpeeds() {
+      return speeds == null ? List.of() : speeds;
+    }
+
     /** What is normally worn for it, by the load. */
     List<WornFrom> worn() {
       return gear == null ? List.of() : gear;
@@ -200,8 +208,10 @@ public record CardDocument(
    * @param numbersOn the day of the newest log each estimate knew, by the key of the lift
    * @param last the heaviest load of each lift's last day, by its key
    * @param gear what they normally wear
+   * @param speeds at which speeds the bar came before, by the key of the lift
    */
-  public record Known(Map<String, LocalDate> numbersOn, Map<String, Mass> last, NormalGear gear) {}
+  public record Known(Map<String, LocalDate> numbersOn, Map<String, Mass> last, NormalGear gear,
+      Map<String, List<SpeedTable.Row>> speeds) {}
 
   /**
    * Works a session out as a card.
@@ -226,6 +236,8 @@ public record CardDocument(
       Known known) {
     Lift lift = context.lift(slot.lift());
     Mass last = known.last().get(slot.lift());
+    List<SpeedTable.Row> measured = known.speeds().getOrDefault(lift.key(), List.of());
+    List<SpeedTable.Row> speeds = measured.isEmpty() ? null : measured;
     List<WornFrom> gear = worn(slot.details(), known.gear().of(lift));
     PlaceKit.Loaded loaded = context.kit().of(lift, slot.details().bar()).orElse(null);
     Kit kit = loaded instanceof PlaceKit.Loaded.OnBar onBar ? onBar.kit() : null;
@@ -240,14 +252,14 @@ public record CardDocument(
     if (request == null || line == null || word.isPresent()) {
       String problem = word.orElseGet(() -> Objects.requireNonNull(worked.wrong()).problems().get(0).message());
       return new CardSlot(slot.ref(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),
-          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps, gear);
+          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps, gear, speeds);
     }
     double stretch = request.chart().stretch();
     return new CardSlot(slot.ref(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
         line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
         stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level(),
             request.partial() ? context.drawnAgainst(lift) : null),
-        Notes.of(slot.details()), inGroup, stamps, gear);
+        Notes.of(slot.details()), inGroup, stamps, gear, speeds);
   }
 
   /** What goes on for a line: what is written for it, else what is normal. */

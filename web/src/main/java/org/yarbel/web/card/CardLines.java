@@ -28,8 +28,10 @@ import org.yarbel.core.card.Role;
 import org.yarbel.core.card.Singles;
 import org.yarbel.core.card.TodayTable;
 import org.yarbel.core.kit.Loading;
+import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.log.WornFrom;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -38,6 +40,8 @@ import org.yarbel.core.notation.Reading;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.track.Outlook;
+import org.yarbel.core.track.RatingEvidence;
+import org.yarbel.core.track.SpeedTable;
 import org.yarbel.web.card.CardView.AfterMissView;
 import org.yarbel.web.card.CardView.ClockView;
 import org.yarbel.web.card.CardView.Filled;
@@ -91,7 +95,7 @@ final class CardLines {
         beside == null || !beside.begun() ? null : SetWords.todaysMax(Objects.requireNonNull(beside.day()), document.unit()), sets,
         line == null ? List.of() : line.cautions().stream().sorted(Comparator.comparing(caution -> !caution.hurts()))
         .map(CardLines::minded).toList(), notes != null && notes.optional(), notes == null ? List.of() : words(notes), slot.problem(),
-        CardView.Asks.of(card.lifts().ofKey(slot.lift()), slot.worn()));
+        CardView.Asks.of(card.lifts().ofKey(slot.lift()), slot.worn()), SpeedTable.words(slot.barSpeeds()));
   }
 
   /** The sets of a line; where back-offs hang on one, with the lighter attempt that a miss of it would offer. */
@@ -165,6 +169,20 @@ final class CardLines {
       return BesideView.proposed(card.told().contextOf(lift), normal);
     }
 
+    /** What a coach and the bar say of the lifter's rating. */
+    private CardView.@Nullable OpinionView opinion() {
+      Rpe rated = row == null ? null : row.rpe();
+      if (row == null || rated == null) {
+        return null;
+      }
+      RepSpeeds measured = row.speeds();
+      Rpe bySpeed = measured == null ? null : SpeedTable.says(slot.barSpeeds(), measured.last()).orElse(null);
+      boolean nothing = row.opinion() == null && bySpeed == null;
+      String who = row.opinionWords().isEmpty() ? "" : " (" + row.opinionWords() + ")";
+      return new CardView.OpinionView(nothing ? "" : new RatingEvidence(rated, row.opinion(), bySpeed).words() + who,
+          row.opinion() == null ? "" : row.opinion().toString(), row.opinionFrom());
+    }
+
     private String name(String key) {
       return card.lifts().ofKey(key).map(Lift::name).orElse(key);
     }
@@ -183,7 +201,7 @@ final class CardLines {
           set.role() == Role.DENSITY, !UNRATED.contains(set.role()),
           set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()),
           !set.logged() && beside.left() != null, !set.logged() && further(), afterMiss(), fromToday(), why(refused), ends(),
-          said(refused));
+          said(refused), opinion());
     }
 
     /** What else to know of it, with what the tracker foresees of an open set and of a single near the max. */

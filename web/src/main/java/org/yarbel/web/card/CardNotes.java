@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.log.BodyPlace;
@@ -28,6 +29,7 @@ import org.yarbel.web.lifter.LifterService;
 import org.yarbel.web.log.ExtraSet;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.OpinionFrom;
 import org.yarbel.web.log.Said;
 import org.yarbel.web.log.Tracking;
 import org.yarbel.web.plan.TrainingSession;
@@ -255,6 +257,25 @@ class CardNotes {
     String rated = first.easier() ? EntryForm.EASIER : "";
     return Map.of("lift", name, "load", first.load().number(), "reps", Integer.toString(first.reps()), "sets",
         Integer.toString(there.size()), "rpe", first.rpe() == null ? rated : first.rpe().toString());
+  }
+
+  /** How hard a set looked to a coach, beside its lifter's own rating, which stays; nothing takes it back. */
+  @Transactional
+  public Typed opine(long sessionId, SignedIn who, LoggedSet.Place place, Map<String, String> fields) {
+    TrainingSession session = turn(sessionId, who);
+    Typed typed = new Typed(fields);
+    Rpe looked = typed.rpe("opinion");
+    LoggedSetRow row = uuid(typed.text("slot")).flatMap(line -> sets.ofSession(sessionId).stream().filter(set -> set.line().equals(line)
+        && set.loggedSet().place().equals(place)).findFirst()).orElseThrow(NotFound::new);
+    if (row.rpe() == null) {
+      typed.wrong("opinion", "The set is not rated, so there is nothing to stand beside.");
+    }
+    if (typed.fine()) {
+      row.opine(looked, typed.choice("from", OpinionFrom.class).orElse(OpinionFrom.SEEN), who.name());
+      sets.saveAndFlush(row);
+      tracking.rerun(cards.lifter(session), row.lift());
+    }
+    return typed;
   }
 
   private TrainingSession turn(long sessionId, SignedIn who) {

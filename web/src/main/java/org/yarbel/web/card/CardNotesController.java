@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.form.Shown;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.who.SignedIn;
@@ -72,6 +73,17 @@ class CardNotesController {
     was.put(UNDO, was.size() == 1 ? "" : "Taken out. It stands here still: add it again if it was right.");
     // shown at once, since an address would have to carry it
     return pages.shownNow(id, who, htmx, new CardView.Wanted(null, null, null, Map.of("extra", new Shown(was, Map.of(), Map.of()))));
+  }
+
+  /** How hard a set looked; for coaches alone. */
+  @PostMapping("/sessions/{id}/opinion")
+  ModelAndView opine(@PathVariable long id, @RequestParam int part, @RequestParam int set, @RequestParam Map<String, String> form,
+      @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
+    response.addHeader(HttpHeaders.VARY, "HX-Request");
+    Typed typed = notes.opine(id, who, new LoggedSet.Place(part, set), form);
+    CardView.Wanted wanted = new CardView.Wanted(form.getOrDefault("slot", "") + "-" + part + "-" + set, null, null,
+        Map.of("opinion", Shown.of(typed)));
+    return typed.fine() ? pages.kept(id, who, htmx, wanted) : pages.refused(id, who, htmx, HttpStatus.UNPROCESSABLE_CONTENT, wanted);
   }
 
   private ModelAndView answer(long id, SignedIn who, String form, Typed typed, HtmxRequest htmx, HttpServletResponse response) {

@@ -28,6 +28,7 @@ import org.yarbel.core.plan.Group;
 import org.yarbel.web.form.Shown;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.OpinionFrom;
 import org.yarbel.web.log.Stopped;
 import org.yarbel.web.skyline.PlatePicture;
 import org.yarbel.web.skyline.Skyline;
@@ -82,11 +83,12 @@ record CardView(
    * @param todaysMax today's max after what was lifted of the lift today, in words; null before
    * @param notes what is said beside the work
    * @param asks what may be said of its sets
+   * @param speeds at which speeds the bar came before, by rating; empty where nothing was measured
    */
   record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group,
       @Nullable String total,
       List<StepView> ramp, String warm, @Nullable String todaysMax, List<SetView> sets, List<Minded> cautions, boolean optional,
-      List<String> notes, @Nullable String problem, Asks asks) {}
+      List<String> notes, @Nullable String problem, Asks asks, String speeds) {}
 
   /**
    * What may be said of the sets of a line.
@@ -137,6 +139,15 @@ record CardView(
    */
   record WhyView(@Nullable Integer asked, boolean open) {}
 
+  /**
+   * What others say of a rating.
+   *
+   * @param words all of it; empty where nobody and nothing says anything
+   * @param rpe how hard it looked to a coach, as it is chosen; empty where none said
+   * @param from what that comes from; null where none said
+   */
+  record OpinionView(String words, String rpe, @Nullable OpinionFrom from) {}
+
   /** Something to mind, with its reason. */
   record Minded(String text, @Nullable String reason, boolean hurts) {}
 
@@ -183,6 +194,7 @@ record CardView(
    * @param why how its reps ended may be asked; null where reps are not counted to the last
    * @param ends the RPE that ends its part once a set is rated so; empty where none does
    * @param beside what stands beside its figures
+   * @param opinion what others say of its rating; null where it is not rated
    */
   record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
@@ -190,7 +202,7 @@ record CardView(
       boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm,
           List<Minded> cautions, boolean needless,
       boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, @Nullable WhyView why, String ends,
-      BesideView beside) {
+      BesideView beside, @Nullable OpinionView opinion) {
     /** What became of it, in a word; empty while it is to be done. */
     public String state() {
       if (logged) {

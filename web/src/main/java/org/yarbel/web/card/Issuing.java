@@ -15,6 +15,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.track.SpeedTable;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.column.CoreJson;
@@ -24,6 +25,7 @@ import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.Speeds;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
@@ -44,9 +46,11 @@ public class Issuing implements PlanListener {
   private final CoreJson json;
   private final ClubClock clock;
   private final CurrentClub club;
+  private final Speeds speeds;
 
   Issuing(CardIssueRepository issues, SlotRepository slots, LoggedSetRepository sets, LiftNumbersRepository numbers,
-      LifterContexts contexts, CoreJson json, ClubClock clock, CurrentClub club) {
+      LifterContexts contexts, CoreJson json, ClubClock clock, CurrentClub club, Speeds speeds) {
+    this.speeds = speeds;
     this.club = club;
     this.issues = issues;
     this.slots = slots;
@@ -130,13 +134,19 @@ public class Issuing implements PlanListener {
     LifterContext context = contexts.of(lifter, session.placeId());
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Map<String, Mass> last = lastLoads(lifter, plan, session.day());
-    return CardDocument.of(number, session.day(), context, new CardDocument.Known(numbersOn(lifter), last, lifter.normalGear()), plan,
-        session.groups(), kept);
+    return CardDocument.of(number, session.day(), context, known(lifter, last), plan, session.groups(), kept);
   }
 
-  private Map<String, LocalDate> numbersOn(Lifter lifter) {
+  private CardDocument.Known known(Lifter lifter, Map<String, Mass> last) {
+    List<LiftNumbers> own = numbers.findByLifterIdIn(List.of(lifter.id()));
+    Map<String, List<SpeedTable.Row>> rows = new HashMap<>();
+    speeds.of(lifter, own).forEach((lift, table) -> rows.put(lift, table.rows()));
+    return new CardDocument.Known(numbersOn(own), last, lifter.normalGear(), rows);
+  }
+
+  private static Map<String, LocalDate> numbersOn(List<LiftNumbers> all) {
     Map<String, LocalDate> days = new HashMap<>();
-    for (LiftNumbers own : numbers.findByLifterIdIn(List.of(lifter.id()))) {
+    for (LiftNumbers own : all) {
       if (own.estimateOn() != null) {
         days.put(own.lift(), own.estimateOn());
       }

@@ -18,11 +18,15 @@ import org.yarbel.web.log.TrackedPoint;
  *
  * @param line the points of the tracked line
  * @param band the outline of the band
+ * @param blocks of the long plan, behind it
  * @param text what it shows, in words
  */
 record LedgerChart(double width, double height, List<Dot> dots, String line, String band, List<LedgerTick> rows,
-    List<LedgerTick> columns, String text) {
+    List<LedgerTick> columns, List<Stripe> blocks, String text) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM yyyy", Locale.ENGLISH);
+  /** From here on a day says more with its year than with its number. */
+  private static final int LONG_DAYS = 400;
   private static final double LEFT = 44;
   private static final double BOTTOM = 24;
   private static final double TOP = 8;
@@ -31,6 +35,9 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
   /** One day's raw estimate. */
   record Dot(double x, double y, String label) {}
 
+  /** A block of the long plan behind the line; every second one is shaded. */
+  record Stripe(double x, double width, String name, boolean shaded) {}
+
   /** A line of the grid with its label. */
   record LedgerTick(double at, String label) {}
 
@@ -38,9 +45,9 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
     return dots.isEmpty() && line.isEmpty();
   }
 
-  static LedgerChart of(List<TrackedPoint> points, MassUnit unit, double width, double height) {
+  static LedgerChart of(List<TrackedPoint> points, List<LedgerService.LedgerBlock> blocks, MassUnit unit, double width, double height) {
     if (points.stream().noneMatch(point -> point.estimate(unit) != null || rated(point, unit).isPresent())) {
-      return new LedgerChart(width, height, List.of(), "", "", List.of(), List.of(), "");
+      return new LedgerChart(width, height, List.of(), "", "", List.of(), List.of(), List.of(), "");
     }
     LedgerScale scale = new LedgerScale(points, unit, width, height);
     List<Dot> dots = new ArrayList<>();
@@ -66,7 +73,7 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
         + DAY.format(last.day()) + (now == null ? "" : "; tracked now at " + now.amountIn(unit, 1).toPlainString() + " " + unit);
     upper.addAll(lower);
     return new LedgerChart(width, height, dots, line.toString().strip(), String.join(" ", upper), scale.rows(),
-        scale.columns(), text);
+        scale.columns(), scale.stripes(blocks), text);
   }
 
   /** What a rated set of the day speaks for; a floor only says the least it can be, and is no dot. */
@@ -142,11 +149,25 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
       return rows;
     }
 
+    /** What of each block is in the picture. */
+    List<Stripe> stripes(List<LedgerService.LedgerBlock> blocks) {
+      List<Stripe> stripes = new ArrayList<>();
+      LocalDate last = from.plusDays(days);
+      for (LedgerService.LedgerBlock block : blocks) {
+        LocalDate begins = block.from().isBefore(from) ? from : block.from();
+        LocalDate ends = block.until().isAfter(last) ? last : block.until();
+        if (begins.isBefore(ends)) {
+          stripes.add(new Stripe(x(begins), round(x(ends) - x(begins)), block.name(), stripes.size() % 2 == 0));
+        }
+      }
+      return stripes;
+    }
+
     List<LedgerTick> columns() {
       List<LedgerTick> columns = new ArrayList<>();
       long gap = Math.max(days / 5, 1);
       for (long day = 0; day <= days; day += gap) {
-        columns.add(new LedgerTick(x(from.plusDays(day)), DAY.format(from.plusDays(day))));
+        columns.add(new LedgerTick(x(from.plusDays(day)), (days > LONG_DAYS ? MONTH : DAY).format(from.plusDays(day))));
       }
       return columns;
     }

@@ -7,15 +7,17 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Limit;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -27,30 +29,29 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
-import org.yarbel.web.log.TrackedPointRepository;
+import org.yarbel.web.log.SetMark;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.who.SignedIn;
 
-/** The Ledger: a page of the sets of one lift, newest first, and half a year of its tracked max. */
+/** The Ledger: a page of the sets of one lift, newest first, all of them or only some, and a stretch of its tracked max. */
 @Controller
 class LedgerController {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
-  private static final int PAGE = 120;
-  private static final int CHART_WEEKS = 26;
+  private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+  private static final int WIDTH = 1180;
+  private static final int HEIGHT = 280;
 
   private final LifterRepository lifters;
   private final LiftNumbersRepository numbers;
-  private final LoggedSetRepository log;
-  private final TrackedPointRepository points;
+  private final LedgerService ledger;
   private final Lifts clubLifts;
   private final ClubClock clock;
 
-  LedgerController(LifterRepository lifters, LiftNumbersRepository numbers, LoggedSetRepository log,
-      TrackedPointRepository points, Lifts clubLifts, ClubClock clock) {
+  LedgerController(LifterRepository lifters, LiftNumbersRepository numbers, LedgerService ledger, Lifts clubLifts, ClubClock clock) {
     this.lifters = lifters;
     this.numbers = numbers;
-    this.log = log;
-    this.points = points;
+    this.ledger = ledger;
     this.clubLifts = clubLifts;
     this.clock = clock;
   }
@@ -58,14 +59,59 @@ class LedgerController {
   /** One day of a lift. */
   record LedgerDay(String day, List<LedgerSet> sets) {}
 
-  /** One set: what was done against what was asked. */
-  record LedgerSet(String done, String asked, boolean missed, boolean flagged, boolean off) {}
+  /**
+   * One set: what was done against what was asked.
+   *
+   * @param said what was said of it beside its figures, each thing by itself
+   */
+  record LedgerSet(String done, String asked, boolean missed, boolean flagged, boolean off, List<String> said) {}
 
   /** A lift to choose. */
   record LedgerLift(String key, String name, boolean open) {}
 
+  /** The most reps at a load, and when. */
+  record LedgerBest(String load, int reps, String day) {}
+
+  /** What is looked at, and the addresses of what else can be. */
+  record LedgerLook(long id, String lift, LedgerFilter only, LedgerStretch stretch, LocalDate today) {
+    /** The same with something else. */
+    private String at(LedgerFilter other, LedgerStretch longer, @Nullable LocalDate before) {
+      UriComponentsBuilder address = UriComponentsBuilder.fromPath("/lifters/{id}/ledger").queryParam("lift", lift);
+      if (!other.equals(LedgerFilter.ALL)) {
+        address.queryParam("only", other.key());
+      }
+      address.queryParam("weeks", longer.weeks());
+      if (!longer.until().equals(today)) {
+        address.queryParam("until", longer.until());
+      }
+      if (before != null) {
+        address.queryParam("before", before);
+      }
+      return address.buildAndExpand(id).toUriString();
+    }
+
+    public String length(int weeks) {
+      return at(only, new LedgerStretch(weeks, stretch.until()), null);
+    }
+
+    public String earlier() {
+      return at(only, new LedgerStretch(stretch.weeks(), stretch.from()), null);
+    }
+
+    /** Null where nothing is later. */
+    public @Nullable String later() {
+      LocalDate end = stretch.until().plusWeeks(stretch.weeks());
+      return stretch.until().isBefore(today) ? at(only, new LedgerStretch(stretch.weeks(), end.isAfter(today) ? today : end), null) : null;
+    }
+
+    public String older(String before) {
+      return at(only, stretch, LocalDate.parse(before));
+    }
+  }
+
   @GetMapping("/lifters/{id}/ledger")
-  String page(@PathVariable long id, @RequestParam(defaultValue = "") String lift,
+  String page(@PathVariable long id, @RequestParam(defaultValue = "") String lift, @RequestParam(defaultValue = "") String only,
+      @RequestParam(defaultValue = "0") int weeks, @RequestParam(required = false) @Nullable LocalDate until,
       @RequestParam(required = false) @Nullable LocalDate before, @AuthenticationPrincipal SignedIn who, Model model) {
     Lifter lifter = lifters.findById(id).filter(l -> who.maySee(id)).orElseThrow(NotFound::new);
     List<LiftNumbers> own = numbers.findByLifterIdIn(List.of(id));
@@ -75,20 +121,31 @@ class LedgerController {
     Lift open = catalogue.ofKey(lift).filter(lifts::contains)
         .or(() -> lifts.stream().findFirst())
         .orElseGet(() -> catalogue.all().get(0));
-    LocalDate until = before == null ? clock.today().plusDays(1) : before;
-    List<LoggedSetRow> page = log.page(id, open.key(), until, Limit.of(PAGE));
-    List<LoggedSetRow> rows = wholeDays(page);
+    LocalDate today = clock.today();
+    LedgerFilter filter = LedgerFilter.of(only);
+    LedgerStretch stretch = LedgerStretch.of(weeks, until == null ? today : until, today);
+    LedgerService.Page page = ledger.page(lifter, open.key(), before == null ? today.plusDays(1) : before, filter);
+    MassUnit unit = lifter.unit();
     model.addAttribute("lifterId", id);
     model.addAttribute("lifter", lifter.name());
     model.addAttribute("lifts", lifts.stream().map(l -> new LedgerLift(l.key(), l.name(), l.equals(open))).toList());
     model.addAttribute("lift", open);
-    model.addAttribute("unit", lifter.unit().symbol());
-    model.addAttribute("now", now(own, open, lifter.unit(), clock.today()));
-    model.addAttribute("chart", LedgerChart.of(points.findByLifterIdAndLiftAndDayGreaterThanEqualOrderByDay(
-        id, open.key(), clock.today().minusWeeks(CHART_WEEKS)), lifter.unit(), 1180, 280));
-    model.addAttribute("days", days(rows, lifter.unit()));
-    model.addAttribute("older", page.size() == PAGE ? rows.get(rows.size() - 1).day().toString() : null);
+    model.addAttribute("unit", unit.symbol());
+    model.addAttribute("now", now(own, open, unit, today));
+    model.addAttribute("look", new LedgerLook(id, open.key(), filter, stretch, today));
+    model.addAttribute("lengths", LedgerStretch.lengths());
+    model.addAttribute("filters", LedgerFilter.all());
+    model.addAttribute("chart", LedgerChart.of(ledger.points(lifter, open.key(), stretch), ledger.blocks(lifter, stretch), unit, WIDTH,
+        HEIGHT));
+    model.addAttribute("days", days(page, unit, catalogue));
+    model.addAttribute("best", before != null ? List.of()
+        : ledger.best(lifter, open.key()).stream().map(best -> best(best, unit)).toList());
+    model.addAttribute("older", page.more() ? page.rows().get(page.rows().size() - 1).day().toString() : null);
     return "ledger/page";
+  }
+
+  private static LedgerBest best(LoggedSetRepository.Best best, MassUnit unit) {
+    return new LedgerBest(Mass.ofNanograms(best.getLoadNg(), unit).number(), best.getReps(), SHORT.format(best.getDay()));
   }
 
   private static @Nullable String now(List<LiftNumbers> own, Lift lift, MassUnit unit, LocalDate today) {
@@ -96,33 +153,40 @@ class LedgerController {
         .map(estimate -> estimate.text(unit) + " " + unit).orElse(null);
   }
 
-  // The last day of a full page may be cut: it is left to the next page, which shows it whole.
-  private static List<LoggedSetRow> wholeDays(List<LoggedSetRow> page) {
-    LocalDate last = page.isEmpty() ? null : page.get(page.size() - 1).day();
-    return page.size() < PAGE || page.get(0).day().equals(last)
-        ? page
-        : page.stream().filter(row -> !row.day().equals(last)).toList();
-  }
-
-  private static List<LedgerDay> days(List<LoggedSetRow> rows, MassUnit unit) {
+  private static List<LedgerDay> days(LedgerService.Page page, MassUnit unit, Catalogue lifts) {
     Map<LocalDate, List<LedgerSet>> byDay = new LinkedHashMap<>();
-    for (LoggedSetRow row : rows) {
-      byDay.computeIfAbsent(row.day(), day -> new ArrayList<>()).add(0, set(row, unit));
+    for (LoggedSetRow row : page.rows()) {
+      List<SetMark> marks = page.marks().getOrDefault(row.id(), List.of());
+      byDay.computeIfAbsent(row.day(), day -> new ArrayList<>()).add(0, set(row, marks, unit, lifts));
     }
     List<LedgerDay> days = new ArrayList<>();
     byDay.forEach((day, sets) -> days.add(new LedgerDay(DAY.format(day), sets)));
     return days;
   }
 
-  private static LedgerSet set(LoggedSetRow row, MassUnit unit) {
+  private static LedgerSet set(LoggedSetRow row, List<SetMark> marks, MassUnit unit, Catalogue lifts) {
     String load = row.load().shownIn(unit).number();
     String done = (row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps()
         : ", " + row.measured()) + row.rating()) + row.ending();
-    Mass asked = row.asked();
-    Integer askedReps = row.askedReps();
-    String given = asked == null ? "" : "asked " + asked.shownIn(unit).number() + (askedReps == null ? "" : " × " + askedReps);
-    String plan = row.told() ? "told" : given;
-    boolean off = row.told() || asked != null && !asked.hits(row.load()) || askedReps != null && row.reps() < askedReps;
-    return new LedgerSet(done, plan, row.reps() == 0, row.flagged(), off);
+    String plan = row.told() ? "told" : row.askedWords(unit, lifts.ofKey(row.askedLift() == null ? "" : row.askedLift()));
+    return new LedgerSet(done, plan, row.reps() == 0, row.flagged(), row.told() || row.offPlan(), said(row, marks));
+  }
+
+  private static List<String> said(LoggedSetRow row, List<SetMark> marks) {
+    List<String> said = new ArrayList<>();
+    if (!row.contextSaid().isEmpty()) {
+      said.add(row.contextSaid());
+    }
+    marks.forEach(mark -> said.add(mark.mark().words() + (mark.byCoach() ? " (coach)" : "")));
+    if (row.gear() != null) {
+      said.add(row.gear().isEmpty() ? "no gear" : row.gear().stream().map(Gear::word).collect(Collectors.joining(", ")));
+    }
+    if (row.speeds() != null) {
+      said.add(row.speeds().words());
+    }
+    if (row.opinion() != null) {
+      said.add("looked like @" + row.opinion() + ", counts as @" + row.ratingTaken());
+    }
+    return said;
   }
 }

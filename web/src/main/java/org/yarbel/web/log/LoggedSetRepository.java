@@ -62,15 +62,42 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day >= :from order by l.day, l.id")
   List<LoggedSetRow> ofLiftSince(long lifterId, String lift, LocalDate from);
 
+  /** Made sets of a lifter that were measured, the newest first. */
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.speeds is not null and l.reps > 0 and l.day >= :from "
+      + "order by l.day desc, l.id desc")
+  List<LoggedSetRow> measured(long lifterId, LocalDate from, Limit limit);
+
   /** Sets that were told, not lifted from a card; the newest first. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.sessionId is null order by l.day desc, l.id desc")
   List<LoggedSetRow> told(long lifterId, Limit limit);
 
-  /** A page of one lift's sets before a day, newest first. */
-  @Query("""
-      select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day < :before
-      order by l.day desc, l.id desc""")
-  List<LoggedSetRow> page(long lifterId, String lift, LocalDate before, Limit limit);
+  /**
+   * A page of one lift's sets before a day, newest first.
+   *
+   * @param club whose log it is: the query is written by hand
+   * @param only what they must have: nothing, a kind, or the name of a context or a mark
+   */
+  @Query(nativeQuery = true, value = """
+      select l.* from logged_set l where l.club_id = :club and l.lifter_id = :lifterId and l.lift = :lift and l.day < :before
+      and case :only when '' then true when 'flagged' then l.flagged when 'missed' then l.reps = 0 or l.reps < l.asked_reps
+        when 'gear' then l.gear is not null when 'speed' then l.speeds is not null when 'opinion' then l.opinion_halves is not null
+        when 'beside' then l.extra or l.asked_lift is not null
+        when 'marks' then exists (select 1 from set_mark m where m.club_id = l.club_id and m.set_id = l.id)
+        else :only = any (string_to_array(l.contexts, ','))
+          or exists (select 1 from set_mark m where m.club_id = l.club_id and m.set_id = l.id and m.what = :only) end
+      order by l.day desc, l.id desc limit :most""")
+  List<LoggedSetRow> ledger(long club, long lifterId, String lift, LocalDate before, String only, int most);
+
+  /**
+   * The most reps of a lift at each load, with the day they were made first; the heaviest load first.
+   *
+   * @param club whose log it is: the query is written by hand
+   */
+  @Query(nativeQuery = true, value = """
+      select distinct on (l.load_ng) l.load_ng as "loadNg", l.reps as "reps", l.day as "day" from logged_set l
+      where l.club_id = :club and l.lifter_id = :lifterId and l.lift = :lift and l.reps > 0 and l.tells_of_max
+      order by l.load_ng desc, l.reps desc, l.day limit :most""")
+  List<Best> best(long club, long lifterId, String lift, int most);
 
   /**
    * The newest day of each of these lifts before a day, with its heaviest load; found by two steps through an index for each,
@@ -104,6 +131,15 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
     long getLoadNg();
 
     long getReps();
+  }
+
+  /** A load and the most reps that were made at it. */
+  interface Best {
+    long getLoadNg();
+
+    int getReps();
+
+    LocalDate getDay();
   }
 
   /** A lift and the heaviest load of its last day. */

@@ -9,6 +9,9 @@ import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import java.util.Arrays;
 import java.util.Set;
 import java.util.UUID;
@@ -19,12 +22,15 @@ import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Gear;
+import org.yarbel.core.lift.Lift;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Observation.Trait;
+import org.yarbel.core.track.RatingEvidence;
+import org.yarbel.core.track.RatingSkill;
 import org.yarbel.web.club.ClubRow;
 import org.yarbel.web.column.Names;
 
@@ -76,6 +82,14 @@ public class LoggedSetRow extends ClubRow {
   @Enumerated(EnumType.STRING)
   private @Nullable SpeedSource speedSource;
 
+  private @Nullable Integer askedTenths;
+  private @Nullable Integer askedCentimetres;
+  private @Nullable Integer opinionHalves;
+
+  @Enumerated(EnumType.STRING)
+  private @Nullable OpinionFrom opinionFrom;
+
+  private @Nullable String opinionBy;
   private @Nullable String askedLift;
   private boolean extra;
   private boolean tellsOfMax = true;
@@ -139,6 +153,10 @@ public class LoggedSetRow extends ClubRow {
     say(entry.said() == null ? Said.NOTHING : entry.said());
     this.askedNg = asked.load() == null ? null : asked.load().nanograms();
     this.askedReps = asked.reps();
+    Integer seconds = asked.clock() == null ? null : asked.clock().seconds();
+    this.askedTenths = seconds == null || seconds <= 0 ? null : Integer.valueOf(seconds * 10);
+    BigDecimal metres = asked.distance() == null ? null : asked.distance().metres();
+    this.askedCentimetres = metres == null || metres.signum() <= 0 ? null : Integer.valueOf(metres.movePointRight(2).intValue());
     this.doneTenths = entry.tenths();
     this.doneCentimetres = entry.centimetres();
     this.stopped = entry.stopped();
@@ -302,6 +320,44 @@ public class LoggedSetRow extends ClubRow {
     return askedReps;
   }
 
+  /** How long it was asked to take or to be held, in tenths of a second; null where nothing was asked. */
+  public @Nullable Integer askedTenths() {
+    return askedTenths;
+  }
+
+  /** How far it was asked to be carried; null where nothing was asked. */
+  public @Nullable Integer askedCentimetres() {
+    return askedCentimetres;
+  }
+
+  /** How hard it looked to a coach; null where none said. */
+  public @Nullable Rpe opinion() {
+    return Rpe.ofNullableHalves(opinionHalves);
+  }
+
+  /** In words: {@code Ada saw the clip}; empty where no coach said. */
+  public String opinionWords() {
+    return opinionFrom == null ? "" : opinionBy + " " + opinionFrom.word();
+  }
+
+  /** What that comes from; null where no coach said. */
+  public @Nullable OpinionFrom opinionFrom() {
+    return opinionFrom;
+  }
+
+  /** A coach says how hard it looked; null takes that back. */
+  public void opine(@Nullable Rpe looked, OpinionFrom from, String who) {
+    this.opinionHalves = looked == null ? null : Integer.valueOf(looked.halves());
+    this.opinionFrom = looked == null ? null : from;
+    this.opinionBy = looked == null ? null : who;
+  }
+
+  /** The rating that is worked with: the lifter's, moved towards a second opinion; null unrated. */
+  public @Nullable Rpe ratingTaken() {
+    Rpe rated = rpe();
+    return rated == null ? null : new RatingEvidence(rated, opinion(), null).taken();
+  }
+
   /** Counts its corrections, from 0. */
   public int version() {
     return version;
@@ -335,9 +391,15 @@ public class LoggedSetRow extends ClubRow {
   public Observation observation() {
     // no rep that somebody chose not to make, or could not for pain, says anything of strength
     boolean unsaid = reps == 0 && ended != null && !ended.failed();
-    return Observation.of(day, load(), reps, rpe()).with(Trait.EASIER, easier).with(Trait.FAILED, toFailure).with(Trait.CONTEST, contest)
+    return Observation.of(day, load(), reps, ratingTaken()).with(Trait.EASIER, easier).with(Trait.FAILED, toFailure)
+        .with(Trait.CONTEST, contest)
         .with(Trait.NEXT_MISSED, nextMissed).with(Trait.FLAGGED, flagged || ended == HowEnded.HURT).with(Trait.TOUCH_AND_GO, touchAndGo)
         .with(Trait.PRACTICE, !tellsOfMax || unsaid);
+  }
+
+  /** The set as what tells of the lifter's ratings sees it: with the rating as it was given. */
+  public RatingSkill.Rated rated() {
+    return new RatingSkill.Rated(day, load(), reps, rpe(), toFailure, askedReps == null && sessionId != null);
   }
 
   /** In words: {@code 182.5 kg × 1 @8}, {@code 140 kg, 20 m in 38 s}, or what was missed. */
@@ -348,6 +410,34 @@ public class LoggedSetRow extends ClubRow {
     }
     return measured().isEmpty() ? load().text() + " × " + reps + rated + ending()
         : load().text() + (reps > 1 ? " × " + reps : "") + ", " + measured() + rated;
+  }
+
+  /** Whether anything was done otherwise than asked: another load, fewer reps, less far or long, another lift, or nothing was asked. */
+  public boolean offPlan() {
+    boolean load = askedNg != null && !Mass.ofNanograms(askedNg, unit).hits(load());
+    boolean shorter = askedTenths != null && doneTenths != null && doneTenths < askedTenths
+        || askedCentimetres != null && doneCentimetres != null && doneCentimetres < askedCentimetres;
+    return load || shorter || askedReps != null && reps < askedReps || askedLift != null || extra;
+  }
+
+  /** What was asked, in words: {@code asked 155 × 4}, {@code asked Squat 155, 20 m}; empty where the lifter picked all of it. */
+  public String askedWords(MassUnit shown, Optional<Lift> other) {
+    if (extra) {
+      return "beside the plan";
+    }
+    List<String> words = new ArrayList<>();
+    other.map(Lift::name).ifPresent(words::add);
+    if (askedNg != null) {
+      words.add(Mass.ofNanograms(askedNg, unit).shownIn(shown).number());
+    }
+    String far = askedCentimetres == null ? "" : BigDecimal.valueOf(askedCentimetres, 2).stripTrailingZeros().toPlainString() + " m";
+    String time = askedTenths == null ? "" : seconds(askedTenths) + " s";
+    String measure = far + (far.isEmpty() || time.isEmpty() ? "" : " in ") + time;
+    String what = measure.isEmpty() && askedReps != null ? "× " + askedReps : measure;
+    if (!what.isEmpty()) {
+      words.add(what);
+    }
+    return words.isEmpty() ? "" : "asked " + String.join(" ", words);
   }
 
   /** How it ended in words, with a comma before it: {@code , form went}; empty where nobody said, and of a plain miss. */

@@ -13,9 +13,11 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.track.Observation;
+import org.yarbel.core.track.RatingSkill;
 import org.yarbel.core.track.Standing;
 import org.yarbel.core.track.Track;
 import org.yarbel.core.track.Tracker;
@@ -59,7 +61,8 @@ public class Tracking implements LifterService.LiftTracker {
   public void logged(Lifter lifter, String lift, LocalDate day) {
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift).orElse(null);
     Standing from = own == null ? null : from(own, day);
-    if (own == null || from == null) {
+    if (own == null || from == null || own.level() == Level.BEGINNER) {
+      // whether a beginner's ratings are practice yet, all of them tell
       rerun(lifter, lift);
       return;
     }
@@ -89,6 +92,12 @@ public class Tracking implements LifterService.LiftTracker {
     return new Tracker(own.level(), own.testedForTracking()).fromTheLog();
   }
 
+  /** Ratings of a beginner are practice until they were good for eight weeks: those from a card say nothing of the max till then. */
+  private static List<Observation> observations(LiftNumbers own, List<LoggedSetRow> rows) {
+    boolean practice = own.level() == Level.BEGINNER && !RatingSkill.of(rows.stream().map(LoggedSetRow::rated).toList()).practised();
+    return rows.stream().map(row -> practice && !row.told() ? row.observation().unrated() : row.observation()).toList();
+  }
+
   private void take(LiftNumbers own, Track track) {
     own.track(track);
     Optional<StandingBefore> there = before.findByLifterIdAndLift(own.lifterId(), own.lift());
@@ -107,9 +116,9 @@ public class Tracking implements LifterService.LiftTracker {
   @Override
   @Transactional
   public void rerun(Lifter lifter, String lift) {
-    List<Observation> log = sets.ofLift(lifter.id(), lift).stream().map(LoggedSetRow::observation).toList();
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
+    List<Observation> log = observations(own, sets.ofLift(lifter.id(), lift));
     Track track = tracker(own).run(log, lifter.unit());
     take(own, track);
     own.lifted(heaviest(log).orElse(null));

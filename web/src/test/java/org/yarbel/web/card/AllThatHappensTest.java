@@ -15,9 +15,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Observation.Trait;
 import org.yarbel.web.account.Accounts;
+import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
@@ -332,6 +334,101 @@ class AllThatHappensTest {
     assertThat(training.post("lifted", "on", "2026-13-45").body()).contains("Write the day as year-month-day");
     training.post("lifted", "on", TestApp.TODAY.toString(), "at", "");
     assertThat(training.seen("squat")).extracting(Observation::date).containsOnly(TestApp.TODAY);
+  }
+
+  /** The lifter's rating is primary: a coach moves it by half a point at most, and the log keeps both. */
+  @Test
+  void aSecondOpinionMovesARatingByHalfAPoint(TestApp app) {
+    Training training = Training.of(app, "Rosamund Pike-Ash", "squat", "3x5 75%");
+    training.set(1, "rpe", "7", "chips", "1", "speeds", "0.5 0.48 0.46 0.44 0.41");
+    String line = training.column("select ref::text from slot where session_id = :id").get(0);
+    HttpResponse<String> said = training.post("opinion", "slot", line, "part", "1", "set", "1", "opinion", "9", "from", "CLIP");
+    assertThat(said.statusCode()).isEqualTo(200);
+    assertThat(said.body()).contains("rated 7, looked like 9: counts as 7.5 (").contains("saw the clip)");
+    assertThat(training.seen("squat")).extracting(set -> set.rpe().toString()).containsExactly("7.5");
+    assertThat(training.column("select rpe_halves::text from logged_set where session_id = :id")).as("the raw one stays").containsExactly("14");
+    training.post("opinion", "slot", line, "part", "1", "set", "1", "opinion", "", "from", "SEEN");
+    assertThat(training.seen("squat")).extracting(set -> set.rpe().toString()).containsExactly("7");
+    assertThat(training.post("opinion", "slot", line, "part", "1", "set", "1", "opinion", "11").body()).contains("RPE must be from 6 to 10");
+    assertThat(training.post("opinion", "slot", line, "part", "1", "set", "2", "opinion", "8").statusCode()).as("nothing is logged").isEqualTo(404);
+    training.set(2);
+    assertThat(training.post("opinion", "slot", line, "part", "1", "set", "2", "opinion", "8").body()).contains("The set is not rated");
+    assertThat(Client.of(app, "maren").post("/sessions/" + training.session() + "/opinion", form("slot", line, "part", "1", "set", "1",
+        "opinion", "9"), HTMX).statusCode()).as("a lifter has no second opinion").isEqualTo(403);
+  }
+
+  /** What was measured stands beside the rating of the next card, and says what the rating does not. */
+  @Test
+  void barSpeedsStandOnTheNextCard(TestApp app) {
+    Training training = Training.of(app, "Idris Vane", "squat", "3x1 85%");
+    training.set(1, "load", "170", "reps", "1", "rpe", "8", "chips", "1", "speeds", "0.26");
+    training.set(2, "load", "170", "reps", "1", "rpe", "8", "chips", "1", "speeds", "0.24");
+    training.set(3, "load", "180", "reps", "1", "rpe", "9", "chips", "1", "speeds", "0.18");
+    training.lifter().add(TestApp.TODAY.minusDays(1), "MAIN", "squat", "3x1 85%");
+    long other = app.session("Idris", TestApp.TODAY.minusDays(1));
+    training.lifter().coach().post("/sessions/" + other + "/issue", Map.of(), HTMX);
+    Training next = new Training(app, training.lifter(), other);
+    assertThat(next.card()).contains("single @8 0.24–0.26 m/s · single @9 0.18 m/s");
+    next.set(1, "load", "170", "reps", "1", "rpe", "8", "chips", "1", "speeds", "0.19");
+    assertThat(next.card()).as("alone it moves nothing").contains("rated 8, bar speed as at 9: counts as rated");
+    assertThat(training.lifter().coach().get(training.lifter().at("/speed")).body()).contains("0.19–0.26 m/s (3)", "0.18 m/s (1)",
+        "A speed profile needs four sets at three loads at least; there are 4 at 2.");
+  }
+
+  /** The Ledger has it all beside the sets, and finds it again. */
+  @Test
+  void theLedgerShowsWhatWasSaidAndFindsIt(TestApp app) {
+    Training training = Training.of(app, "Wenna Stroud", "squat", "3x5 75%");
+    training.set(1, "chips", "1", "ctx", "ILL", "mark", "HEELS_UP", "rep.HEELS_UP", "2");
+    training.set(2, "chips", "1", "speeds", "0.5", "reps", "7");
+    training.set(3, "reps", "3", "load", "140");
+    training.set(1, "key", UUID.randomUUID().toString(), "seen", "9");
+    Client coach = training.lifter().coach();
+    String ledger = coach.get(training.lifter().at("/ledger?lift=squat")).body();
+    assertThat(ledger).contains(">ill<", ">heels up, rep 2 (coach)<", ">0.50 m/s<", ">asked 150 × 5<").contains("150 × 7", "140 × 3");
+    assertThat(ledger).as("the mark to beat").containsPattern("(?s)Most reps at each load.*150 × 7.*140 × 3");
+    assertThat(sets(coach, training, "ILL")).isEqualTo(1);
+    assertThat(sets(coach, training, "HEELS_UP")).isEqualTo(1);
+    assertThat(sets(coach, training, "speed")).isEqualTo(1);
+    assertThat(sets(coach, training, "missed")).isEqualTo(1);
+    assertThat(sets(coach, training, "marks")).isEqualTo(1);
+    assertThat(sets(coach, training, "DEPTH")).isZero();
+    assertThat(sets(coach, training, "nonsense' or 1=1")).as("what is no filter is none").isEqualTo(3);
+    assertThat(coach.get(training.lifter().at("/ledger?lift=squat&only=DEPTH")).body()).contains("No set of this lift: mark: depth.");
+    assertThat(coach.get(training.lifter().at("/ledger?lift=squat&weeks=520&until=2020-01-01")).body()).contains("Nothing was tracked in this stretch.",
+        ">later<");
+    assertThat(coach.get(training.lifter().at("/ledger?lift=squat&weeks=-3")).statusCode()).isEqualTo(200);
+  }
+
+  private static long sets(Client coach, Training training, String only) {
+    String address = "/ledger?lift=squat&only=" + URLEncoder.encode(only, StandardCharsets.UTF_8);
+    return coach.get(training.lifter().at(address)).body().split("class=\"set", -1).length - 1;
+  }
+
+  /** Ratings that are practice say nothing of the max until they were good for eight weeks. */
+  @Test
+  void aBeginnersRatingsArePractice(TestApp app) {
+    Training training = Training.of(app, "Neve Aldous", "bench", "3x5 75%");
+    app.jdbc().sql("update lift_numbers set level = 'BEGINNER', tested_ng = null, tested_on = null, tested_unit = null where lifter_id = :l and lift = 'bench'")
+        .param("l", training.lifter().id()).update();
+    training.set(1, "load", "60", "reps", "5", "rpe", "9.5");
+    Client coach = training.lifter().coach();
+    String page = coach.get(training.lifter().at("/ratings?lift=bench")).body();
+    assertThat(page).contains("These ratings are practice", "due now", "None yet: a rated set and one to failure");
+    double practice = estimate(app, training);
+    app.jdbc().sql("update lift_numbers set level = 'INTERMEDIATE' where lifter_id = :l and lift = 'bench'").param("l", training.lifter().id()).update();
+    training.set(2, "load", "60", "reps", "5", "rpe", "9");
+    training.set(2, "seen", "0", "load", "60", "reps", "5", "rpe", "9.5");
+    assertThat(estimate(app, training)).as("five reps that left nearly nothing speak for less than five of which nobody said anything")
+        .isLessThan(practice - 3);
+    training.set(3, "load", "60", "reps", "6", "ended", "COULD_NOT");
+    assertThat(coach.get(training.lifter().at("/ratings?lift=bench")).body()).contains("60 × 5 @9.5", "60 × 6 to failure", "0.5 reps more left than said",
+        "by 2 pairs").doesNotContain("These ratings are practice");
+  }
+
+  private static double estimate(TestApp app, Training training) {
+    return training.lifter().within(() -> app.bean(LiftNumbersRepository.class).findByLifterIdAndLift(training.lifter().id(), "bench").orElseThrow()
+        .estimate(MassUnit.KG, TestApp.TODAY).max().amountIn(MassUnit.KG, 3).doubleValue());
   }
 
   /** What another club, another lifter and a stranger get is what is not there. */

@@ -22,7 +22,7 @@ class LedgerChartTest {
 
   @Test
   void keepsEverythingInsideThePictureWithinRoundRules(TestApp app) {
-    LedgerChart chart = LedgerChart.of(points(app), MassUnit.LB, 1180, 280);
+    LedgerChart chart = LedgerChart.of(points(app), List.of(), MassUnit.LB, 1180, 280);
     assertThat(chart.dots()).isNotEmpty().allSatisfy(dot -> {
       assertThat(dot.x()).isBetween(44.0, 1166.0);
       assertThat(dot.y()).isBetween(8.0, 256.0);
@@ -37,8 +37,8 @@ class LedgerChartTest {
 
   @Test
   void showsTheSameInTheOtherUnit(TestApp app) {
-    LedgerChart pounds = LedgerChart.of(points(app), MassUnit.LB, 1180, 280);
-    LedgerChart kilograms = LedgerChart.of(points(app), MassUnit.KG, 1180, 280);
+    LedgerChart pounds = LedgerChart.of(points(app), List.of(), MassUnit.LB, 1180, 280);
+    LedgerChart kilograms = LedgerChart.of(points(app), List.of(), MassUnit.KG, 1180, 280);
     assertThat(kilograms.dots()).hasSameSizeAs(pounds.dots());
     assertThat(Double.parseDouble(kilograms.rows().get(0).label())).isLessThan(Double.parseDouble(pounds.rows().get(0).label()) / 2);
     assertThat(kilograms.text()).contains("tracked now at").endsWith("kg");
@@ -46,6 +46,6 @@ class LedgerChartTest {
 
   @Test
   void isEmptyWithoutAnObservation() {
-    assertThat(LedgerChart.of(List.of(), MassUnit.KG, 1180, 280).empty()).isTrue();
+    assertThat(LedgerChart.of(List.of(), List.of(), MassUnit.KG, 1180, 280).empty()).isTrue();
   }
 }

@@ -1,0 +1,8 @@
+/**
+ * What stands beside a lifter's own ratings: how well they tell the reps left, by pairs that say so, and what the speed of their bar
+ * says, lift by lift. For coaches. It may use club, lifter and log.
+ */
+@NullMarked
+package org.yarbel.web.evidence;
+
+import org.jspecify.annotations.NullMarked;

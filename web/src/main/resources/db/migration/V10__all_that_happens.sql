@@ -96,5 +96,56 @@ create index session_word_session on session_word (club_id, session_id, id);
 create index session_word_lifter on session_word (club_id, lifter_id, id desc);
 create index session_word_unread on session_word (club_id, lifter_id) where read_at is null;
 
+-- what a club may keep of clips, and for how many days
+alter table club
+  add column clip_quota_mb int not null default 5120 check (clip_quota_mb between 0 and 1048576),
+  add column clip_days     int not null default 365 check (clip_days between 7 and 3650);
+
+-- a clip of a set, or of a session; the film itself is a file under its SHA-256
+create table clip (
+  id          bigint      not null,
+  club_id     bigint      not null,
+  lifter_id   bigint      not null,
+  session_id  bigint      not null,
+  line        uuid,
+  part        int,
+  set_number  int,
+  sha256      text        not null check (sha256 ~ '^[0-9a-f]{64}$'),
+  bytes       bigint      not null check (bytes > 0),
+  format      text        not null check (format in ('MP4', 'WEBM', 'MOV')),
+  account_id  bigint      not null,
+  by_coach    boolean     not null,
+  added_at    timestamptz not null,
+  gone_at     timestamptz,
+  entry_key   uuid        not null,
+  primary key (club_id, id),
+  foreign key (club_id, session_id) references training_session (club_id, id) on delete cascade,
+  unique (club_id, entry_key)
+);
+create index clip_session on clip (club_id, session_id);
+create index clip_lifter on clip (club_id, lifter_id, added_at desc);
+create index clip_added on clip (club_id, added_at);
+create index clip_sha on clip (club_id, sha256);
+
+-- one that is on its way, in pieces
+create table clip_upload (
+  id          bigint      not null,
+  club_id     bigint      not null,
+  lifter_id   bigint      not null,
+  session_id  bigint      not null,
+  line        uuid,
+  part        int,
+  set_number  int,
+  bytes       bigint      not null check (bytes between 1 and 209715200),
+  received    bigint      not null default 0,
+  account_id  bigint      not null,
+  by_coach    boolean     not null,
+  begun_at    timestamptz not null,
+  entry_key   uuid        not null,
+  primary key (club_id, id),
+  foreign key (club_id, session_id) references training_session (club_id, id) on delete cascade,
+  unique (club_id, entry_key)
+);
+
 -- from which load on a piece that is normally worn goes on, by lifts of a family
 alter table lifter add column gear_from text not null default '' check (length(gear_from) <= 2000);

@@ -19,12 +19,21 @@ function start() {
   document.addEventListener("yarbel:waits", onWaits);
   document.addEventListener("yarbel:lost", () => (resting = null));
   document.addEventListener("visibilitychange", takeCard);
+  document.addEventListener("yarbel:clip", lookAgain);
   keepCard(root());
   replay();
   putIn();
   fillShown();
   watchWords();
   takeCard();
+}
+
+// A clip that came through stands in the list, where that is open.
+function lookAgain({ detail }) {
+  const list = root().querySelector("#part-clips[open] .clip-list");
+  if (list && detail.session === root().dataset.session) {
+    window.htmx?.ajax("GET", here() + "clips", { target: list, swap: "outerHTML" });
+  }
 }
 
 // What may be said beside a set comes once a line; it is put into the panel that is looked at, with what stands for its set.

@@ -184,6 +184,8 @@ function reason(entry, status, html) {
 
 // What was said of the last press, until the next one.
 let said = "";
+// Clips that wait on this phone, as far as signing out has asked.
+let clipsLeft = 0;
 function say(text) {
   said = text;
   show();
@@ -208,7 +210,7 @@ function show() {
   list.replaceChildren(...refused.map(line));
   list.hidden = refused.length === 0;
   const question = document.getElementById("sign-out-question");
-  question.hidden ||= waiting.length + mine(REFUSED).length === 0;
+  question.hidden ||= waiting.length + mine(REFUSED).length + clipsLeft === 0;
   box.hidden = note.hidden && list.hidden && question.hidden;
 }
 
@@ -244,6 +246,7 @@ function line(entry) {
 
 // ---- signing out
 
+
 const out = document.querySelector("form.who");
 out?.addEventListener("submit", async (event) => {
   event.preventDefault();
@@ -251,13 +254,14 @@ out?.addEventListener("submit", async (event) => {
   if (left() > 0) {
     await send();
   }
-  if (left() === 0) {
+  const clips = await (window.yarbelClips?.count() ?? 0);
+  clipsLeft = clips;
+  if (left() + clips === 0) {
     await signOut();
     return;
   }
   const question = document.getElementById("sign-out-question");
-  question.querySelector("span").textContent = (left() === 1 ? "One entry on this phone is" : left() + " entries on this phone are")
-    + " not written down yet. Signing out drops " + (left() === 1 ? "it." : "them.");
+  question.querySelector("span").textContent = waitsFor(left(), clips);
   question.hidden = false;
   box.hidden = false;
   // on a phone the menu would stand before the question
@@ -265,6 +269,13 @@ out?.addEventListener("submit", async (event) => {
   question.querySelector("button").focus();
 });
 document.getElementById("sign-out-anyway")?.addEventListener("click", signOut);
+
+function waitsFor(entries, clips) {
+  const all = entries + clips;
+  const what = clips === 0 ? entries === 1 ? "One entry" : entries + " entries"
+    : entries === 0 ? clips === 1 ? "One clip" : clips + " clips" : all + " entries and clips";
+  return what + " on this phone " + (all === 1 ? "is" : "are") + " not written down yet. Signing out drops " + (all === 1 ? "it." : "them.");
+}
 
 // Drops what is on the phone only when the house knows it: a phone that merely looked signed out would be worse.
 async function signOut() {
@@ -290,6 +301,7 @@ document.getElementById("sign-out-stay")?.addEventListener("click", () => {
 function forget() {
   write(WAITING, read(WAITING).filter((entry) => entry.account !== account));
   write(REFUSED, read(REFUSED).filter((entry) => entry.account !== account));
+  window.yarbelClips?.forget();
   window.caches?.delete("yarbel-cards");
 }
 

@@ -35,7 +35,7 @@ import org.yarbel.web.who.SignedIn;
 class SecurityConfig {
   /** Everything from us, nothing inline, nothing evaluated. Bootstrap's own icons are data addresses in its sheet. */
   private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
-      + "img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; "
+      + "img-src 'self' data:; font-src 'self'; connect-src 'self'; media-src 'self' blob:; manifest-src 'self'; worker-src 'self'; "
       + "form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
   private static final String PERMISSIONS = "camera=(), geolocation=(), microphone=(), payment=(), usb=()";
@@ -73,7 +73,8 @@ class SecurityConfig {
                 "/favicon.ico", "/error", "/sw.js", "/feeds/*", "/health", "/health/*").permitAll()
             .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card",
                 "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end", "/sessions/*/check-in", "/sessions/*/words", "/sessions/*/read",
-                "/sessions/*/lifted", "/sessions/*/extra", "/sessions/*/extra/*/out",
+                "/sessions/*/lifted", "/sessions/*/clips", "/clips/*", "/clips/*/out", "/clips/uploads/*",
+                "/sessions/*/extra", "/sessions/*/extra/*/out",
                 "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics",
                 "/lifters/*/calendar/revoke", "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))

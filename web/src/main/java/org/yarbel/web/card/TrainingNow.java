@@ -11,7 +11,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.lift.Lift;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.Lifts;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
@@ -20,6 +22,8 @@ import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LeftSetsRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.plan.Slot;
+import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.session.SessionNotes;
@@ -35,9 +39,13 @@ public class TrainingNow {
   private final CardService cards;
   private final Issuing issuing;
   private final ClubClock clock;
+  private final SlotRepository slots;
+  private final Lifts lifts;
 
   TrainingNow(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, LeftSetsRepository left,
-      LiftNumbersRepository numbers, CardService cards, Issuing issuing, ClubClock clock) {
+      LiftNumbersRepository numbers, CardService cards, Issuing issuing, ClubClock clock, SlotRepository slots, Lifts lifts) {
+    this.slots = slots;
+    this.lifts = lifts;
     this.sessions = sessions;
     this.lifters = lifters;
     this.sets = sets;
@@ -53,7 +61,7 @@ public class TrainingNow {
    *
    * @param next the set that comes; null where none waits, or the card was not taken yet
    * @param begun whether the card was taken
-   * @param last what was logged last, in words; empty while nothing was
+   * @param last what was logged last, in words; before the card was taken what there is to lift; empty while nothing was
    * @param stamp changes with anything that is shown
    */
   public record Row(long sessionId, long lifterId, String name, String unit, String step, @Nullable Next next, boolean begun, int done,
@@ -92,12 +100,15 @@ public class TrainingNow {
     Map<Long, List<LoggedSetRow>> logged = sets.allOf(ids).stream().collect(Collectors.groupingBy(LoggedSetRow::sessionId));
     Map<Long, List<LeftSets>> ended = left.findBySessionIdIn(ids).stream().collect(Collectors.groupingBy(LeftSets::sessionId));
     Map<Long, List<LiftNumbers>> known = numbers.findByLifterIdIn(lifterIds).stream().collect(Collectors.groupingBy(LiftNumbers::lifterId));
+    List<Long> ahead = ids.stream().filter(id -> !issued.containsKey(id)).toList();
+    Map<Long, List<Slot>> planned = slots.findBySessionIdInOrderByPositionAscIdAsc(ahead).stream()
+        .collect(Collectors.groupingBy(Slot::sessionId));
     List<Row> rows = new ArrayList<>();
     for (TrainingSession session : training) {
       Lifter lifter = byId.get(session.lifterId());
       CardDocument document = issued.get(session.id());
       List<LoggedSetRow> own = logged.getOrDefault(session.id(), List.of());
-      rows.add(document == null ? notBegun(session, lifter)
+      rows.add(document == null ? notBegun(session, lifter, planned.getOrDefault(session.id(), List.of()))
           : row(cards.card(session, lifter, document, new CardService.Read(own, ended.getOrDefault(session.id(), List.of()),
               known.getOrDefault(session.lifterId(), List.of()), List.of(), SessionNotes.Told.NOTHING))));
     }
@@ -109,12 +120,14 @@ public class TrainingNow {
     if (row.next() == null) {
       return row.begun() ? 2 : 1;
     }
-    return row.done() > 0 ? 0 : 1;
+    return 0;
   }
 
-  private static Row notBegun(TrainingSession session, Lifter lifter) {
+  private Row notBegun(TrainingSession session, Lifter lifter, List<Slot> work) {
+    String what = work.stream().map(slot -> lifts.catalogue().ofKey(slot.lift()).map(Lift::name).orElse(slot.lift())).distinct()
+        .collect(Collectors.joining(", "));
     return new Row(session.id(), lifter.id(), lifter.name(), lifter.unit().symbol(), lifter.unit().usualStep().toPlainString(), null,
-        false, 0, 0, "", "not begun");
+        false, 0, 0, what, "not begun");
   }
 
   private static Row row(CardService.Card card) {

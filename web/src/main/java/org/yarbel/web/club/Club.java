@@ -17,6 +17,9 @@ public class Club {
   @Enumerated(EnumType.STRING)
   private MassUnit unit = MassUnit.KG;
 
+  private int clipQuotaMb = 5_120;
+  private int clipDays = 365;
+
   protected Club() {}
 
   public Club(long id, String name, ZoneId zone, MassUnit unit) {
@@ -29,6 +32,16 @@ public class Club {
   /** The row of the club, which every row of it names. */
   public long id() {
     return id;
+  }
+
+  /** How much room its clips have, in MB of 2^20 bytes. */
+  public int clipQuotaMb() {
+    return clipQuotaMb;
+  }
+
+  /** For how many days its clips are kept. */
+  public int clipDays() {
+    return clipDays;
   }
 
   /** What it is called. */

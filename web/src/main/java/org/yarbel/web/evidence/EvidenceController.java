@@ -24,6 +24,16 @@ class EvidenceController {
     return "evidence/ratings";
   }
 
+  /** How a lifter came to the last sessions; a part of the Lifter page. */
+  @GetMapping("/lifters/{id}/check-ins")
+  String checkIns(@PathVariable long id, HtmxRequest htmx, HttpServletResponse response, Model model) {
+    response.addHeader(HttpHeaders.VARY, "HX-Request");
+    model.addAttribute("checkIns", evidence.checkIns(id));
+    model.addAttribute("lifterId", id);
+    model.addAttribute("lifter", evidence.lifter(id).name());
+    return htmx.isHtmxRequest() ? "evidence/checkins :: list" : "evidence/checkins";
+  }
+
   /** Bar speed of every lift that was measured: a page, and the part of the Lifter page that comes when it is opened. */
   @GetMapping("/lifters/{id}/speed")
   String speed(@PathVariable long id, HtmxRequest htmx, HttpServletResponse response, Model model) {

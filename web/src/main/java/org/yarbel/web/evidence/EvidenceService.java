@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Catalogue;
@@ -29,6 +30,7 @@ import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Speeds;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.session.CheckedInRepository;
 
 /** Reads what stands beside a lifter's ratings; a year of one lift at the most. */
 @Service
@@ -43,9 +45,11 @@ class EvidenceService {
   private final Speeds speeds;
   private final Lifts lifts;
   private final ClubClock clock;
+  private final CheckedInRepository checkIns;
 
   EvidenceService(LifterRepository lifters, LiftNumbersRepository numbers, LoggedSetRepository log, Speeds speeds, Lifts lifts,
-      ClubClock clock) {
+      ClubClock clock, CheckedInRepository checkIns) {
+    this.checkIns = checkIns;
     this.lifters = lifters;
     this.numbers = numbers;
     this.log = log;
@@ -88,6 +92,17 @@ class EvidenceService {
     List<SpeedView> views = new ArrayList<>();
     speeds.of(lifter, own).forEach((lift, table) -> views.add(view(lifter, own, lift, table)));
     return views;
+  }
+
+  /** How somebody came to a session, in words. */
+  record CheckInView(String day, String words) {}
+
+  /** The last check-ins that say anything, the newest first. */
+  @Transactional(readOnly = true)
+  List<CheckInView> checkIns(long lifterId) {
+    lifter(lifterId);
+    return checkIns.findByLifterIdOrderByDayDesc(lifterId, Limit.of(SHOWN)).stream().filter(row -> row.said().any())
+        .map(row -> new CheckInView(DAY.format(row.day()), row.said().words())).toList();
   }
 
   Lifter lifter(long id) {

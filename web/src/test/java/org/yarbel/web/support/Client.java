@@ -79,6 +79,17 @@ public final class Client {
         .POST(HttpRequest.BodyPublishers.ofString(json)).build());
   }
 
+  /** Puts bytes with the token of the page that was read last. */
+  public HttpResponse<String> put(String path, byte[] bytes) {
+    return send(request(path).header("Content-Type", "application/octet-stream").header("X-CSRF-TOKEN", token)
+        .PUT(HttpRequest.BodyPublishers.ofByteArray(bytes)).build());
+  }
+
+  /** What stands at an address, as it is. */
+  public HttpResponse<byte[]> bytes(String path, String... headers) {
+    return send(request(path, headers).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+  }
+
   /** Posts a body of any kind. */
   public HttpResponse<String> postBody(String path, String type, String body) {
     return send(request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)).build());

@@ -1,0 +1,117 @@
+package org.yarbel.web.clip;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.data.domain.Limit;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.mass.Count;
+import org.yarbel.web.club.Club;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.ClubRepository;
+import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.who.SignedIn;
+
+/** The clips that are kept: who may see them, and when they go. */
+@Service
+public class Clips {
+  /** One that was taken out can be put back for so long. */
+  static final Duration KEPT_WHEN_OUT = Duration.ofDays(7);
+  /** What goes is said so long before. */
+  static final Duration SAID_BEFORE = Duration.ofDays(14);
+  private static final Duration LEFT_AFTER = Duration.ofDays(7);
+  private static final Limit AT_ONCE = Limit.of(200);
+  private static final Logger LOG = LoggerFactory.getLogger(Clips.class);
+
+  private final ClipRepository clips;
+  private final ClipUploadRepository uploads;
+  private final ClipStore store;
+  private final TrainingSessionRepository sessions;
+  private final ClubRepository clubs;
+  private final ClubClock clock;
+  private final CurrentClub club;
+  private final TransactionTemplate transaction;
+
+  Clips(ClipRepository clips, ClipUploadRepository uploads, ClipStore store, TrainingSessionRepository sessions, ClubRepository clubs,
+      ClubClock clock, CurrentClub club, TransactionTemplate transaction) {
+    this.clips = clips;
+    this.uploads = uploads;
+    this.store = store;
+    this.sessions = sessions;
+    this.clubs = clubs;
+    this.clock = clock;
+    this.club = club;
+    this.transaction = transaction;
+  }
+
+  /** One that who asks may see; one that was taken out is not there. */
+  @Transactional(readOnly = true)
+  public Clip one(long id, SignedIn who) {
+    return clips.findById(id).filter(clip -> who.maySee(clip.lifterId()) && !clip.gone()).orElseThrow(NotFound::new);
+  }
+
+  /** Its film. */
+  Path film(Clip clip) {
+    return store.kept(club.id(), clip.sha256());
+  }
+
+  /** The clips of a session of who asks, those that can be put back with them. */
+  @Transactional(readOnly = true)
+  public List<Clip> of(long sessionId, SignedIn who) {
+    TrainingSession session = sessions.findById(sessionId).filter(s -> who.maySee(s.lifterId())).orElseThrow(NotFound::new);
+    return clips.findBySessionIdOrderById(session.id());
+  }
+
+  /** When one goes because of its age. */
+  @Transactional(readOnly = true)
+  public Instant goes(Clip clip) {
+    return clip.addedAt().plus(kept());
+  }
+
+  private Duration kept() {
+    return Duration.ofDays(clubs.findById(club.id()).map(Club::clipDays).orElse(0));
+  }
+
+  /** Takes one out, or puts it back. */
+  @Transactional
+  public Clip out(long id, SignedIn who, boolean out) {
+    Clip clip = clips.findById(id).filter(one -> who.maySee(one.lifterId())).orElseThrow(NotFound::new);
+    clip.gone(out ? clock.now() : null);
+    return clips.saveAndFlush(clip);
+  }
+
+  /** Lets those go whose time is over, of every club, and what was never sent to its end. */
+  @Scheduled(initialDelay = 10, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
+  public void letGo() {
+    clubs.findAll().forEach(one -> club.within(one.id(), () -> transaction.executeWithoutResult(status -> letGoOf(one))));
+  }
+
+  private void letGoOf(Club one) {
+    Instant now = clock.now();
+    List<Clip> old = clips.toGo(now.minus(Duration.ofDays(one.clipDays())), now.minus(KEPT_WHEN_OUT), AT_ONCE);
+    old.forEach(clip -> {
+      clips.delete(clip);
+      clips.flush();
+      if (clips.countBySha256(clip.sha256()) == 0) {
+        store.drop(one.id(), clip.sha256());
+      }
+    });
+    uploads.left(now.minus(LEFT_AFTER), AT_ONCE).forEach(upload -> {
+      store.drop(one.id(), upload.entryKey());
+      uploads.delete(upload);
+    });
+    if (!old.isEmpty()) {
+      LOG.info("{} whose time was over went", Count.of(old.size(), "clip"));
+    }
+  }
+}

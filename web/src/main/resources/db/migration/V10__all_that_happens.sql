@@ -35,6 +35,10 @@ create table set_mark (
   what        text        not null check (length(what) <= 40),
   rep         int         check (rep between 1 and 101),
   by_coach    boolean     not null,
+  -- where it was seen on a clip, and when in it
+  clip_id     bigint,
+  at_ms       int         check (at_ms between 0 and 3600000),
+  check ((clip_id is null) = (at_ms is null)),
   primary key (club_id, id),
   foreign key (club_id, set_id) references logged_set (club_id, id) on delete cascade
 );
@@ -56,7 +60,8 @@ create table checked_in (
   version     int         not null,
   primary key (club_id, id),
   foreign key (club_id, lifter_id) references lifter (club_id, id) on delete cascade,
-  unique (club_id, lifter_id, day)
+  -- checked at the end of a statement, so that all days can be moved at once
+  unique (club_id, lifter_id, day) deferrable initially immediate
 );
 
 -- what is said of a whole session: when and where it was lifted where that was not as planned, how hard and how long it was

@@ -51,8 +51,8 @@ class CardBeside {
   }
 
   private Said standing(LoggedSetRow row) {
-    return new Said(row.contexts(), row.contextWords(), row.gear(), marks.findBySetIdOrderById(row.id()).stream().map(SetMark::mark)
-        .toList(), row.speeds(), row.askedLift() == null ? null : row.lift());
+    return new Said(row.contexts(), row.contextWords(), row.gear(), marks.findBySetIdOrderById(row.id()).stream()
+        .filter(mark -> mark.clipId() == null).map(SetMark::mark).toList(), row.speeds(), row.askedLift() == null ? null : row.lift());
   }
 
   /** What the day and the place of a session make of every set of a lift. */
@@ -73,7 +73,8 @@ class CardBeside {
   void mark(LoggedSetRow row, List<Mark> wanted, boolean byCoach) {
     List<Mark> missing = new ArrayList<>(wanted);
     for (SetMark there : marks.findBySetIdOrderById(row.id())) {
-      if (!missing.remove(there.mark())) {
+      // what was seen on a clip stands there, and is taken out there
+      if (there.clipId() == null && !missing.remove(there.mark())) {
         marks.delete(there);
       }
     }

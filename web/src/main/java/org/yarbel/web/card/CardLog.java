@@ -230,6 +230,7 @@ public class CardLog {
     String asked = row.askedLift() == null ? row.lift() : row.askedLift();
     return row.contexts().equals(said.contexts()) && row.contextWords().equals(said.words()) && Objects.equals(row.speeds(), said.speeds())
         && (said.gear() == null || said.gear().equals(row.gear())) && row.lift().equals(said.did() == null ? asked : said.did())
-        && marks.stream().map(SetMark::mark).collect(Collectors.toSet()).equals(Set.copyOf(said.marks()));
+        && marks.stream().filter(mark -> mark.clipId() == null).map(SetMark::mark).collect(Collectors.toSet())
+        .equals(Set.copyOf(said.marks()));
   }
 }

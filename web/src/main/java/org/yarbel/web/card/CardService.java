@@ -178,7 +178,7 @@ public class CardService {
         beside.put(slot.ref(), IssuedLines.beside(slot, request, line, day, why.get(slot.ref())));
       }
     }
-    Map<Long, List<Mark>> seen = read.marks().stream()
+    Map<Long, List<Mark>> seen = read.marks().stream().filter(mark -> mark.clipId() == null)
         .collect(Collectors.groupingBy(SetMark::setId, Collectors.mapping(SetMark::mark, Collectors.toList())));
     Set<UUID> there = document.slots().stream().map(CardDocument.CardSlot::ref).collect(Collectors.toSet());
     List<LoggedSetRow> without = logged.stream().filter(row -> !there.contains(row.line()) && !row.extra()).toList();

@@ -98,6 +98,7 @@ class ClipController {
   @GetMapping("/sessions/{id}/clips")
   String of(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, Model model) {
     model.addAttribute("sessionId", id);
+    model.addAttribute("coach", who.coach());
     model.addAttribute("clips", clips.of(id, who).stream().map(this::view).toList());
     return htmx.isHtmxRequest() ? "clip/list :: list" : "clip/page";
   }

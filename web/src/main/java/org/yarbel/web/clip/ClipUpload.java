@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.club.ClubRow;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.who.SignedIn;
@@ -33,6 +34,18 @@ class ClipUpload extends ClubRow {
     this.accountId = who.accountId();
     this.byCoach = who.coach();
     this.begunAt = at;
+  }
+
+  /** One that nobody sends: it is all here. */
+  static ClipUpload ofHouse(TrainingSession session, UUID key, long bytes, UUID line, LoggedSet.Place place) {
+    ClipUpload whole = new ClipUpload();
+    whole.lifterId = session.lifterId();
+    whole.sessionId = session.id();
+    whole.entryKey = key;
+    whole.bytes = bytes;
+    whole.byCoach = true;
+    whole.of(line, place.part(), place.set());
+    return whole;
   }
 
   /** It is of a set. */

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -12,6 +13,7 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.mass.Count;
 import org.yarbel.web.club.Club;
 import org.yarbel.web.club.ClubClock;
@@ -70,6 +72,15 @@ public class Clips {
   public List<Clip> of(long sessionId, SignedIn who) {
     TrainingSession session = sessions.findById(sessionId).filter(s -> who.maySee(s.lifterId())).orElseThrow(NotFound::new);
     return clips.findBySessionIdOrderById(session.id());
+  }
+
+  /** Adds a film that was made here. */
+  @Transactional
+  public Clip add(TrainingSession session, UUID line, LoggedSet.Place place, byte[] film, Instant at) {
+    UUID key = UUID.randomUUID();
+    store.write(club.id(), key, 0, film);
+    ClipFormat format = ClipFormat.of(store.head(club.id(), key)).orElseThrow();
+    return clips.saveAndFlush(new Clip(ClipUpload.ofHouse(session, key, film.length, line, place), store.keep(club.id(), key), format, at));
   }
 
   /** When one goes because of its age. */

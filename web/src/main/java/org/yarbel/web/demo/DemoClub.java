@@ -33,10 +33,11 @@ class DemoClub {
   private final DemoContests contests;
   private final GroupBoards groups;
   private final Library library;
+  private final DemoSaid said;
   private final EntityManager entities;
 
   DemoClub(Places places, LifterRepository lifters, DemoPeople people, DemoTraining training, DemoContests contests,
-      GroupBoards groups, Library library, EntityManager entities) {
+      GroupBoards groups, Library library, DemoSaid said, EntityManager entities) {
     this.places = places;
     this.lifters = lifters;
     this.people = people;
@@ -44,6 +45,7 @@ class DemoClub {
     this.contests = contests;
     this.groups = groups;
     this.library = library;
+    this.said = said;
     this.entities = entities;
   }
 
@@ -60,6 +62,7 @@ class DemoClub {
     }
     Map<String, Lifter> byName = lifters.findAll().stream()
         .collect(Collectors.toMap(lifter -> lifter.name().split(" ")[0], lifter -> lifter));
+    said.say(clubId, lifters.findAll(), today);
     groups.save(null, "Evening group", Set.of(byName.get("Odile").id(), byName.get("Leopold").id(), byName.get("Emeric").id()));
     LocalDate monday = Macrocycle.monday(today);
     library.keepWeeks(byName.get("Odile"), monday, 1, "RPE week with technique on Sunday");

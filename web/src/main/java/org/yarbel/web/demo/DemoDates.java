@@ -24,6 +24,11 @@ final class DemoDates {
       "update slot set planned_on = planned_on + 7 * :weeks where club_id = :club and planned_on is not null",
       "update deload_week set monday = monday + 7 * :weeks where club_id = :club",
       "update weigh_in set day = day + 7 * :weeks where club_id = :club",
+      "update checked_in set day = day + 7 * :weeks, told_at = told_at + 7 * :weeks * interval '1 day' where club_id = :club",
+      "update session_log set lifted_on = lifted_on + 7 * :weeks where club_id = :club and lifted_on is not null",
+      "update session_word set said_at = said_at + 7 * :weeks * interval '1 day', read_at = read_at + 7 * :weeks * interval '1 day' "
+          + "where club_id = :club",
+      "update clip set added_at = added_at + 7 * :weeks * interval '1 day' where club_id = :club",
       "update complaint set since = since + 7 * :weeks, over_on = over_on + 7 * :weeks where club_id = :club",
       "update demo_week set monday = monday + 7 * :weeks where club_id = :club");
 

@@ -18,6 +18,10 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.sessionId in :ids order by l.loggedAt, l.id")
   List<LoggedSetRow> allOf(Collection<Long> ids);
 
+  /** One set of a session by its place. */
+  @Query("select l from LoggedSetRow l where l.sessionId = :sessionId and l.line = :line and l.part = :part and l.setNumber = :set")
+  Optional<LoggedSetRow> at(long sessionId, UUID line, int part, int set);
+
   Optional<LoggedSetRow> findByEntryKey(UUID entryKey);
 
   @Query("select count(l) from LoggedSetRow l where l.line = :line")

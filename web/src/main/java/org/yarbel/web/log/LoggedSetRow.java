@@ -284,6 +284,17 @@ public class LoggedSetRow extends ClubRow {
     return speedSource;
   }
 
+  /** Writes down how fast it was, as a clip or a device has told. */
+  public void measured(RepSpeeds told, SpeedSource from) {
+    this.speeds = told.millimetres().stream().mapToInt(Integer::intValue).toArray();
+    this.speedSource = from;
+  }
+
+  /** Whether one more rep was tried than was good. */
+  public boolean triedFurther() {
+    return reps == 0 || ended != null && ended.triedFurther();
+  }
+
   /** The lift its line asked for where another was done; null where it was done as asked. */
   public @Nullable String askedLift() {
     return askedLift;

@@ -20,6 +20,8 @@ public class SetMark extends ClubRow {
 
   private @Nullable Integer rep;
   private boolean byCoach;
+  private @Nullable Long clipId;
+  private @Nullable Integer atMs;
 
   protected SetMark() {}
 
@@ -31,6 +33,23 @@ public class SetMark extends ClubRow {
     this.what = mark.what();
     this.rep = mark.rep();
     this.byCoach = byCoach;
+  }
+
+  /** It was seen on a clip, so many milliseconds from its start. */
+  public SetMark seenOn(long clip, int milliseconds) {
+    this.clipId = clip;
+    this.atMs = milliseconds;
+    return this;
+  }
+
+  /** The clip it was seen on; null for one that was tapped beside the set. */
+  public @Nullable Long clipId() {
+    return clipId;
+  }
+
+  /** When in the clip, in milliseconds from its start; null without one. */
+  public @Nullable Integer atMs() {
+    return atMs;
   }
 
   /** Whose set it is on, by the row. */

@@ -10,5 +10,7 @@ public interface SetMarkRepository extends JpaRepository<SetMark, Long> {
 
   List<SetMark> findBySetIdOrderById(long setId);
 
+  List<SetMark> findByClipIdOrderByAtMs(long clipId);
+
   List<SetMark> findBySetIdInOrderById(Collection<Long> setIds);
 }

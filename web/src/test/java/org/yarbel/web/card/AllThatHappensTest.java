@@ -360,12 +360,12 @@ class AllThatHappensTest {
   /** What was measured stands beside the rating of the next card, and says what the rating does not. */
   @Test
   void barSpeedsStandOnTheNextCard(TestApp app) {
-    Training training = Training.of(app, "Idris Vane", "squat", "3x1 85%");
+    Training training = Training.of(app, "Quillon Vane", "squat", "3x1 85%");
     training.set(1, "load", "170", "reps", "1", "rpe", "8", "chips", "1", "speeds", "0.26");
     training.set(2, "load", "170", "reps", "1", "rpe", "8", "chips", "1", "speeds", "0.24");
     training.set(3, "load", "180", "reps", "1", "rpe", "9", "chips", "1", "speeds", "0.18");
     training.lifter().add(TestApp.TODAY.minusDays(1), "MAIN", "squat", "3x1 85%");
-    long other = app.session("Idris", TestApp.TODAY.minusDays(1));
+    long other = app.session("Quillon", TestApp.TODAY.minusDays(1));
     training.lifter().coach().post("/sessions/" + other + "/issue", Map.of(), HTMX);
     Training next = new Training(app, training.lifter(), other);
     assertThat(next.card()).contains("single @8 0.24–0.26 m/s · single @9 0.18 m/s");

@@ -1,0 +1,153 @@
+package org.yarbel.web.demo;
+
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.yarbel.core.log.BodyPlace;
+import org.yarbel.core.log.CheckIn;
+import org.yarbel.core.log.Mark;
+import org.yarbel.core.log.Pain;
+import org.yarbel.core.log.RepSpeeds;
+import org.yarbel.core.log.SessionEffort;
+import org.yarbel.core.log.TechniqueMark;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.track.Estimate;
+import org.yarbel.web.clip.Clips;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.LiftNumbersRepository;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.log.LoggedSetRepository;
+import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.SetMark;
+import org.yarbel.web.log.SetMarkRepository;
+import org.yarbel.web.log.SpeedSource;
+import org.yarbel.web.plan.TrainingSession;
+import org.yarbel.web.plan.TrainingSessionRepository;
+import org.yarbel.web.session.SessionNotes;
+import org.yarbel.web.who.Role;
+import org.yarbel.web.who.SignedIn;
+
+/** What the made-up lifters said of their last weeks, beside what they lifted. It never draws on the chance their loads come from. */
+@Component
+class DemoSaid {
+  private static final int WEEKS = 5;
+  private static final long SEED = 17;
+  private static final int MM_A_METRE = 1000;
+
+  private final TrainingSessionRepository sessions;
+  private final LoggedSetRepository sets;
+  private final SetMarkRepository marks;
+  private final SessionNotes notes;
+  private final Clips clips;
+  private final JdbcClient jdbc;
+  private final LiftNumbersRepository numbers;
+
+  DemoSaid(TrainingSessionRepository sessions, LoggedSetRepository sets, SetMarkRepository marks, SessionNotes notes, Clips clips,
+      JdbcClient jdbc, LiftNumbersRepository numbers) {
+    this.numbers = numbers;
+    this.sessions = sessions;
+    this.sets = sets;
+    this.marks = marks;
+    this.notes = notes;
+    this.clips = clips;
+    this.jdbc = jdbc;
+  }
+
+  /** Somebody who speaks: their account is found by what they are called. */
+  private SignedIn account(long club, String name) {
+    return jdbc.sql("select id, email, lifter_id from account where club_id = :club and name = :name").param("club", club)
+        .param("name", name).query((row, at) -> {
+          long lifter = row.getLong("lifter_id");
+          return new SignedIn(row.getLong("id"), club, row.getString("email"), name, lifter == 0 ? Role.COACH : Role.LIFTER,
+              lifter == 0 ? null : Long.valueOf(lifter), null);
+        }).single();
+  }
+
+  /** The last weeks of everybody. */
+  void say(long club, List<Lifter> lifters, LocalDate today) {
+    Optional<byte[]> film = new DemoFilm(40).made();
+    for (Lifter lifter : lifters) {
+      Random chance = new Random(SEED + lifter.name().hashCode());
+      boolean knee = lifter.note().toLowerCase(Locale.ROOT).contains("knee");
+      Map<String, Mass> heaviest = new HashMap<>();
+      for (LiftNumbers own : numbers.findByLifterIdIn(List.of(lifter.id()))) {
+        Estimate known = own.estimate(lifter.unit(), today);
+        if (known != null) {
+          heaviest.put(own.lift(), known.max());
+        }
+      }
+      for (TrainingSession session : behind(lifter, today, WEEKS)) {
+        List<LoggedSetRow> logged = sets.ofSession(session.id());
+        if (!logged.isEmpty()) {
+          notes.checkIn(session, checkIn(chance, knee));
+          notes.was(session, new SessionEffort(5 + chance.nextInt(4)), 55 + chance.nextInt(40));
+          seen(logged, heaviest, chance);
+        }
+      }
+    }
+    talk(club, lifters, today);
+    film.ifPresent(bytes -> filmed(lifters, today, bytes));
+  }
+
+  /** The sessions of the last weeks. */
+  private List<TrainingSession> behind(Lifter lifter, LocalDate today, int weeks) {
+    return sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), today.minusWeeks(weeks), today.minusDays(1));
+  }
+
+  private static CheckIn checkIn(Random chance, boolean knee) {
+    List<Pain> pains = knee ? List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 2 + chance.nextInt(3), "deep squats")) : List.of();
+    return new CheckIn(12 + chance.nextInt(6), 2 + chance.nextInt(4), 3 + chance.nextInt(3), 2 + chance.nextInt(4), pains);
+  }
+
+  /** A mark now and then, and the speed of what counts. */
+  private void seen(List<LoggedSetRow> logged, Map<String, Mass> heaviest, Random chance) {
+    for (LoggedSetRow row : logged) {
+      boolean powerlift = List.of("squat", "bench", "deadlift").contains(row.lift());
+      if (powerlift && row.reps() > 0 && chance.nextInt(12) == 0) {
+        TechniqueMark what = row.lift().equals("squat") ? TechniqueMark.KNEES_IN : TechniqueMark.OTHER;
+        marks.save(new SetMark(row, new Mark(row.lift().equals("deadlift") ? TechniqueMark.SLOW_OFF_THE_FLOOR : what,
+            1 + chance.nextInt(row.reps())), true));
+      }
+      Mass most = heaviest.get(row.lift());
+      if (powerlift && row.reps() > 0 && most != null) {
+        // slower as it gets heavier, and a little by chance
+        double speed = 1.2 - 0.95 * row.load().ratioTo(most) + 0.012 * chance.nextGaussian();
+        row.measured(new RepSpeeds(List.of((int) Math.round(MM_A_METRE * Math.min(Math.max(speed, 0.12), 1.4)))), SpeedSource.TYPED);
+        sets.save(row);
+      }
+    }
+  }
+
+  private void talk(long club, List<Lifter> lifters, LocalDate today) {
+    SignedIn coach = jdbc.sql("select name from account where club_id = :club and lifter_id is null order by id limit 1")
+        .param("club", club).query(String.class).optional().map(name -> account(club, name)).orElseThrow();
+    for (Lifter lifter : lifters.subList(0, Math.min(4, lifters.size()))) {
+      List<TrainingSession> last = behind(lifter, today, 2).stream().filter(session -> !sets.ofSession(session.id()).isEmpty()).toList();
+      if (!last.isEmpty()) {
+        TrainingSession session = last.get(last.size() - 1);
+        notes.say(session, account(club, lifter.name()), UUID.randomUUID(), "Felt heavy off the floor, but every rep was clean.", 0);
+        notes.say(session, coach, UUID.randomUUID(), "It looked clean. Same loads next time; sleep first.", Long.MAX_VALUE);
+      }
+    }
+  }
+
+  private void filmed(List<Lifter> lifters, LocalDate today, byte[] film) {
+    for (Lifter lifter : lifters.subList(0, Math.min(2, lifters.size()))) {
+      List<LoggedSetRow> last = behind(lifter, today, 2).stream().map(session -> sets.ofSession(session.id()))
+          .filter(logged -> !logged.isEmpty()).reduce((one, later) -> later).orElse(List.of());
+      if (!last.isEmpty()) {
+        LoggedSetRow row = last.get(0);
+        clips.add(sessions.findById(row.sessionId()).orElseThrow(), row.line(), row.loggedSet().place(), film,
+            today.atTime(18, 0).toInstant(ZoneOffset.UTC));
+      }
+    }
+  }
+}

@@ -1,0 +1,107 @@
+package org.yarbel.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assumptions.assumeThat;
+
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Rectangle;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.yarbel.web.support.Browser;
+import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Someone;
+import org.yarbel.web.support.TestApp;
+
+/** A film whose speed is known to the frame, measured by hand through the page that coaches measure with. */
+@ExtendWith(TestApp.class)
+class DemoFilmTest {
+  private static final String[] HTMX = {"HX-Request", "true"};
+
+  // 120 pixels of 5 mm in 40 frames of 1/30 s
+  @Test
+  void theFilmGoesUpAtTheSpeedItSays() {
+    DemoFilm film = new DemoFilm(40);
+    assertThat(film.velocity()).isCloseTo(0.6 / (40 / 30.0), within(1e-9));
+    assertThat(film.sleeve(DemoFilm.FROM)).isEqualTo(DemoFilm.LOW);
+    assertThat(film.sleeve(DemoFilm.FROM + 40)).isEqualTo(DemoFilm.HIGH);
+  }
+
+  @Test
+  void theSpeedIsReadOffThePictureWithinThreePercent(TestApp app, Browser browser) {
+    Optional<byte[]> film = new DemoFilm(40).made();
+    assumeThat(film).as("there is an ffmpeg here").isPresent();
+    Someone lifter = Someone.called(app, "Filmed Wren", Map.of("squat", "200"));
+    lifter.add(TestApp.TODAY, "MAIN", "squat", "3x5 75%");
+    long session = app.session("Filmed", TestApp.TODAY);
+    Client coach = lifter.coach();
+    coach.post("/sessions/" + session + "/issue", Map.of(), HTMX);
+    String line = app.jdbc().sql("select ref::text from slot where session_id = :s").param("s", session).query(String.class).single();
+    coach.post("/sessions/" + session + "/sets", new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", line, "part", "1", "set", "1",
+        "issue", "1", "seen", "-1", "load", "150", "reps", "5", "outcome", "done", "sure", "1")), HTMX);
+    String key = UUID.randomUUID().toString();
+    coach.post("/sessions/" + session + "/clips", Map.of("key", key, "bytes", "" + film.get().length, "slot", line, "part", "1", "set", "1"));
+    Matcher made = Pattern.compile("\"clip\":(\\d+)").matcher(coach.put("/clips/uploads/" + key + "?at=0", film.get()).body());
+    assertThat(made.find()).isTrue();
+    browser.signIn("coach").desk().open("/clips/" + made.group(1) + "/review");
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(20)).until(d -> (Boolean) browser.driver().executeScript(
+        "return document.querySelector('.stage video').readyState >= 2 && document.querySelector('.stage canvas').width === 320"));
+    browser.press(".stage");
+    frame(browser, DemoFilm.FROM);
+    choose(browser, "plate");
+    drag(browser, DemoFilm.ACROSS, DemoFilm.LOW, DemoFilm.ACROSS + DemoFilm.RADIUS, DemoFilm.LOW);
+    choose(browser, "start");
+    drag(browser, DemoFilm.ACROSS, DemoFilm.LOW, DemoFilm.ACROSS, DemoFilm.LOW);
+    frame(browser, DemoFilm.FROM + 40);
+    choose(browser, "end");
+    drag(browser, DemoFilm.ACROSS, DemoFilm.HIGH, DemoFilm.ACROSS, DemoFilm.HIGH);
+    browser.awaitText("#read", "m/s");
+    Matcher read = Pattern.compile("([0-9.]+) ± ([0-9.]+) m/s: (\\d+) mm in ([0-9.]+) s").matcher(browser.text("#read"));
+    assertThat(read.find()).as(browser.text("#read")).isTrue();
+    assertThat(Double.parseDouble(read.group(1))).isCloseTo(new DemoFilm(40).velocity(), within(0.03 * new DemoFilm(40).velocity()));
+    assertThat(Double.parseDouble(read.group(3))).isCloseTo(600, within(18.0));
+    browser.press("[data-do=add]");
+    browser.press(".measure .btn-main");
+    browser.awaitText(".measure", "Written: 0.4");
+    assertThat(app.jdbc().sql("select speed_source from logged_set where session_id = :s").param("s", session).query(String.class).list())
+        .containsExactly("CLIP");
+    assertThat(browser.axe()).isEmpty();
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  /** Frame by frame with the keys, until the one that is wanted is shown. */
+  private static void frame(Browser browser, int wanted) {
+    for (int i = 0; i < 200 && !browser.text("#time").endsWith(" frame " + wanted); i++) {
+      String before = browser.text("#time");
+      new Actions(browser.driver()).sendKeys(".").perform();
+      new WebDriverWait(browser.driver(), Duration.ofSeconds(10)).until(d -> !browser.text("#time").equals(before));
+    }
+    assertThat(browser.text("#time")).endsWith(" frame " + wanted);
+  }
+
+  private static void choose(Browser browser, String what) {
+    new Actions(browser.driver()).sendKeys(Map.of("plate", "p", "start", "a", "end", "e").get(what)).perform();
+    browser.await("[data-take=" + what + "][aria-pressed=true]");
+  }
+
+  /** From one place of the picture to another, in its own pixels; pressed and let go. */
+  private static void drag(Browser browser, int x0, int y0, int x1, int y1) {
+    WebElement canvas = browser.find(".stage canvas");
+    browser.driver().executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", canvas);
+    Rectangle box = canvas.getRect();
+    double scale = box.getWidth() / 320.0;
+    int middleX = box.getWidth() / 2;
+    int middleY = box.getHeight() / 2;
+    new Actions(browser.driver()).moveToElement(canvas, (int) Math.round(x0 * scale) - middleX, (int) Math.round(y0 * scale) - middleY)
+        .clickAndHold().moveToElement(canvas, (int) Math.round(x1 * scale) - middleX, (int) Math.round(y1 * scale) - middleY).release().perform();
+  }
+}

@@ -152,5 +152,36 @@ create table clip_upload (
   unique (club_id, entry_key)
 );
 
+-- what measures the bar of a lifter; of its token only the fingerprint is kept
+create table device (
+  id          bigint      not null,
+  club_id     bigint      not null,
+  lifter_id   bigint      not null,
+  name        text        not null check (length(name) between 1 and 60),
+  token_hash  text        not null unique,
+  made_at     timestamptz not null,
+  revoked_at  timestamptz,
+  last_at     timestamptz,
+  primary key (club_id, id),
+  foreign key (club_id, lifter_id) references lifter (club_id, id) on delete cascade
+);
+create index device_lifter on device (club_id, lifter_id);
+
+create table device_set (
+  id          bigint      not null,
+  club_id     bigint      not null,
+  lifter_id   bigint      not null,
+  device_id   bigint      not null,
+  started_at  timestamptz not null,
+  ended_at    timestamptz not null,
+  speeds      int[]       not null check (cardinality(speeds) between 1 and 100),
+  set_id      bigint,
+  received_at timestamptz not null,
+  primary key (club_id, id),
+  foreign key (club_id, device_id) references device (club_id, id) on delete cascade,
+  unique (club_id, device_id, started_at)
+);
+create index device_set_lifter on device_set (club_id, lifter_id, ended_at desc);
+
 -- from which load on a piece that is normally worn goes on, by lifts of a family
 alter table lifter add column gear_from text not null default '' check (length(gear_from) <= 2000);

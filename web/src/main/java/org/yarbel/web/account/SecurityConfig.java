@@ -53,7 +53,7 @@ class SecurityConfig {
   @Bean
   @Order(1)
   SecurityFilterChain calculator(HttpSecurity http, Address address) throws Exception {
-    return http.securityMatcher("/api/**")
+    return http.securityMatcher("/api/**", "/sensor")
         .csrf(csrf -> csrf.disable())
         .requestCache(cache -> cache.disable())
         .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -76,7 +76,8 @@ class SecurityConfig {
                 "/sessions/*/lifted", "/sessions/*/clips", "/clips/*", "/clips/*/out", "/clips/uploads/*",
                 "/sessions/*/extra", "/sessions/*/extra/*/out",
                 "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics",
-                "/lifters/*/calendar/revoke", "/workbench", "/workbench/*").authenticated()
+                "/lifters/*/calendar/revoke",
+                "/lifters/*/devices", "/lifters/*/devices/*", "/lifters/*/devices/*/revoke", "/workbench", "/workbench/*").authenticated()
             .anyRequest().hasRole(Role.COACH.name()))
         .csrf(csrf -> csrf.csrfTokenRepository(tokens(address)).csrfTokenRequestHandler(once()))
         .requestCache(cache -> cache.disable())

@@ -35,7 +35,7 @@ class CallLimit extends OncePerRequestFilter {
 
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
-    return !request.getServletPath().startsWith("/api/");
+    return !request.getServletPath().startsWith("/api/") && !request.getServletPath().equals("/sensor");
   }
 
   @Override

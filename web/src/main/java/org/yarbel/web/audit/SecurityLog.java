@@ -34,7 +34,9 @@ public class SecurityLog {
     EXPORTED,
     FEED_MADE,
     FEED_REVOKED,
-    TAKEN_IN
+    TAKEN_IN,
+    DEVICE_ADDED,
+    DEVICE_REVOKED
   }
 
   /** Writes an event of somebody who is signed in. */

@@ -26,6 +26,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.club.Turns;
+import org.yarbel.web.device.Devices;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LeftSets;
@@ -56,9 +57,12 @@ public class CardLog {
   private final Turns turns;
   private final CardBeside beside;
   private final SetMarkRepository marks;
+  private final Devices devices;
 
   CardLog(CardService cards, IssuedLines lines, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts, Issuing issuing,
-      Tracking tracking, ClubClock clock, Turns turns, CardBeside beside, SetMarkRepository marks) {
+      Tracking tracking, ClubClock clock, Turns turns, CardBeside beside, SetMarkRepository marks,
+      Devices devices) {
+    this.devices = devices;
     this.beside = beside;
     this.marks = marks;
     this.cards = cards;
@@ -129,6 +133,7 @@ public class CardLog {
     row.write(meant, asked, telling, clock.now());
     sets.saveAndFlush(row);
     beside.mark(row, said.marks(), who.coach());
+    devices.find(row);
     left.deleteAll(left.findByLineIn(List.of(slot.ref())));
     if (before == null) {
       tracking.logged(lifter, row.lift(), row.day());

@@ -61,7 +61,7 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
     if (path.equals("/api/v1/track")) {
       return OF_A_LOG;
     }
-    return path.startsWith("/api/") ? OF_A_CALL : OF_A_PAGE;
+    return path.startsWith("/api/") || path.equals("/sensor") ? OF_A_CALL : OF_A_PAGE;
   }
 
   @Override

@@ -1,5 +1,6 @@
 package org.yarbel.web.log;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -17,6 +18,11 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   /** All sets of these sessions, in the order they were logged. */
   @Query("select l from LoggedSetRow l where l.sessionId in :ids order by l.loggedAt, l.id")
   List<LoggedSetRow> allOf(Collection<Long> ids);
+
+  /** Made sets of a lifter that were written down in a stretch of time and not measured; the newest first. */
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.speeds is null and l.reps > 0 and l.sessionId is not null "
+      + "and l.loggedAt >= :from and l.loggedAt <= :until order by l.loggedAt desc")
+  List<LoggedSetRow> unmeasured(long lifterId, Instant from, Instant until, Limit limit);
 
   /** One set of a session by its place. */
   @Query("select l from LoggedSetRow l where l.sessionId = :sessionId and l.line = :line and l.part = :part and l.setNumber = :set")

@@ -18,7 +18,7 @@ class Once implements WebMvcConfigurer {
 
   @Override
   public void addInterceptors(InterceptorRegistry registry) {
-    registry.addInterceptor(once).excludePathPatterns("/api/**", "/login", "/logout", "/error");
+    registry.addInterceptor(once).excludePathPatterns("/api/**", "/sensor", "/login", "/logout", "/error");
   }
 
   @Bean(name = DispatcherServletAutoConfiguration.DEFAULT_DISPATCHER_SERVLET_BEAN_NAME)

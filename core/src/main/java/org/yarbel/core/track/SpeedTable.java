@@ -39,9 +39,11 @@ public record SpeedTable(List<Row> rows, @Nullable SpeedProfile line, @Nullable 
           speeds.stream().max(Comparator.naturalOrder()).orElseThrow(), speeds.size());
     }
 
-    /** In words: {@code 0.24–0.26 m/s}. */
+    /** In words, to the hundredth, which is as well as anybody measures: {@code 0.24–0.26 m/s}. */
     public String words() {
-      return (slowest == fastest ? RepSpeeds.metres(slowest) : RepSpeeds.metres(slowest) + "–" + RepSpeeds.metres(fastest)) + " m/s";
+      String from = RepSpeeds.metres((int) (10 * Math.rint(slowest / 10.0)));
+      String to = RepSpeeds.metres((int) (10 * Math.rint(fastest / 10.0)));
+      return (from.equals(to) ? from : from + "–" + to) + " m/s";
     }
 
     private double off(int speed) {

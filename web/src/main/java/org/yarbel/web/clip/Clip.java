@@ -6,6 +6,7 @@ import jakarta.persistence.Enumerated;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.LoggedSet;
 import org.yarbel.web.club.ClubRow;
 
 /** A clip that is kept; its film is a file under its SHA-256. */
@@ -68,6 +69,11 @@ public class Clip extends ClubRow {
   /** Which set of the part; null with {@link #line}. */
   public @Nullable Integer setNumber() {
     return setNumber;
+  }
+
+  /** Whether it is of this set of a line. */
+  public boolean isOf(UUID ofLine, LoggedSet.Place place) {
+    return ofLine.equals(line) && Integer.valueOf(place.part()).equals(part) && Integer.valueOf(place.set()).equals(setNumber);
   }
 
   /** What its file is called. */

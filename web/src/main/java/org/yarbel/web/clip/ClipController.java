@@ -4,7 +4,10 @@ import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import java.time.Duration;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.FileSystemResource;
@@ -25,7 +28,10 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.form.Shown;
+import org.yarbel.web.form.Typed;
 import org.yarbel.web.who.SignedIn;
 
 /** Clips on their way in, and on their way to a screen. */
@@ -39,15 +45,17 @@ class ClipController {
   private final ClipUploads uploads;
   private final Clips clips;
   private final ClubClock clock;
+  private final ClipReview review;
 
-  ClipController(ClipUploads uploads, Clips clips, ClubClock clock) {
+  ClipController(ClipUploads uploads, Clips clips, ClubClock clock, ClipReview review) {
+    this.review = review;
     this.uploads = uploads;
     this.clips = clips;
     this.clock = clock;
   }
 
   /** A clip as it is listed. */
-  record ClipView(long id, @Nullable String panel, String day, String size, boolean byCoach, boolean gone, @Nullable String goes) {}
+  record ClipView(long id, @Nullable String set, String day, String size, boolean byCoach, boolean gone, @Nullable String goes) {}
 
   /** Begins a clip of a session, or of one of its sets. */
   @PostMapping("/sessions/{id}/clips")
@@ -99,14 +107,43 @@ class ClipController {
   String of(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, Model model) {
     model.addAttribute("sessionId", id);
     model.addAttribute("coach", who.coach());
-    model.addAttribute("clips", clips.of(id, who).stream().map(this::view).toList());
+    List<Clip> all = clips.of(id, who);
+    Map<Long, String> words = review.words(id, all);
+    model.addAttribute("clips", all.stream().map(clip -> view(clip, words.get(clip.id()))).toList());
     return htmx.isHtmxRequest() ? "clip/list :: list" : "clip/page";
   }
 
-  private ClipView view(Clip clip) {
-    String panel = clip.line() == null ? null : clip.line() + "-" + clip.part() + "-" + clip.setNumber();
+  /** A clip that goes soon. */
+  record GoingView(long sessionId, String who, String day) {}
+
+  /** The room of the club's clips, and what goes; for coaches. */
+  @GetMapping("/clips")
+  ModelAndView room() {
+    return room(new Typed(Map.of()));
+  }
+
+  private ModelAndView room(Typed typed) {
+    Clips.Room room = clips.room();
+    Map<String, String> fields = new HashMap<>(Map.of("quota", "" + room.quotaMb(), "days", "" + room.days()));
+    fields.putAll(typed.fields());
+    ModelAndView page = new ModelAndView("clip/room");
+    page.addObject("used", String.format(Locale.ROOT, "%.1f MB", room.bytes() / (double) MIB)).addObject("quota", room.quotaMb());
+    page.addObject("form", new Shown(fields, typed.errors(), typed.asked()));
+    page.addObject("going", room.going().stream().map(one -> new GoingView(one.getClip().sessionId(), one.getName(),
+        DAY.format(one.getClip().addedAt().plus(Duration.ofDays(room.days())).atZone(ZoneOffset.UTC)))).toList());
+    page.setStatus(typed.fine() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    return page;
+  }
+
+  @PostMapping("/clips")
+  ModelAndView settle(@RequestParam Map<String, String> form) {
+    Typed typed = clips.settle(new Typed(form));
+    return typed.fine() ? new ModelAndView("redirect:/clips") : room(typed);
+  }
+
+  private ClipView view(Clip clip, @Nullable String set) {
     boolean soon = clips.goes(clip).isBefore(clock.now().plus(Clips.SAID_BEFORE));
-    return new ClipView(clip.id(), panel, DAY.format(clip.addedAt().atZone(ZoneOffset.UTC)), String.format(Locale.ROOT, "%.1f MB",
+    return new ClipView(clip.id(), set, DAY.format(clip.addedAt().atZone(ZoneOffset.UTC)), String.format(Locale.ROOT, "%.1f MB",
         clip.bytes() / (double) MIB), clip.byCoach(), clip.gone(), soon ? DAY.format(clips.goes(clip).atZone(ZoneOffset.UTC)) : null);
   }
 

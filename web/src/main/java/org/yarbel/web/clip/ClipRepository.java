@@ -15,10 +15,9 @@ public interface ClipRepository extends JpaRepository<Clip, Long> {
 
   Optional<Clip> findByEntryKey(UUID entryKey);
 
-  /** The sessions of these that have clips, with how many. */
-  @Query("select c.sessionId as sessionId, count(c) as clips from Clip c where c.sessionId in :ids and c.goneAt is null "
-      + "group by c.sessionId")
-  List<Count> counts(Collection<Long> ids);
+  /** Those of these sessions that are there. */
+  @Query("select c from Clip c where c.sessionId in :ids and c.goneAt is null order by c.id")
+  List<Clip> there(Collection<Long> ids);
 
   /** What all of them take; one that was taken out takes it until it is gone for good. */
   @Query("select coalesce(sum(c.bytes), 0) from Clip c")
@@ -28,16 +27,21 @@ public interface ClipRepository extends JpaRepository<Clip, Long> {
   @Query("select c from Clip c where c.addedAt < :added or c.goneAt < :out order by c.id")
   List<Clip> toGo(Instant added, Instant out, Limit limit);
 
-  /** Those of a lifter that go before a day because of their age, the oldest first. */
-  @Query("select c from Clip c where c.lifterId = :lifterId and c.goneAt is null and c.addedAt < :added order by c.addedAt")
-  List<Clip> going(long lifterId, Instant added, Limit limit);
+  /** Those that were added before a time and go because of their age, the oldest first. */
+  @Query("select c as clip, l.name as name from Clip c join Lifter l on l.id = c.lifterId where c.goneAt is null and c.addedAt < :added "
+      + "order by c.addedAt, c.id")
+  List<Going> going(Instant added, Limit limit);
+
+  /** How many were added before a time. */
+  @Query("select count(c) from Clip c where c.goneAt is null and c.addedAt < :added")
+  long older(Instant added);
+
+  /** A clip that goes, and whose it is. */
+  interface Going {
+    Clip getClip();
+
+    String getName();
+  }
 
   long countBySha256(String sha256);
-
-  /** A session and how many clips it has. */
-  interface Count {
-    long getSessionId();
-
-    long getClips();
-  }
 }

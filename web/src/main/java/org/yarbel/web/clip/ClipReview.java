@@ -1,8 +1,10 @@
 package org.yarbel.web.clip;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -70,6 +72,18 @@ class ClipReview {
     return new Reviewed(id, clip.sessionId(), set.map(row -> name(row) + " " + row.words()).orElse(null), seen,
         lift.map(MarkList::of).orElse(MarkList.ASSISTANCE).marks(), others, beside, set.map(LoggedSetRow::speeds).map(RepSpeeds::words)
             .orElse(null));
+  }
+
+  /** What each of these clips of a session is of, by its id; none for those of no logged set. */
+  @Transactional(readOnly = true)
+  Map<Long, String> words(long sessionId, List<Clip> all) {
+    Map<Long, String> words = new HashMap<>();
+    List<LoggedSetRow> logged = all.isEmpty() ? List.of() : sets.ofSession(sessionId);
+    for (Clip clip : all) {
+      logged.stream().filter(row -> clip.isOf(row.line(), row.loggedSet().place())).findFirst()
+          .ifPresent(row -> words.put(clip.id(), name(row) + " " + row.words()));
+    }
+    return words;
   }
 
   private String name(LoggedSetRow row) {

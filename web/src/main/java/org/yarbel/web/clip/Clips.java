@@ -19,6 +19,7 @@ import org.yarbel.web.club.Club;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.ClubRepository;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.form.Typed;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.problem.NotFound;
@@ -32,6 +33,9 @@ public class Clips {
   /** What goes is said so long before. */
   static final Duration SAID_BEFORE = Duration.ofDays(14);
   private static final Duration LEFT_AFTER = Duration.ofDays(7);
+  private static final int MOST_QUOTA_MB = 999_999;
+  private static final int LEAST_DAYS = 7;
+  private static final int MOST_DAYS = 3_650;
   private static final Limit AT_ONCE = Limit.of(200);
   private static final Logger LOG = LoggerFactory.getLogger(Clips.class);
 
@@ -91,6 +95,42 @@ public class Clips {
 
   private Duration kept() {
     return Duration.ofDays(clubs.findById(club.id()).map(Club::clipDays).orElse(0));
+  }
+
+  /**
+   * What the clips of the club come to.
+   *
+   * @param going those that go within two weeks because of their age, the first of many
+   */
+  record Room(long bytes, int quotaMb, int days, List<ClipRepository.Going> going) {}
+
+  @Transactional(readOnly = true)
+  Room room() {
+    Club own = clubs.findById(club.id()).orElseThrow(NotFound::new);
+    Instant soon = clock.now().minus(Duration.ofDays(own.clipDays())).plus(SAID_BEFORE);
+    return new Room(clips.room() + uploads.room(), own.clipQuotaMb(), own.clipDays(), clips.going(soon, AT_ONCE));
+  }
+
+  /** Gives clips room and days; asks once before fewer days let some go. */
+  @Transactional
+  Typed settle(Typed typed) {
+    Integer quota = typed.whole("quota", "The room in MB", 0, MOST_QUOTA_MB);
+    Integer days = typed.whole("days", "The days", LEAST_DAYS, MOST_DAYS);
+    if (typed.empty("quota") || typed.empty("days")) {
+      typed.wrong(typed.empty("quota") ? "quota" : "days", "Write a number.");
+    }
+    Club own = clubs.findById(club.id()).orElseThrow(NotFound::new);
+    if (typed.fine() && days != null && days < own.clipDays()) {
+      long old = clips.older(clock.now().minus(Duration.ofDays(days)));
+      if (old > 0) {
+        typed.doubt("days", Count.of(old, "clip") + (old == 1 ? " is" : " are") + " older than that and would go for good within hours.");
+      }
+    }
+    if (typed.fine() && quota != null && days != null) {
+      own.clips(quota, days);
+      clubs.save(own);
+    }
+    return typed;
   }
 
   /** Takes one out, or puts it back. */

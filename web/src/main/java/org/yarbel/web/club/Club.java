@@ -44,6 +44,12 @@ public class Club {
     return clipDays;
   }
 
+  /** Gives clips so much room, for so many days. */
+  public void clips(int quotaMb, int days) {
+    this.clipQuotaMb = quotaMb;
+    this.clipDays = days;
+  }
+
   /** What it is called. */
   public String name() {
     return name;

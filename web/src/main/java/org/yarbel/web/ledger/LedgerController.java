@@ -63,8 +63,9 @@ class LedgerController {
    * One set: what was done against what was asked.
    *
    * @param said what was said of it beside its figures, each thing by itself
+   * @param clips the addresses of its clips
    */
-  record LedgerSet(String done, String asked, boolean missed, boolean flagged, boolean off, List<String> said) {}
+  record LedgerSet(String done, String asked, boolean missed, boolean flagged, boolean off, List<String> said, List<String> clips) {}
 
   /** A lift to choose. */
   record LedgerLift(String key, String name, boolean open) {}
@@ -137,7 +138,7 @@ class LedgerController {
     model.addAttribute("filters", LedgerFilter.all());
     model.addAttribute("chart", LedgerChart.of(ledger.points(lifter, open.key(), stretch), ledger.blocks(lifter, stretch), unit, WIDTH,
         HEIGHT));
-    model.addAttribute("days", days(page, unit, catalogue));
+    model.addAttribute("days", days(page, unit, catalogue, who.coach()));
     model.addAttribute("best", before != null ? List.of()
         : ledger.best(lifter, open.key()).stream().map(best -> best(best, unit)).toList());
     model.addAttribute("older", page.more() ? page.rows().get(page.rows().size() - 1).day().toString() : null);
@@ -153,23 +154,28 @@ class LedgerController {
         .map(estimate -> estimate.text(unit) + " " + unit).orElse(null);
   }
 
-  private static List<LedgerDay> days(LedgerService.Page page, MassUnit unit, Catalogue lifts) {
+  private static List<LedgerDay> days(LedgerService.Page page, MassUnit unit, Catalogue lifts, boolean coach) {
     Map<LocalDate, List<LedgerSet>> byDay = new LinkedHashMap<>();
     for (LoggedSetRow row : page.rows()) {
       List<SetMark> marks = page.marks().getOrDefault(row.id(), List.of());
-      byDay.computeIfAbsent(row.day(), day -> new ArrayList<>()).add(0, set(row, marks, unit, lifts));
+      byDay.computeIfAbsent(row.day(), day -> new ArrayList<>()).add(0, set(row, marks, films(page, row, coach), unit, lifts));
     }
     List<LedgerDay> days = new ArrayList<>();
     byDay.forEach((day, sets) -> days.add(new LedgerDay(DAY.format(day), sets)));
     return days;
   }
 
-  private static LedgerSet set(LoggedSetRow row, List<SetMark> marks, MassUnit unit, Catalogue lifts) {
+  private static List<String> films(LedgerService.Page page, LoggedSetRow row, boolean coach) {
+    return page.clips().getOrDefault(row.id(), List.of()).stream()
+        .map(clip -> coach ? "/clips/" + clip.id() + "/review" : "/sessions/" + clip.sessionId() + "/clips").toList();
+  }
+
+  private static LedgerSet set(LoggedSetRow row, List<SetMark> marks, List<String> clips, MassUnit unit, Catalogue lifts) {
     String load = row.load().shownIn(unit).number();
     String done = (row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps()
         : ", " + row.measured()) + row.rating()) + row.ending();
     String plan = row.told() ? "told" : row.askedWords(unit, lifts.ofKey(row.askedLift() == null ? "" : row.askedLift()));
-    return new LedgerSet(done, plan, row.reps() == 0, row.flagged(), row.told() || row.offPlan(), said(row, marks));
+    return new LedgerSet(done, plan, row.reps() == 0, row.flagged(), row.told() || row.offPlan(), said(row, marks), clips);
   }
 
   private static List<String> said(LoggedSetRow row, List<SetMark> marks) {

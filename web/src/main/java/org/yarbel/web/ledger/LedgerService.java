@@ -8,6 +8,8 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.plan.cycle.Macrocycle;
+import org.yarbel.web.clip.Clip;
+import org.yarbel.web.clip.ClipRepository;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.lifter.Lifter;
@@ -33,9 +35,11 @@ class LedgerService {
   private final LongPlanRepository plans;
   private final CoreJson json;
   private final CurrentClub club;
+  private final ClipRepository films;
 
   LedgerService(LoggedSetRepository log, SetMarkRepository marks, TrackedPointRepository points, LongPlanRepository plans, CoreJson json,
-      CurrentClub club) {
+      CurrentClub club, ClipRepository films) {
+    this.films = films;
     this.log = log;
     this.marks = marks;
     this.points = points;
@@ -47,9 +51,10 @@ class LedgerService {
   /**
    * A page of sets.
    *
+   * @param clips of each set, by its row
    * @param more whether older ones follow
    */
-  record Page(List<LoggedSetRow> rows, Map<Long, List<SetMark>> marks, boolean more) {}
+  record Page(List<LoggedSetRow> rows, Map<Long, List<SetMark>> marks, Map<Long, List<Clip>> clips, boolean more) {}
 
   /** A block of the long plan, for the picture. */
   record LedgerBlock(LocalDate from, LocalDate until, String name) {}
@@ -63,7 +68,18 @@ class LedgerService {
       marks.findBySetIdInOrderById(rows.stream().map(LoggedSetRow::id).toList())
           .forEach(mark -> seen.computeIfAbsent(mark.setId(), id -> new ArrayList<>()).add(mark));
     }
-    return new Page(rows, seen, page.size() == PAGE);
+    return new Page(rows, seen, clips(rows), page.size() == PAGE);
+  }
+
+  private Map<Long, List<Clip>> clips(List<LoggedSetRow> rows) {
+    Map<Long, List<Clip>> of = new HashMap<>();
+    List<Long> sessions = rows.stream().filter(row -> !row.told()).map(LoggedSetRow::sessionId).distinct().toList();
+    List<Clip> all = sessions.isEmpty() ? List.of() : films.there(sessions);
+    for (Clip clip : all) {
+      rows.stream().filter(row -> row.sessionId() == clip.sessionId() && clip.isOf(row.line(), row.loggedSet().place())).findFirst()
+          .ifPresent(row -> of.computeIfAbsent(row.id(), id -> new ArrayList<>()).add(clip));
+    }
+    return of;
   }
 
   // The last day of a full page may be cut: it is left to the next page, which shows it whole.

@@ -151,6 +151,27 @@ class ClipTest {
   }
 
   @Test
+  void aCoachGivesRoomAndDaysAndIsToldWhatGoes(TestApp app) {
+    Filming filming = Filming.of(app, "Clip Eight");
+    filming.begin(100);
+    filming.piece(0, film("isom", 100));
+    app.jdbc().sql("update clip set added_at = added_at - interval '60 days' where id = :id").param("id", filming.clip()).update();
+    assertThat(filming.coach().post("/clips", Map.of("quota", "x", "days", "3")).body()).contains("The room in MB must be a whole number",
+        "The days must be a whole number from 7 to 3650 but was 3.");
+    String asked = filming.coach().post("/clips", Map.of("quota", "5120", "days", "30")).body();
+    assertThat(asked).containsPattern("[0-9]+ clips? (is|are) older than that and would go for good").contains("name=\"sure.days\"");
+    try {
+      filming.coach().post("/clips", Map.of("quota", "5120", "days", "65"));
+      assertThat(filming.coach().get("/clips").body()).contains("Clip Eight", "goes on ", "value=\"65\"");
+      filming.coach().post("/clips", Map.of("quota", "5120", "days", "30", "sure.days", "30"));
+      assertThat(filming.coach().get("/clips").body()).contains("value=\"30\"");
+      assertThat(Client.of(app, "maren").get("/clips").statusCode()).isEqualTo(403);
+    } finally {
+      app.jdbc().sql("update club set clip_days = 365").update();
+    }
+  }
+
+  @Test
   void anothersClipIsNotThere(TestApp app) {
     Filming filming = Filming.of(app, "Clip Six");
     Client maren = Client.of(app, "maren");

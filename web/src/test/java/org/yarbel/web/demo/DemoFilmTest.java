@@ -76,6 +76,13 @@ class DemoFilmTest {
         .containsExactly("CLIP");
     assertThat(browser.axe()).isEmpty();
     assertThat(browser.complaints()).isEmpty();
+    assertThat(coach.get("/sessions/" + session + "/clips").body()).contains("Squat 150 kg × 5");
+    assertThat(coach.get(lifter.at("/ledger?lift=squat")).body()).as("the Ledger leads to it").contains("/clips/" + made.group(1) + "/review");
+    coach.post("/clips/" + made.group(1) + "/marks", Map.of("mark", "KNEES_IN", "rep", "3", "at", "1.2"));
+    assertThat(coach.get("/clips/" + made.group(1) + "/review").body()).contains("knees in, rep 3", "1.20 s");
+    assertThat(coach.post("/clips/" + made.group(1) + "/marks", Map.of("mark", "DEPTH", "rep", "9", "at", "1.2")).body())
+        .contains("is on rep 9, but 5 were tried.");
+    assertThat(Client.of(app, "maren").get("/clips/" + made.group(1) + "/review").statusCode()).isEqualTo(403);
   }
 
   /** Frame by frame with the keys, until the one that is wanted is shown. */

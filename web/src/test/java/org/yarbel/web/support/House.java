@@ -1,6 +1,7 @@
 package org.yarbel.web.support;
 
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -110,6 +111,11 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
       write(coach, "/sessions/" + session + "/words", Map.of("words", "Stay with it.", "key", UUID.randomUUID().toString()));
       write(coach, "/sessions/" + session + "/lifted", Map.of("at", "Loft"));
       write(coach, "/sessions/" + session + "/extra", Map.of("lift", "row", "load", "60", "reps", "10", "key", UUID.randomUUID().toString()));
+      UUID film = UUID.randomUUID();
+      write(coach, "/sessions/" + session + "/clips", Map.of("key", film.toString(), "bytes", "16"));
+      coach.put("/clips/uploads/" + film + "?at=0", "\0\0\0\20ftypisom\0\0\2\0".getBytes(StandardCharsets.ISO_8859_1));
+      write(coach, "/sessions/" + session + "/clips", Map.of("key", UUID.randomUUID().toString(), "bytes", "16"));
+      write(coach, at + "/devices", Map.of("name", "sensor"));
       write(coach, "/slots/" + second(lifter, TestApp.TODAY.plusDays(2)) + "/join", Map.of());
     }
     write(coach, "/groups", Map.of("name", "Both", "member", Long.toString(lifters.get(0))));
@@ -130,7 +136,8 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   /** A table in which nothing stands tells nothing when it stays as it was. */
   private void assertFurnished() {
     for (String table : List.of("lifter", "training_session", "slot", "logged_set", "card_issue", "lifter_group", "contest",
-        "template", "progression", "silence", "complaint", "weigh_in", "calendar_feed", "club_lift", "change", "checked_in", "session_word", "session_log", "set_mark")) {
+        "template", "progression", "silence", "complaint", "weigh_in", "calendar_feed", "club_lift", "change", "checked_in", "session_word", "session_log", "set_mark", "clip",
+        "clip_upload", "device")) {
       if (ids(table).isEmpty()) {
         throw new IllegalStateException("Nothing stands in " + table);
       }

@@ -1,5 +1,7 @@
 package org.yarbel.core.effort;
 
+import java.util.List;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Decimal;
 import org.yarbel.core.mass.Refused;
@@ -39,6 +41,11 @@ public record Rpe(int halves) implements Comparable<Rpe> {
   /** The rating of so many halves, or null for none; for what is stored. */
   public static @Nullable Rpe ofNullableHalves(@Nullable Integer halves) {
     return halves == null ? null : new Rpe(halves);
+  }
+
+  /** Every rating there is, the lowest first. */
+  public static List<Rpe> scale() {
+    return IntStream.rangeClosed(MIN.halves, MAX.halves).mapToObj(Rpe::new).toList();
   }
 
   /** The rating, 6 to 10 in halves. */

@@ -35,6 +35,11 @@ public record SessionEffort(int rating) {
     };
   }
 
+  /** The rating with its word: {@code 7 of 10, very hard}. */
+  public String words() {
+    return rating + " of " + MOST + (word().isEmpty() ? "" : ", " + word());
+  }
+
   /** The load of a session: rating × minutes (Foster 1998, Med Sci Sports Exerc 30(7); from memory). */
   public int load(int minutes) {
     return rating * minutes;

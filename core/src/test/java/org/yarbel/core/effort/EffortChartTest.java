@@ -19,6 +19,12 @@ class EffortChartTest {
   }
 
   @Test
+  void aRatingIsOneOfNine() {
+    assertThat(Rpe.scale()).as("Zourdos et al. 2016: 6 to 10 in halves; from memory").extracting(Rpe::toString)
+        .containsExactly("6", "6.5", "7", "7.5", "8", "8.5", "9", "9.5", "10");
+  }
+
+  @Test
   void knowsNothingBeyondFifteenRepsToFailure() {
     assertThat(EffortChart.HOUSE.fraction(12, 7)).isPresent();
     assertThat(EffortChart.HOUSE.fraction(12, 6.5)).isEmpty();

@@ -3,7 +3,7 @@ package org.yarbel.web.card;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,21 +31,20 @@ import org.yarbel.web.session.SessionWord;
  * @param asks whether the check-in stands open: nobody was asked, and nothing is lifted yet
  * @param before the newest word of a coach since the session before; null without one
  * @param words between lifter and coach about this session
- * @param effort how hard it was, in words; null where nobody said
- * @param minutes how long it took; null where nobody said
+ * @param effort how hard it was and for how long, in words; empty where nobody said how hard
  * @param elsewhen when and where it was lifted, where not as planned; empty where as planned
  * @param extras what was done beside what was asked
  * @param forms by name, as they stand: with what was typed, or with what is known
  * @param begun whether anything is logged
  */
-record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView before, List<WordView> words, @Nullable String effort,
-    @Nullable Integer minutes, String elsewhen, List<ExtraView> extras, Map<String, Shown> forms, boolean begun) {
+record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView before, List<WordView> words, String effort,
+    String elsewhen, List<ExtraView> extras, Map<String, Shown> forms, boolean begun) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   /** A word as it is read. */
   record WordView(long id, String author, boolean byCoach, String day, String words, boolean read) {
-    static WordView of(SessionWord word) {
-      return new WordView(word.id(), word.author(), word.byCoach(), DAY.format(word.saidAt().atZone(ZoneOffset.UTC)), word.words(),
+    static WordView of(SessionWord word, ZoneId zone) {
+      return new WordView(word.id(), word.author(), word.byCoach(), DAY.format(word.saidAt().atZone(zone)), word.words(),
           word.read());
     }
   }
@@ -60,11 +59,19 @@ record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView bef
     boolean begun = !card.logged().isEmpty();
     Map<String, Shown> forms = new LinkedHashMap<>(known(card, said, log));
     forms.putAll(wanted.forms());
-    SessionEffort effort = log == null ? null : log.effort();
     return new CardAround(said == null || !said.any() ? null : said.words(), said == null && !begun && !card.ahead(),
-        told.before() == null ? null : WordView.of(told.before()), told.words().stream().map(WordView::of).toList(),
-        effort == null ? null : effort.rating() + " of " + SessionEffort.MOST + (effort.word().isEmpty() ? "" : ", " + effort.word()),
-        log == null ? null : log.minutes(), elsewhen(log), extras(card), forms, begun);
+        told.before() == null ? null : WordView.of(told.before(), card.zone()),
+        told.words().stream().map(word -> WordView.of(word, card.zone())).toList(),
+        effort(log), elsewhen(log), extras(card), forms, begun);
+  }
+
+  private static String effort(@Nullable SessionLog log) {
+    SessionEffort effort = log == null ? null : log.effort();
+    if (log == null || effort == null) {
+      return "";
+    }
+    Integer minutes = log.minutes();
+    return minutes == null ? effort.words() : effort.words() + " · " + minutes + " min · session load " + effort.load(minutes);
   }
 
   private static String elsewhen(@Nullable SessionLog log) {

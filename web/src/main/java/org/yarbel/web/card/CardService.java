@@ -1,6 +1,7 @@
 package org.yarbel.web.card;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -78,10 +79,11 @@ public class CardService {
    * @param told what is said of the session
    * @param lifts the lifts of the club
    * @param ahead whether its day is to come
+   * @param zone in which the club reads its clock
    */
   record Card(TrainingSession session, Lifter lifter, CardDocument document, List<LoggedSetRow> logged,
       Map<UUID, ResolvedLine> lines, Map<UUID, IssuedLines.Beside> beside, List<String> gone,
-      Map<Long, List<Mark>> marks, SessionNotes.Told told, Catalogue lifts, boolean ahead) {
+      Map<Long, List<Mark>> marks, SessionNotes.Told told, Catalogue lifts, boolean ahead, ZoneId zone) {
     boolean issued() {
       return document.number() > 0;
     }
@@ -186,6 +188,6 @@ public class CardService {
     List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words())
         .toList();
     return new Card(session, lifter, document, logged, resolved, beside, gone, seen, read.told(), names,
-        session.day().isAfter(clock.today()));
+        session.day().isAfter(clock.today()), clock.zone());
   }
 }

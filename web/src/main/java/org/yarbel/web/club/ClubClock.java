@@ -4,7 +4,9 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
 import org.springframework.stereotype.Component;
 import org.yarbel.web.YarbelProperties;
 
@@ -33,8 +35,16 @@ public class ClubClock {
 
   /** Today in the zone of the club in force. */
   public LocalDate today() {
-    return cache.of(ClubCache.What.ITSELF, () -> clubs.findById(currentClub.id()))
-        .map(club -> LocalDate.ofInstant(now(), club.zone()))
-        .orElseGet(() -> LocalDate.ofInstant(now(), ZoneOffset.UTC));
+    return local(now()).toLocalDate();
+  }
+
+  /** A moment as the clock on the wall of the club in force shows it. */
+  public ZonedDateTime local(Instant moment) {
+    return moment.atZone(zone());
+  }
+
+  /** The zone of the club in force. */
+  public ZoneId zone() {
+    return cache.of(ClubCache.What.ITSELF, () -> clubs.findById(currentClub.id())).map(Club::zone).orElse(ZoneOffset.UTC);
   }
 }

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.runway.Waiting;
 import org.yarbel.web.session.SessionNotes;
@@ -22,9 +23,11 @@ class FloorController {
   private final MyTraining training;
   private final Waiting waiting;
   private final SessionNotes notes;
+  private final ClubClock clock;
 
-  FloorController(FloorService floor, MyTraining training, Waiting waiting, SessionNotes notes) {
+  FloorController(FloorService floor, MyTraining training, Waiting waiting, SessionNotes notes, ClubClock clock) {
     this.notes = notes;
+    this.clock = clock;
     this.waiting = waiting;
     this.floor = floor;
     this.training = training;
@@ -40,8 +43,8 @@ class FloorController {
     model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find, all));
     if (!htmx.isHtmxRequest() && find.isBlank()) {
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
-      model.addAttribute("unread", notes.unreadByCoaches().stream().map(one -> FloorView.NewWord.of(one.getWord(), one.getName()))
-          .toList());
+      model.addAttribute("unread", notes.unreadByCoaches().stream()
+          .map(one -> FloorView.NewWord.of(one.getWord(), one.getName(), clock.zone())).toList());
     }
     return htmx.isHtmxRequest() ? "floor/lists :: lists" : "floor/page";
   }
@@ -53,7 +56,8 @@ class FloorController {
       throw new NotFound();
     }
     model.addAttribute("mine", training.of(lifterId));
-    model.addAttribute("unread", notes.unreadBy(lifterId).stream().map(one -> FloorView.NewWord.of(one, one.author())).toList());
+    model.addAttribute("unread", notes.unreadBy(lifterId).stream()
+        .map(one -> FloorView.NewWord.of(one, one.author(), clock.zone())).toList());
     model.addAttribute("lifterId", lifterId);
     return "floor/me";
   }

@@ -1,6 +1,6 @@
 package org.yarbel.web.floor;
 
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -22,9 +22,9 @@ record FloorView(String day, String find, List<TodayView> today, List<OtherView>
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final int LONGEST = 140;
 
-    static NewWord of(SessionWord word, String who) {
+    static NewWord of(SessionWord word, String who, ZoneId zone) {
       String text = word.words().replaceAll("\\s+", " ");
-      return new NewWord(word.sessionId(), who, DAY.format(word.saidAt().atZone(ZoneOffset.UTC)),
+      return new NewWord(word.sessionId(), who, DAY.format(word.saidAt().atZone(zone)),
           text.length() > LONGEST ? text.substring(0, LONGEST) + "…" : text);
     }
   }

@@ -28,10 +28,7 @@ final class EntryReader {
   private static List<How> how() {
     List<How> all = new ArrayList<>(List.of(new How("tested", "tested max"), new How(FAILURE, "to failure"),
         new How(EASIER, "easier than " + Rpe.MIN)));
-    for (int halves = Rpe.MIN.halves(); halves <= Rpe.MAX.halves(); halves++) {
-      Rpe rpe = new Rpe(halves);
-      all.add(new How(rpe.toString(), "@" + rpe));
-    }
+    Rpe.scale().forEach(rpe -> all.add(new How(rpe.toString(), "@" + rpe)));
     return List.copyOf(all);
   }
 

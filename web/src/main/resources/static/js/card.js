@@ -4,12 +4,6 @@ const root = () => document.getElementById("card");
 const outbox = window.yarbelOutbox;
 const here = () => "/sessions/" + root().dataset.session + "/";
 
-// An address without TLS has no randomUUID.
-function newKey() {
-  const hex = [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
-}
-
 function start() {
   document.addEventListener("keydown", onKey);
   document.addEventListener("click", onClick);
@@ -365,7 +359,7 @@ function waitsAround(entry) {
   if (form && (entry.form === "say" || entry.form === "extra")) {
     form.reset();
     form.querySelectorAll('input:not([type="hidden"]), textarea').forEach((field) => (field.value = ""));
-    form.querySelector('[name="key"]').value = newKey();
+    form.querySelector('[name="key"]').value = outbox.newKey();
   }
   if (entry.form === "check-in") {
     const details = form.closest("details");

@@ -6,11 +6,6 @@ const account = document.getElementById("outbox")?.dataset.account ?? "";
 const PIECE = 1 << 20;
 const PAUSES = [3, 6, 12, 30, 60];
 
-function newKey() {
-  const hex = [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
-}
-
 // ---- what is kept on this device
 
 let opened = null;
@@ -48,7 +43,7 @@ document.addEventListener("change", async (event) => {
   const { session, slot, part, set, words } = input.dataset;
   input.value = "";
   try {
-    await keep({ key: newKey(), account, session, slot, part, set, words, file, size: file.size, sent: 0, why: "" });
+    await keep({ key: window.yarbelOutbox.newKey(), account, session, slot, part, set, words, file, size: file.size, sent: 0, why: "" });
   } catch {
     say("This phone has no room to keep the clip. Send it when there is signal, or film a shorter one.");
     return;

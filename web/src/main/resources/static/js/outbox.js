@@ -309,7 +309,14 @@ window.addEventListener("online", () => { pause = 0; send(); });
 document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && send());
 window.addEventListener("storage", (event) => (event.key === WAITING || event.key === REFUSED) && show());
 
+// An address without TLS has no randomUUID.
+function newKey() {
+  const hex = [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
+}
+
 window.yarbelOutbox = {
+  newKey,
   take,
   send,
   waiting: () => mine(WAITING),

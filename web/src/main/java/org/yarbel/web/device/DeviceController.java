@@ -1,12 +1,7 @@
 package org.yarbel.web.device;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
-import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
-import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -36,9 +31,6 @@ import org.yarbel.web.who.SignedIn;
 @Controller
 class DeviceController {
   private static final DateTimeFormatter AT = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
-  private static final BigDecimal SLOWER = new BigDecimal("0.96");
-  private static final BigDecimal HIGH = new BigDecimal("0.6");
-  private static final int PLACES = 3;
 
   private final Devices devices;
   private final ClubClock clock;
@@ -88,8 +80,8 @@ class DeviceController {
     page.addObject("lifterId", id).addObject("lifter", lifter.name()).addObject("form", Shown.of(typed));
     page.addObject("token", token);
     page.addObject("devices", devices.of(id).stream().map(device -> new DeviceView(device.id(), device.name(), device.lastAt() == null
-        ? "nothing sent yet" : "sent last " + AT.format(device.lastAt().atZone(ZoneOffset.UTC)), device.revoked())).toList());
-    page.addObject("told", devices.told(id).stream().map(set -> new ToldView(AT.format(set.startedAt().atZone(ZoneOffset.UTC)),
+        ? "nothing sent yet" : "sent last " + AT.format(clock.local(device.lastAt())), device.revoked())).toList());
+    page.addObject("told", devices.told(id).stream().map(set -> new ToldView(AT.format(clock.local(set.startedAt())),
         set.speeds().words(), set.found())).toList());
     page.setStatus(typed.fine() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
     return page;
@@ -129,11 +121,7 @@ class DeviceController {
     }
     if (typed.fine() && reps != null && first != null) {
       try {
-        List<SensorReps.Rep> played = played(reps, BigDecimal.valueOf(first));
-        BigDecimal end = played.get(played.size() - 1).seconds();
-        SensorReps.Sent sent = new SensorReps.Sent(typed.text("token"), clock.now().minusMillis(end == null ? 0 : end.movePointRight(PLACES)
-            .longValue()).truncatedTo(ChronoUnit.MILLIS).toString(), played);
-        if (devices.take(sent).isEmpty()) {
+        if (devices.take(MadeUpDevice.set(typed.text("token"), reps, BigDecimal.valueOf(first), clock.now())).isEmpty()) {
           typed.wrong("token", "No device has this token, or it was revoked.");
         }
       } catch (Refused refused) {
@@ -141,17 +129,5 @@ class DeviceController {
       }
     }
     return typed.fine() ? new ModelAndView("redirect:/lifters/" + id + "/devices") : shown(id, who, typed, null);
-  }
-
-  private static List<SensorReps.Rep> played(int reps, BigDecimal first) {
-    List<SensorReps.Rep> played = new ArrayList<>();
-    BigDecimal speed = first;
-    BigDecimal seconds = BigDecimal.ZERO;
-    for (int i = 0; i < reps; i++) {
-      seconds = seconds.add(BigDecimal.ONE).add(HIGH.divide(speed, PLACES, RoundingMode.HALF_UP));
-      played.add(new SensorReps.Rep(seconds, HIGH, speed));
-      speed = speed.multiply(SLOWER).setScale(PLACES, RoundingMode.HALF_UP);
-    }
-    return played;
   }
 }

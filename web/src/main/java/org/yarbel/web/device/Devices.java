@@ -131,7 +131,7 @@ public class Devices {
   @Transactional
   public void find(LoggedSetRow row) {
     Instant now = clock.now();
-    if (row.speeds() == null && row.reps() > 0) {
+    if (row.state().speeds() == null && row.reps() > 0) {
       told.waiting(row.lifterId(), now.minus(SOON), now.plus(CLOCKS_DIFFER), LOOKED_AT).stream().filter(set -> fits(row, set.speeds()))
           .findFirst().ifPresent(set -> join(row, set));
     }

@@ -2,7 +2,6 @@ package org.yarbel.web.clip;
 
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import java.time.Duration;
-import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.List;
@@ -130,7 +129,7 @@ class ClipController {
     page.addObject("used", String.format(Locale.ROOT, "%.1f MB", room.bytes() / (double) MIB)).addObject("quota", room.quotaMb());
     page.addObject("form", new Shown(fields, typed.errors(), typed.asked()));
     page.addObject("going", room.going().stream().map(one -> new GoingView(one.getClip().sessionId(), one.getName(),
-        DAY.format(one.getClip().addedAt().plus(Duration.ofDays(room.days())).atZone(ZoneOffset.UTC)))).toList());
+        DAY.format(clock.local(one.getClip().addedAt().plus(Duration.ofDays(room.days())))))).toList());
     page.setStatus(typed.fine() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
     return page;
   }
@@ -143,8 +142,8 @@ class ClipController {
 
   private ClipView view(Clip clip, @Nullable String set) {
     boolean soon = clips.goes(clip).isBefore(clock.now().plus(Clips.SAID_BEFORE));
-    return new ClipView(clip.id(), set, DAY.format(clip.addedAt().atZone(ZoneOffset.UTC)), String.format(Locale.ROOT, "%.1f MB",
-        clip.bytes() / (double) MIB), clip.byCoach(), clip.gone(), soon ? DAY.format(clips.goes(clip).atZone(ZoneOffset.UTC)) : null);
+    return new ClipView(clip.id(), set, DAY.format(clock.local(clip.addedAt())), String.format(Locale.ROOT, "%.1f MB",
+        clip.bytes() / (double) MIB), clip.byCoach(), clip.gone(), soon ? DAY.format(clock.local(clips.goes(clip))) : null);
   }
 
   /** Takes a clip out, or puts it back. */

@@ -22,6 +22,7 @@ import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.SetMark;
 import org.yarbel.web.log.SetMarkRepository;
+import org.yarbel.web.log.SetState;
 import org.yarbel.web.log.SpeedSource;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.who.SignedIn;
@@ -70,8 +71,8 @@ class ClipReview {
     Long beside = with == null ? null : Long.valueOf(clips.one(with, who).id());
     List<MarkView> seen = marks.findByClipIdOrderByAtMs(id).stream().map(ClipReview::view).toList();
     return new Reviewed(id, clip.sessionId(), set.map(row -> name(row) + " " + row.words()).orElse(null), seen,
-        lift.map(MarkList::of).orElse(MarkList.ASSISTANCE).marks(), others, beside, set.map(LoggedSetRow::speeds).map(RepSpeeds::words)
-            .orElse(null));
+        lift.map(MarkList::of).orElse(MarkList.ASSISTANCE).marks(), others, beside,
+        set.map(LoggedSetRow::state).map(SetState::repSpeeds).map(RepSpeeds::words).orElse(null));
   }
 
   /** What each of these clips of a session is of, by its id; none for those of no logged set. */

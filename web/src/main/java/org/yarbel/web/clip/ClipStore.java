@@ -62,6 +62,15 @@ class ClipStore {
     }
   }
 
+  /** So many bytes of one on its way are truly there. */
+  long there(long club, UUID key) {
+    try {
+      return Files.exists(part(club, key)) ? Files.size(part(club, key)) : 0;
+    } catch (IOException wrong) {
+      throw new UncheckedIOException(wrong);
+    }
+  }
+
   /** The first bytes of one on its way. */
   byte[] head(long club, UUID key) {
     try (InputStream in = Files.newInputStream(part(club, key))) {

@@ -123,6 +123,11 @@ class ClipUploads {
     }
     ClipUpload upload = found.get();
     own(upload.accountId(), who);
+    if (store.there(club.id(), key) < upload.received()) {
+      // the machine died between the file and its row: what is missing is asked for again
+      upload.received(store.there(club.id(), key));
+      uploads.saveAndFlush(upload);
+    }
     if (at != upload.received() || bytes.length == 0) {
       // sent again, or out of turn: what is there is told
       return new Progress(upload.received(), null, null);

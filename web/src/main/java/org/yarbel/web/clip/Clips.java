@@ -1,13 +1,18 @@
 package org.yarbel.web.clip;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -68,7 +73,12 @@ public class Clips {
 
   /** Its film. */
   Path film(Clip clip) {
-    return store.kept(club.id(), clip.sha256());
+    Path film = store.kept(club.id(), clip.sha256());
+    if (!Files.isRegularFile(film)) {
+      LOG.error("The file of clip {} is not there: {}", clip.id(), film);
+      throw new NotFound();
+    }
+    return film;
   }
 
   /** The clips of a session of who asks, those that can be put back with them. */
@@ -144,25 +154,39 @@ public class Clips {
   /** Lets those go whose time is over, of every club, and what was never sent to its end. */
   @Scheduled(initialDelay = 10, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
   public void letGo() {
-    clubs.findAll().forEach(one -> club.within(one.id(), () -> transaction.executeWithoutResult(status -> letGoOf(one))));
+    clubs.findAll().forEach(one -> club.within(one.id(), () -> letGoOf(one)));
   }
 
   private void letGoOf(Club one) {
-    Instant now = clock.now();
-    List<Clip> old = clips.toGo(now.minus(Duration.ofDays(one.clipDays())), now.minus(KEPT_WHEN_OUT), AT_ONCE);
-    old.forEach(clip -> {
-      clips.delete(clip);
-      clips.flush();
-      if (clips.countBySha256(clip.sha256()) == 0) {
-        store.drop(one.id(), clip.sha256());
+    try {
+      int gone = 0;
+      for (int some = letSomeGo(one); some > 0; some = letSomeGo(one)) {
+        gone += some;
       }
-    });
-    uploads.left(now.minus(LEFT_AFTER), AT_ONCE).forEach(upload -> {
-      store.drop(one.id(), upload.entryKey());
-      uploads.delete(upload);
-    });
-    if (!old.isEmpty()) {
-      LOG.info("{} whose time was over went", Count.of(old.size(), "clip"));
+      if (gone > 0) {
+        LOG.info("{} whose time was over went", Count.of(gone, "clip"));
+      }
+    } catch (OptimisticLockingFailureException other) {
+      LOG.info("Another node lets the clips of club {} go", one.id());
     }
+  }
+
+  /** Some of them; their files go only once nobody can come back to them. */
+  private int letSomeGo(Club one) {
+    Instant now = clock.now();
+    List<ClipUpload> left = new ArrayList<>();
+    Set<String> films = new LinkedHashSet<>();
+    Integer gone = transaction.execute(status -> {
+      List<Clip> old = clips.toGo(now.minus(Duration.ofDays(one.clipDays())), now.minus(KEPT_WHEN_OUT), AT_ONCE);
+      clips.deleteAll(old);
+      clips.flush();
+      old.stream().map(Clip::sha256).filter(film -> clips.countBySha256(film) == 0).forEach(films::add);
+      left.addAll(uploads.left(now.minus(LEFT_AFTER), AT_ONCE));
+      uploads.deleteAll(left);
+      return old.size();
+    });
+    films.forEach(film -> store.drop(one.id(), film));
+    left.forEach(upload -> store.drop(one.id(), upload.entryKey()));
+    return gone == null ? 0 : gone;
   }
 }

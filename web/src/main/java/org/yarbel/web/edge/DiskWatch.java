@@ -81,7 +81,8 @@ public class DiskWatch extends OncePerRequestFilter {
   protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     String path = request.getServletPath();
-    boolean writes = HttpMethod.POST.matches(request.getMethod()) && !path.startsWith("/api/") && !ENTRY.matcher(path).matches();
+    boolean sends = HttpMethod.POST.matches(request.getMethod()) || HttpMethod.PUT.matches(request.getMethod());
+    boolean writes = sends && !path.startsWith("/api/") && !ENTRY.matcher(path).matches();
     if (free < NONE && writes) {
       page.write(request, response);
     } else {

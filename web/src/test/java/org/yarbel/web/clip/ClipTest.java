@@ -236,6 +236,10 @@ class ClipTest {
     browser.awaitText("#part-clips", "2.4 MB");
     assertThat(app.jdbc().sql("select bytes || ' ' || set_number from clip where session_id = :s").param("s", session).query(String.class).list())
         .containsExactly("2500000 1");
+    browser.find("#part-clips input.add-clip").sendKeys(file.toString());
+    browser.await("#part-clips li:nth-child(2)");
+    assertThat(app.jdbc().sql("select count(*) from clip where session_id = :s and line is null").param("s", session).query(Long.class).single())
+        .as("one of the whole session").isEqualTo(1);
     assertThat(browser.axe()).isEmpty();
   }
 }

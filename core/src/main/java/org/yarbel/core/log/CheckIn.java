@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Refused;
 
 /**
@@ -83,10 +82,5 @@ public record CheckIn(@Nullable Integer sleep, @Nullable Integer energy, @Nullab
     if (value != null) {
       said.add(what + " " + value);
     }
-  }
-
-  /** How much there is to say, for a list: {@code 2 places hurt}. */
-  public String hurting() {
-    return pains.isEmpty() ? "nothing hurts" : Count.of(pains.size(), "place") + (pains.size() == 1 ? " hurts" : " hurt");
   }
 }

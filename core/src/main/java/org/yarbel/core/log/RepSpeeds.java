@@ -66,11 +66,6 @@ public record RepSpeeds(List<Integer> millimetres) {
     return Collections.max(millimetres);
   }
 
-  /** The last one told, in millimetres a second. */
-  public int last() {
-    return millimetres.get(millimetres.size() - 1);
-  }
-
   /** As it is typed: {@code 0.48 0.45 0.41}. */
   public String text() {
     return millimetres.stream().map(RepSpeeds::metres).collect(Collectors.joining(" "));

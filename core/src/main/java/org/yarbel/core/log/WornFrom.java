@@ -21,8 +21,21 @@ public record WornFrom(Gear gear, @Nullable Mass from) {
     return worn;
   }
 
-  /** Whether the belt that goes on at this load was left off, by what is said to have been worn. */
-  public static boolean beltMissing(List<WornFrom> normal, Mass load, Set<Gear> worn) {
-    return at(normal, load).contains(Gear.BELT) && !worn.contains(Gear.BELT);
+  /**
+   * The state of a set by what is said to have been worn: where a belt goes on at its load, it says whether it is missing, whatever
+   * was said of it before.
+   *
+   * @param contexts as they were said
+   */
+  public static Set<Context> contexts(List<WornFrom> normal, Mass load, Set<Gear> worn, Set<Context> contexts) {
+    Set<Context> all = EnumSet.noneOf(Context.class);
+    all.addAll(contexts);
+    if (at(normal, load).contains(Gear.BELT)) {
+      all.remove(Context.NO_BELT);
+      if (!worn.contains(Gear.BELT)) {
+        all.add(Context.NO_BELT);
+      }
+    }
+    return all;
   }
 }

@@ -75,9 +75,9 @@ public record SpeedTable(List<Row> rows, @Nullable SpeedProfile line, @Nullable 
    * @param rpe null unrated
    */
   public record Measured(Mass load, int reps, @Nullable Rpe rpe, RepSpeeds speeds) {
-    /** How fast its last rep was, in mm/s; empty where only the best was measured. */
-    private OptionalInt lastRep() {
-      return speeds.millimetres().size() == reps ? OptionalInt.of(speeds.last()) : OptionalInt.empty();
+    /** How fast its last rep was, in mm/s: what tells of the rating. Empty where only the best of several was measured. */
+    OptionalInt lastRep() {
+      return speeds.millimetres().size() >= reps ? OptionalInt.of(speeds.millimetres().get(reps - 1)) : OptionalInt.empty();
     }
   }
 
@@ -145,8 +145,13 @@ public record SpeedTable(List<Row> rows, @Nullable SpeedProfile line, @Nullable 
     return says(rows, millimetres);
   }
 
-  /** The same by rows alone, as a card keeps them. */
-  public static Optional<Rpe> says(List<Row> rows, int millimetres) {
+  /** The rating that the last rep of a set came at before, by rows alone, as a card keeps them. */
+  public static Optional<Rpe> says(List<Row> rows, Measured set) {
+    OptionalInt last = set.lastRep();
+    return last.isPresent() ? says(rows, last.getAsInt()) : Optional.empty();
+  }
+
+  private static Optional<Rpe> says(List<Row> rows, int millimetres) {
     return rows.stream().filter(row -> row.off(millimetres).isPresent())
         .min(Comparator.comparingDouble(row -> row.off(millimetres).getAsDouble())).map(Row::rpe);
   }

@@ -73,8 +73,6 @@ class CheckInTest {
     assertThat(slept(null).words()).isEmpty();
     assertThat(slept(null).any()).isFalse();
     assertThat(slept(0).any()).isTrue();
-    assertThat(slept(null).hurting()).isEqualTo("nothing hurts");
-    assertThat(full.hurting()).isEqualTo("1 place hurts");
   }
 
   @Test
@@ -99,6 +97,7 @@ class CheckInTest {
   void aSessionHasAScaleOfItsOwn() {
     assertThat(new SessionEffort(5).word()).isEqualTo("hard");
     assertThat(new SessionEffort(6).word()).as("between").isEmpty();
+    assertThat(List.of(new SessionEffort(6).words(), new SessionEffort(7).words())).containsExactly("6 of 10", "7 of 10, very hard");
     assertThat(new SessionEffort(7).load(90)).as("Foster: rating × minutes").isEqualTo(630);
     assertThatThrownBy(() -> new SessionEffort(11)).isInstanceOf(Refused.class).hasMessage("The effort of a session must be from 0 to 10 but was 11");
     assertThatThrownBy(() -> new SessionEffort(-1)).isInstanceOf(Refused.class);

@@ -80,10 +80,15 @@ class MarkTest {
   @Test
   void aBeltThatGoesOnAndIsLeftOffIsMissing() {
     List<WornFrom> normal = List.of(new WornFrom(Gear.BELT, kg("140")));
-    assertThat(WornFrom.beltMissing(normal, kg("140"), Set.of(Gear.KNEE_SLEEVES))).isTrue();
-    assertThat(WornFrom.beltMissing(normal, kg("137.5"), Set.of())).as("it does not go on yet").isFalse();
-    assertThat(WornFrom.beltMissing(normal, kg("140"), Set.of(Gear.BELT))).isFalse();
-    assertThat(WornFrom.beltMissing(List.of(), kg("140"), Set.of())).as("somebody who wears none").isFalse();
+    assertThat(state(normal, "140", Set.of(Gear.KNEE_SLEEVES), Context.ILL)).containsExactly(Context.NO_BELT, Context.ILL);
+    assertThat(state(normal, "137.5", Set.of())).as("it does not go on yet").isEmpty();
+    assertThat(state(normal, "140", Set.of(Gear.BELT), Context.NO_BELT)).as("it was worn after all").isEmpty();
+    assertThat(state(normal, "137.5", Set.of(), Context.NO_BELT)).as("where none goes on, what was said stays").containsExactly(Context.NO_BELT);
+    assertThat(state(List.of(), "140", Set.of())).as("somebody who wears none").isEmpty();
+  }
+
+  private static Set<Context> state(List<WornFrom> normal, String load, Set<Gear> worn, Context... said) {
+    return WornFrom.contexts(normal, kg(load), worn, Set.of(said));
   }
 
   @ParameterizedTest
@@ -100,7 +105,6 @@ class MarkTest {
     assertThat(speeds.words()).isEqualTo("0.48 0.455 0.41 m/s");
     assertThat(RepSpeeds.parse(speeds.text())).isEqualTo(speeds);
     assertThat(speeds.best()).isEqualTo(480);
-    assertThat(speeds.last()).isEqualTo(410);
   }
 
   @ParameterizedTest

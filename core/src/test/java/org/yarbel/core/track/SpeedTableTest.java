@@ -48,6 +48,15 @@ class SpeedTableTest {
     assertThat(bench().says(250)).isEmpty();
   }
 
+  @Test
+  void onlyTheLastRepTellsOfARating() {
+    List<SpeedTable.Row> rows = bench(set("110", 1, "8", "0.26"), set("120", 1, "9.5", "0.16")).rows();
+    assertThat(SpeedTable.says(rows, set("110", 1, "", "0.25"))).contains(Rpe.of(8));
+    assertThat(SpeedTable.says(rows, set("100", 3, "", "0.4 0.3 0.17"))).as("the last of three").contains(Rpe.of(9.5));
+    assertThat(SpeedTable.says(rows, set("100", 3, "", "0.4 0.3 0.25 0.1"))).as("the one that failed is not the last").contains(Rpe.of(8));
+    assertThat(SpeedTable.says(rows, set("100", 3, "", "0.25"))).as("the best of three tells nothing").isEmpty();
+  }
+
   // worked by hand: 1.1 − 0.008·load through four loads; at 0.16 m/s (own, rated 9.5) 117.5 kg, at 0.17 (typical) 116.25 kg
   @Test
   void theLineSpeaksForAMaxAtTheSlowestSingleOrATypicalOne() {

@@ -9,8 +9,10 @@ import java.util.stream.Collectors;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.Mark;
+import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.log.TechniqueMark;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.SetState;
 
 /**
  * What stands beside the figures of a set: as it was said, or as it is proposed.
@@ -33,8 +35,10 @@ record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear>
   static BesideView of(LoggedSetRow row, List<Mark> marks, Set<Gear> normal, String did) {
     Map<TechniqueMark, String> seen = new LinkedHashMap<>();
     marks.forEach(mark -> seen.merge(mark.what(), mark.rep() == null ? "" : mark.rep().toString(), (one, other) -> one));
-    Set<Gear> worn = row.gear() == null ? normal : row.gear();
-    return new BesideView(row.contexts(), row.contextWords(), worn, worn, seen, row.speeds() == null ? "" : row.speeds().text(), did);
+    SetState state = row.state();
+    Set<Gear> worn = state.gear() == null ? normal : state.gear();
+    RepSpeeds speeds = state.repSpeeds();
+    return new BesideView(state.contexts(), state.contextWords(), worn, worn, seen, speeds == null ? "" : speeds.text(), did);
   }
 
   /** As it was typed and not taken. */

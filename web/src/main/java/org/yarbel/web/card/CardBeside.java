@@ -1,6 +1,5 @@
 package org.yarbel.web.card;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -9,7 +8,6 @@ import org.springframework.stereotype.Component;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.Mark;
 import org.yarbel.core.log.WornFrom;
-import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.LoggedSetRow;
@@ -25,48 +23,37 @@ class CardBeside {
   private final SetMarkRepository marks;
   private final SessionNotes notes;
   private final Lifts lifts;
-  private final ClubClock clock;
 
-  CardBeside(SetMarkRepository marks, SessionNotes notes, Lifts lifts, ClubClock clock) {
+  CardBeside(SetMarkRepository marks, SessionNotes notes, Lifts lifts) {
     this.marks = marks;
     this.notes = notes;
     this.lifts = lifts;
-    this.clock = clock;
   }
 
   /**
-   * What is said of a set. Where nobody was asked, what stands stays, and a new set has what the day's check-in makes of it; a belt
-   * that goes on at that load and was left off says so by itself.
+   * What is said of a set. Where nobody was asked, what stands stays, and a new set has what the day's check-in makes of it; what
+   * was said to be worn says by itself whether a belt is missing.
    */
   Said said(TrainingSession session, CardDocument.CardSlot slot, Entry entry, @Nullable LoggedSetRow standing) {
     Said said = entry.said();
     if (said == null) {
-      said = standing == null ? Said.NOTHING.with(ofTheDay(session, slot.lift())) : standing(standing);
-    } else if (said.gear() == null && standing != null && standing.gear() != null) {
+      said = standing == null ? Said.NOTHING.inStates(ofTheDay(session, slot.lift())) : standing(standing);
+    } else if (said.gear() == null && standing != null && standing.state().gear() != null) {
       // the pieces stand as they were shown, which is as they were said
-      said = new Said(said.contexts(), said.words(), standing.gear(), said.marks(), said.speeds(), said.did());
+      said = new Said(said.contexts(), said.words(), standing.state().gear(), said.marks(), said.speeds(), said.did());
     }
-    boolean noBelt = said.gear() != null && WornFrom.beltMissing(slot.worn(), entry.load(), said.gear());
-    return noBelt ? said.with(Set.of(Context.NO_BELT)) : said;
+    return said.gear() == null ? said : said.inStates(WornFrom.contexts(slot.worn(), entry.load(), said.gear(), said.contexts()));
   }
 
   private Said standing(LoggedSetRow row) {
-    return new Said(row.contexts(), row.contextWords(), row.gear(), marks.findBySetIdOrderById(row.id()).stream()
-        .filter(mark -> mark.clipId() == null).map(SetMark::mark).toList(), row.speeds(), row.askedLift() == null ? null : row.lift());
+    return new Said(row.state().contexts(), row.state().contextWords(), row.state().gear(), marks.findBySetIdOrderById(row.id()).stream()
+        .filter(mark -> mark.clipId() == null).map(SetMark::mark).toList(), row.state().repSpeeds(),
+        row.askedLift() == null ? null : row.lift());
   }
 
   /** What the day and the place of a session make of every set of a lift. */
   Set<Context> ofTheDay(TrainingSession session, String key) {
     return notes.told(session).contextOf(lifts.catalogue().ofKey(key));
-  }
-
-  /** The day sets of a session are written down for. One that was to come and is lifted today says so from its first set on. */
-  LocalDate day(TrainingSession session) {
-    LocalDate day = notes.day(session);
-    if (session.day().isAfter(clock.today()) && day.equals(clock.today())) {
-      notes.lifted(session, day, "");
-    }
-    return day;
   }
 
   /** Keeps the marks of a set in place of those that stand; what stays was seen by whoever saw it first. */

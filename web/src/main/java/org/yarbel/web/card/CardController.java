@@ -2,7 +2,6 @@ package org.yarbel.web.card;
 
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -24,9 +23,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.card.EntryDoubt;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.form.Shown;
-import org.yarbel.web.form.Typed;
 import org.yarbel.web.log.Entry;
-import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LineLogged;
 import org.yarbel.web.who.SignedIn;
 
@@ -104,17 +101,12 @@ class CardController {
   ModelAndView end(@PathVariable long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
       HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
-    Typed after = CardNotes.after(form);
-    if (!after.fine()) {
+    CardNotes.Ended ended = notes.end(id, who, form);
+    if (!ended.typed().fine()) {
       return pages.refused(id, who, htmx, HttpStatus.UNPROCESSABLE_CONTENT,
-          new CardView.Wanted(null, null, null, Map.of("end", Shown.of(after))));
+          new CardView.Wanted(null, null, null, Map.of("end", Shown.of(ended.typed()))));
     }
-    Map<UUID, LeftSets.Why> why = new HashMap<>();
-    open(id, who).document().slots().forEach(slot -> why.put(slot.ref(), "could-not".equals(form.get("why-" + slot.ref()))
-        ? LeftSets.Why.COULD_NOT
-        : LeftSets.Why.LEFT_OUT));
-    log.end(id, who, why).forEach(slot -> events.publishEvent(new LineLogged(slot)));
-    notes.after(id, who, after);
+    ended.lines().forEach(slot -> events.publishEvent(new LineLogged(slot)));
     return pages.kept(id, who, htmx, CardView.Wanted.NEXT);
   }
 

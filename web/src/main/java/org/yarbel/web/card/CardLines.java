@@ -31,7 +31,6 @@ import org.yarbel.core.kit.Loading;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.log.WornFrom;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -40,7 +39,6 @@ import org.yarbel.core.notation.Reading;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Group;
 import org.yarbel.core.track.Outlook;
-import org.yarbel.core.track.RatingEvidence;
 import org.yarbel.core.track.SpeedTable;
 import org.yarbel.web.card.CardView.AfterMissView;
 import org.yarbel.web.card.CardView.ClockView;
@@ -54,6 +52,8 @@ import org.yarbel.web.card.CardView.TodayView;
 import org.yarbel.web.card.CardView.Wanted;
 import org.yarbel.web.card.CardView.WhyView;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.Opinion;
+import org.yarbel.web.log.SetInWords;
 import org.yarbel.web.skyline.PlatePicture;
 
 /** The lines and sets of a card as its page shows them, each from the issued document and what was logged of it. */
@@ -160,7 +160,7 @@ final class CardLines {
     private BesideView said(@Nullable Filled refused) {
       Set<Gear> normal = WornFrom.at(slot.worn(), row == null ? set.load() : row.load());
       if (refused != null && refused.also() != null && refused.also().asked()) {
-        return BesideView.typed(refused.also(), row == null || row.gear() == null ? normal : row.gear());
+        return BesideView.typed(refused.also(), row == null || row.state().gear() == null ? normal : row.state().gear());
       }
       if (row != null) {
         return BesideView.of(row, card.marks().getOrDefault(row.id(), List.of()), normal, row.askedLift() == null ? "" : name(row.lift()));
@@ -171,16 +171,15 @@ final class CardLines {
 
     /** What a coach and the bar say of the lifter's rating. */
     private CardView.@Nullable OpinionView opinion() {
-      Rpe rated = row == null ? null : row.rpe();
-      if (row == null || rated == null) {
+      if (row == null) {
         return null;
       }
-      RepSpeeds measured = row.speeds();
-      Rpe bySpeed = measured == null ? null : SpeedTable.says(slot.barSpeeds(), measured.last()).orElse(null);
-      boolean nothing = row.opinion() == null && bySpeed == null;
-      String who = row.opinionWords().isEmpty() ? "" : " (" + row.opinionWords() + ")";
-      return new CardView.OpinionView(nothing ? "" : new RatingEvidence(rated, row.opinion(), bySpeed).words() + who,
-          row.opinion() == null ? "" : row.opinion().toString(), row.opinionFrom());
+      Rpe bySpeed = row.measured().flatMap(measured -> SpeedTable.says(slot.barSpeeds(), measured)).orElse(null);
+      Opinion opinion = row.opinion();
+      String who = opinion == null ? "" : " (" + opinion.words() + ")";
+      boolean nothing = opinion == null && bySpeed == null;
+      return row.evidence(bySpeed).map(evidence -> new CardView.OpinionView(nothing ? "" : evidence.words() + who,
+          opinion == null ? "" : opinion.looked().toString(), opinion == null ? null : opinion.opinionFrom())).orElse(null);
     }
 
     private String name(String key) {
@@ -325,7 +324,7 @@ final class CardLines {
     if (row != null) {
       return Filled.of(slot.onIt(row.load()).shownIn(unit).number(), Integer.toString(row.reps()),
           rating(row), row.doneTenths() == null ? ""
-          : LoggedSetRow.seconds(row.doneTenths()),
+          : SetInWords.seconds(row.doneTenths()),
           row.doneCentimetres() == null ? "" : SetWords.plain(BigDecimal.valueOf(row.doneCentimetres(), 2)), row.stopped(),
           row.ended());
     }

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -36,9 +37,11 @@ import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Said;
 import org.yarbel.web.log.SetMark;
 import org.yarbel.web.log.SetMarkRepository;
+import org.yarbel.web.log.SetState;
 import org.yarbel.web.log.Tracking;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.problem.NotFound;
+import org.yarbel.web.session.SessionNotes;
 import org.yarbel.web.who.SignedIn;
 
 /** Writes down what was lifted from a card, and how a session ended. */
@@ -58,11 +61,13 @@ public class CardLog {
   private final CardBeside beside;
   private final SetMarkRepository marks;
   private final Devices devices;
+  private final SessionNotes notes;
 
   CardLog(CardService cards, IssuedLines lines, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts, Issuing issuing,
       Tracking tracking, ClubClock clock, Turns turns, CardBeside beside, SetMarkRepository marks,
-      Devices devices) {
+      Devices devices, SessionNotes notes) {
     this.devices = devices;
+    this.notes = notes;
     this.beside = beside;
     this.marks = marks;
     this.cards = cards;
@@ -127,7 +132,7 @@ public class CardLog {
     if (doubt.isPresent()) {
       return new LogOutcome.Doubt(doubt.get());
     }
-    LocalDate day = beside.day(session);
+    LocalDate day = notes.begin(session);
     String before = existing.map(LoggedSetRow::lift).orElse(null);
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.line(), entry.place(), slot.lift(), day));
     row.write(meant, asked, telling, clock.now());
@@ -168,9 +173,13 @@ public class CardLog {
         new EntryCheck.Expected(asked, bar, max, slot.chart(), leads, ofLine.isEmpty()));
   }
 
-  /** What of a line was not tried, by slot, where a session can be ended with it. */
+  /**
+   * Ends a session with what of it was not tried; the lines with such sets.
+   *
+   * @param why of a line, by its ref
+   */
   @Transactional
-  public Set<UUID> end(long sessionId, SignedIn who, Map<UUID, LeftSets.Why> why) {
+  public Set<UUID> end(long sessionId, SignedIn who, Function<UUID, LeftSets.Why> why) {
     turns.ofSession(sessionId);
     CardService.Card card = cards.open(sessionId, who);
     if (!card.issued()) {
@@ -180,7 +189,7 @@ public class CardLog {
         .collect(Collectors.toSet());
     Map<UUID, LeftSets> said = left.findBySessionId(sessionId).stream().collect(Collectors.toMap(LeftSets::line, row -> row));
     open.forEach(slot -> {
-      LeftSets.Why own = why.getOrDefault(slot, LeftSets.Why.LEFT_OUT);
+      LeftSets.Why own = why.apply(slot);
       LeftSets row = said.getOrDefault(slot, new LeftSets(sessionId, slot, own, clock.now()));
       row.say(own, clock.now());
       left.save(row);
@@ -233,8 +242,10 @@ public class CardLog {
       return true;
     }
     String asked = row.askedLift() == null ? row.lift() : row.askedLift();
-    return row.contexts().equals(said.contexts()) && row.contextWords().equals(said.words()) && Objects.equals(row.speeds(), said.speeds())
-        && (said.gear() == null || said.gear().equals(row.gear())) && row.lift().equals(said.did() == null ? asked : said.did())
+    SetState state = row.state();
+    return state.contexts().equals(said.contexts()) && state.contextWords().equals(said.words())
+        && Objects.equals(state.repSpeeds(), said.speeds()) && (said.gear() == null || said.gear().equals(state.gear()))
+        && row.lift().equals(said.did() == null ? asked : said.did())
         && marks.stream().filter(mark -> mark.clipId() == null).map(SetMark::mark).collect(Collectors.toSet())
         .equals(Set.copyOf(said.marks()));
   }

@@ -25,10 +25,12 @@ class CardNotesController {
   private static final String UNDO = "again";
 
   private final CardNotes notes;
+  private final CardExtras extras;
   private final CardPages pages;
 
-  CardNotesController(CardNotes notes, CardPages pages) {
+  CardNotesController(CardNotes notes, CardExtras extras, CardPages pages) {
     this.notes = notes;
+    this.extras = extras;
     this.pages = pages;
   }
 
@@ -60,7 +62,7 @@ class CardNotesController {
   @PostMapping("/sessions/{id}/extra")
   ModelAndView extra(@PathVariable long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal SignedIn who,
       HtmxRequest htmx, HttpServletResponse response) {
-    return answer(id, who, "extra", notes.extra(id, who, form), htmx, response);
+    return answer(id, who, "extra", extras.extra(id, who, form), htmx, response);
   }
 
   /** Takes sets out that were done beside the card; they stand in the form again, to be put back. */
@@ -68,7 +70,7 @@ class CardNotesController {
   ModelAndView takeOut(@PathVariable long id, @PathVariable UUID line, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
       HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
-    Map<String, String> was = new LinkedHashMap<>(notes.takeOut(id, who, line));
+    Map<String, String> was = new LinkedHashMap<>(extras.takeOut(id, who, line));
     was.put("key", UUID.randomUUID().toString());
     was.put(UNDO, was.size() == 1 ? "" : "Taken out. It stands here still: add it again if it was right.");
     // shown at once, since an address would have to carry it
@@ -80,7 +82,7 @@ class CardNotesController {
   ModelAndView opine(@PathVariable long id, @RequestParam int part, @RequestParam int set, @RequestParam Map<String, String> form,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
-    Typed typed = notes.opine(id, who, new LoggedSet.Place(part, set), form);
+    Typed typed = extras.opine(id, who, new LoggedSet.Place(part, set), form);
     CardView.Wanted wanted = new CardView.Wanted(form.getOrDefault("slot", "") + "-" + part + "-" + set, null, null,
         Map.of("opinion", Shown.of(typed)));
     return typed.fine() ? pages.kept(id, who, htmx, wanted) : pages.refused(id, who, htmx, HttpStatus.UNPROCESSABLE_CONTENT, wanted);

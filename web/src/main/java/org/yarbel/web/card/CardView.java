@@ -28,7 +28,8 @@ import org.yarbel.core.plan.Group;
 import org.yarbel.web.form.Shown;
 import org.yarbel.web.log.LeftSets;
 import org.yarbel.web.log.LoggedSetRow;
-import org.yarbel.web.log.OpinionFrom;
+import org.yarbel.web.log.Opinion;
+import org.yarbel.web.log.SetInWords;
 import org.yarbel.web.log.Stopped;
 import org.yarbel.web.skyline.PlatePicture;
 import org.yarbel.web.skyline.Skyline;
@@ -146,7 +147,7 @@ record CardView(
    * @param rpe how hard it looked to a coach, as it is chosen; empty where none said
    * @param from what that comes from; null where none said
    */
-  record OpinionView(String words, String rpe, @Nullable OpinionFrom from) {}
+  record OpinionView(String words, String rpe, Opinion.@Nullable From from) {}
 
   /** Something to mind, with its reason. */
   record Minded(String text, @Nullable String reason, boolean hurts) {}
@@ -357,7 +358,7 @@ record CardView(
     card.logged().stream().filter(row -> row.doneTenths() != null && medleys.containsKey(row.line()))
         .forEach(row -> tenths.merge(medleys.get(row.line()), row.doneTenths(), Integer::sum));
     Map<Integer, String> totals = new HashMap<>();
-    tenths.forEach((group, sum) -> totals.put(group, LoggedSetRow.seconds(sum) + " s in all"));
+    tenths.forEach((group, sum) -> totals.put(group, SetInWords.seconds(sum) + " s in all"));
     return totals;
   }
 

@@ -17,6 +17,7 @@ import org.yarbel.core.log.Context;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.mass.Refused;
+import org.yarbel.web.form.Typed;
 import org.yarbel.web.log.Entry;
 import org.yarbel.web.log.Said;
 import org.yarbel.web.log.Stopped;
@@ -53,7 +54,7 @@ record EntryForm(
   /** What the pad of a set under 6 sends. */
   static final String EASIER = "easier";
 
-  private static final int MOST_REPS = 100;
+  static final int MOST_REPS = 100;
 
   /** An entry, or what is wrong with each field. */
   record CheckedEntry(Optional<Entry> entry, Map<String, String> errors) {}
@@ -70,7 +71,7 @@ record EntryForm(
     Rpe rating = rating(errors);
     BigDecimal took = measure("seconds", seconds, "seconds", errors);
     BigDecimal far = measure("metres", metres, "metres", errors);
-    Optional<UUID> entryKey = uuid(key);
+    Optional<UUID> entryKey = Typed.uuid(key);
     Optional<UUID> line = line();
     if (entryKey.isEmpty() || line.isEmpty()) {
       errors.put("load", "This page is too old to log from: open the card again.");
@@ -92,7 +93,7 @@ record EntryForm(
   /** What is said; null where nobody was asked. A page from before the chips had one box, which says no more than that. */
   private @Nullable Said said(SaidForm also, Said said) {
     if (flagged != null) {
-      return said.with(Set.of(Context.SOMETHING_ELSE));
+      return said.inStates(Set.of(Context.SOMETHING_ELSE));
     }
     return also.asked() ? said : null;
   }
@@ -197,20 +198,12 @@ record EntryForm(
 
   /** The ref of the line it was typed for; empty for what is none. */
   Optional<UUID> line() {
-    return uuid(slot);
+    return Typed.uuid(slot);
   }
 
   /** Which set of its line. */
   LoggedSet.Place place() {
     return new LoggedSet.Place(number(part), number(set));
-  }
-
-  private static Optional<UUID> uuid(@Nullable String text) {
-    try {
-      return Optional.of(UUID.fromString(text == null ? "" : text));
-    } catch (IllegalArgumentException none) {
-      return Optional.empty();
-    }
   }
 
   private static @Nullable BigDecimal decimal(@Nullable String text) {

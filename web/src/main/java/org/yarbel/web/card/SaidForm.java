@@ -73,7 +73,8 @@ record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Se
     if (words.length() > MOST_WORDS) {
       errors.put("ctxWords", "It may have at most " + MOST_WORDS + " characters but has " + words.length() + ".");
     }
-    Set<Context> states = EnumSet.copyOf(contexts.isEmpty() ? EnumSet.noneOf(Context.class) : contexts);
+    Set<Context> states = EnumSet.noneOf(Context.class);
+    states.addAll(contexts);
     if (!words.isEmpty()) {
       states.add(Context.SOMETHING_ELSE);
     }

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
@@ -229,6 +230,15 @@ public final class Typed {
   public <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
     String text = text(field);
     return Set.of(type.getEnumConstants()).stream().filter(e -> e.name().equals(text)).findFirst();
+  }
+
+  /** A key that was made where something was typed; empty for what is none. */
+  public static Optional<UUID> uuid(@Nullable String text) {
+    try {
+      return Optional.of(UUID.fromString(text == null ? "" : text));
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
   }
 
   /** Whether a box is ticked. */

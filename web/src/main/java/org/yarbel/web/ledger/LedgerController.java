@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -19,6 +20,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubClock;
@@ -29,7 +31,10 @@ import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.SetInWords;
 import org.yarbel.web.log.SetMark;
+import org.yarbel.web.log.SetState;
+import org.yarbel.web.log.SpeedSource;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.who.SignedIn;
 
@@ -171,27 +176,27 @@ class LedgerController {
   }
 
   private static LedgerSet set(LoggedSetRow row, List<SetMark> marks, List<String> clips, MassUnit unit, Catalogue lifts) {
-    String load = row.load().shownIn(unit).number();
-    String done = (row.reps() == 0 ? load + " missed" : load + (row.measured().isEmpty() ? " × " + row.reps()
-        : ", " + row.measured()) + row.rating()) + row.ending();
-    String plan = row.told() ? "told" : row.askedWords(unit, lifts.ofKey(row.askedLift() == null ? "" : row.askedLift()));
-    return new LedgerSet(done, plan, row.reps() == 0, row.flagged(), row.told() || row.offPlan(), said(row, marks), clips);
+    SetInWords words = SetInWords.of(row);
+    String plan = row.told() ? "told" : words.asked(unit, lifts.ofKey(row.askedLift() == null ? "" : row.askedLift()));
+    return new LedgerSet(words.done(unit), plan, row.reps() == 0, row.flagged(), row.told() || words.offPlan(), said(row, marks), clips);
   }
 
   private static List<String> said(LoggedSetRow row, List<SetMark> marks) {
     List<String> said = new ArrayList<>();
-    if (!row.contextSaid().isEmpty()) {
-      said.add(row.contextSaid());
+    SetState state = row.state();
+    if (!state.words().isEmpty()) {
+      said.add(state.words());
     }
     marks.forEach(mark -> said.add(mark.mark().words() + (mark.byCoach() ? " (coach)" : "")));
-    if (row.gear() != null) {
-      said.add(row.gear().isEmpty() ? "no gear" : row.gear().stream().map(Gear::word).collect(Collectors.joining(", ")));
+    if (state.gear() != null) {
+      said.add(state.gear().isEmpty() ? "no gear" : state.gear().stream().map(Gear::word).collect(Collectors.joining(", ")));
     }
-    if (row.speeds() != null) {
-      said.add(row.speeds().words());
+    RepSpeeds speeds = state.repSpeeds();
+    if (speeds != null) {
+      said.add(speeds.words() + (state.speedSource() == SpeedSource.TYPED ? "" : " " + Objects.requireNonNull(state.speedSource()).word()));
     }
     if (row.opinion() != null) {
-      said.add("looked like @" + row.opinion() + ", counts as @" + row.ratingTaken());
+      said.add("looked like @" + row.opinion().looked() + ", counts as @" + row.ratingTaken());
     }
     return said;
   }

@@ -20,7 +20,7 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   List<LoggedSetRow> allOf(Collection<Long> ids);
 
   /** Made sets of a lifter that were written down in a stretch of time and not measured; the newest first. */
-  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.speeds is null and l.reps > 0 and l.sessionId is not null "
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.state.speeds is null and l.reps > 0 and l.sessionId is not null "
       + "and l.loggedAt >= :from and l.loggedAt <= :until order by l.loggedAt desc")
   List<LoggedSetRow> unmeasured(long lifterId, Instant from, Instant until, Limit limit);
 
@@ -73,7 +73,7 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   List<LoggedSetRow> ofLiftSince(long lifterId, String lift, LocalDate from);
 
   /** Made sets of a lifter that were measured, the newest first. */
-  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.speeds is not null and l.reps > 0 and l.day >= :from "
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.state.speeds is not null and l.reps > 0 and l.day >= :from "
       + "order by l.day desc, l.id desc")
   List<LoggedSetRow> measured(long lifterId, LocalDate from, Limit limit);
 

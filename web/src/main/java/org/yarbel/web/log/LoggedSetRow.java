@@ -1,6 +1,6 @@
 package org.yarbel.web.log;
 
-import jakarta.persistence.Convert;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,21 +9,13 @@ import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
-import java.util.Arrays;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.effort.Rpe;
-import org.yarbel.core.lift.Gear;
-import org.yarbel.core.lift.Lift;
-import org.yarbel.core.log.Context;
 import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -31,8 +23,8 @@ import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Observation.Trait;
 import org.yarbel.core.track.RatingEvidence;
 import org.yarbel.core.track.RatingSkill;
+import org.yarbel.core.track.SpeedTable;
 import org.yarbel.web.club.ClubRow;
-import org.yarbel.web.column.Names;
 
 /** One set that was done, with what was asked. */
 @Entity
@@ -69,27 +61,15 @@ public class LoggedSetRow extends ClubRow {
   @Enumerated(EnumType.STRING)
   private @Nullable Stopped stopped;
 
-  @Convert(converter = Names.OfContexts.class)
-  private Set<Context> contexts = Set.of();
-
-  private String contextWords = "";
-
-  @Convert(converter = Names.OfGear.class)
-  private @Nullable Set<Gear> gear;
-
-  private int @Nullable [] speeds;
-
-  @Enumerated(EnumType.STRING)
-  private @Nullable SpeedSource speedSource;
+  @Embedded
+  private SetState state = SetState.USUAL;
 
   private @Nullable Integer askedTenths;
   private @Nullable Integer askedCentimetres;
-  private @Nullable Integer opinionHalves;
 
-  @Enumerated(EnumType.STRING)
-  private @Nullable OpinionFrom opinionFrom;
+  @Embedded
+  private @Nullable Opinion opinion;
 
-  private @Nullable String opinionBy;
   private @Nullable String askedLift;
   private boolean extra;
   private boolean tellsOfMax = true;
@@ -183,15 +163,8 @@ public class LoggedSetRow extends ClubRow {
   }
 
   private void say(Said said) {
-    this.contexts = said.contexts();
-    this.contextWords = said.words();
-    this.gear = said.gear();
+    this.state = state.said(said);
     this.flagged = said.flagged();
-    RepSpeeds measured = said.speeds();
-    boolean same = measured != null && measured.equals(speeds());
-    this.speeds = measured == null ? null : measured.millimetres().stream().mapToInt(Integer::intValue).toArray();
-    SpeedSource source = same ? speedSource : SpeedSource.TYPED;
-    this.speedSource = measured == null ? null : source;
     String asked = askedLift == null ? lift : askedLift;
     boolean other = said.did() != null && !said.did().equals(asked);
     this.askedLift = other ? asked : null;
@@ -202,7 +175,6 @@ public class LoggedSetRow extends ClubRow {
   public long lifterId() {
     return lifterId;
   }
-
 
   /** The key of the lift. */
   public String lift() {
@@ -259,35 +231,20 @@ public class LoggedSetRow extends ClubRow {
     return ended;
   }
 
-  /** In what state it was lifted, where that was not as usual. */
-  public Set<Context> contexts() {
-    return contexts;
+  /** In what state it was lifted, with what, and how fast it moved. */
+  public SetState state() {
+    return state;
   }
 
-  /** What else was off, in the words of who logged it; empty where nobody said. */
-  public String contextWords() {
-    return contextWords;
-  }
-
-  /** What was worn; null where nobody said. */
-  public @Nullable Set<Gear> gear() {
-    return gear;
-  }
-
-  /** How fast it moved; null where nobody measured it. */
-  public @Nullable RepSpeeds speeds() {
-    return speeds == null ? null : new RepSpeeds(Arrays.stream(speeds).boxed().toList());
-  }
-
-  /** Where that comes from; null where nobody measured it. */
-  public @Nullable SpeedSource speedSource() {
-    return speedSource;
+  /** The set with its speeds, as what tells of ratings by them sees it; empty for a miss and where nobody measured it. */
+  public Optional<SpeedTable.Measured> measured() {
+    RepSpeeds speeds = state.repSpeeds();
+    return speeds == null || reps == 0 ? Optional.empty() : Optional.of(new SpeedTable.Measured(load(), reps, ratingTaken(), speeds));
   }
 
   /** Writes down how fast it was, as a clip or a device has told. */
   public void measured(RepSpeeds told, SpeedSource from) {
-    this.speeds = told.millimetres().stream().mapToInt(Integer::intValue).toArray();
-    this.speedSource = from;
+    this.state = state.measured(told, from);
   }
 
   /** Whether one more rep was tried than was good. */
@@ -308,12 +265,6 @@ public class LoggedSetRow extends ClubRow {
   /** Moves it to the day it was truly lifted on. */
   public void moveTo(LocalDate other) {
     this.day = other;
-  }
-
-  /** Its state in words: {@code no belt, short sleep, something else: slipped}; empty where all was as usual. */
-  public String contextSaid() {
-    String words = contexts.stream().map(Context::word).collect(Collectors.joining(", "));
-    return contextWords.isEmpty() ? words : words + (words.isEmpty() ? "" : ": ") + contextWords;
   }
 
   /** Whether something was off. */
@@ -342,31 +293,24 @@ public class LoggedSetRow extends ClubRow {
   }
 
   /** How hard it looked to a coach; null where none said. */
-  public @Nullable Rpe opinion() {
-    return Rpe.ofNullableHalves(opinionHalves);
-  }
-
-  /** In words: {@code Ada saw the clip}; empty where no coach said. */
-  public String opinionWords() {
-    return opinionFrom == null ? "" : opinionBy + " " + opinionFrom.word();
-  }
-
-  /** What that comes from; null where no coach said. */
-  public @Nullable OpinionFrom opinionFrom() {
-    return opinionFrom;
+  public @Nullable Opinion opinion() {
+    return opinion;
   }
 
   /** A coach says how hard it looked; null takes that back. */
-  public void opine(@Nullable Rpe looked, OpinionFrom from, String who) {
-    this.opinionHalves = looked == null ? null : Integer.valueOf(looked.halves());
-    this.opinionFrom = looked == null ? null : from;
-    this.opinionBy = looked == null ? null : who;
+  public void opine(@Nullable Opinion said) {
+    this.opinion = said;
+  }
+
+  /** A rating and what stands beside it; empty unrated. */
+  public Optional<RatingEvidence> evidence(@Nullable Rpe bySpeed) {
+    Rpe rated = rpe();
+    return rated == null ? Optional.empty() : Optional.of(new RatingEvidence(rated, opinion == null ? null : opinion.looked(), bySpeed));
   }
 
   /** The rating that is worked with: the lifter's, moved towards a second opinion; null unrated. */
   public @Nullable Rpe ratingTaken() {
-    Rpe rated = rpe();
-    return rated == null ? null : new RatingEvidence(rated, opinion(), null).taken();
+    return evidence(null).map(RatingEvidence::taken).orElse(null);
   }
 
   /** Counts its corrections, from 0. */
@@ -413,72 +357,13 @@ public class LoggedSetRow extends ClubRow {
     return new RatingSkill.Rated(day, load(), reps, rpe(), toFailure, askedReps == null && sessionId != null);
   }
 
+  /** Whether it went to failure, though nobody was asked how it ended. */
+  boolean failedUnsaid() {
+    return toFailure && ended == null;
+  }
+
   /** In words: {@code 182.5 kg × 1 @8}, {@code 140 kg, 20 m in 38 s}, or what was missed. */
   public String words() {
-    String rated = rating();
-    if (reps == 0) {
-      return load().text() + ", no rep made" + ending();
-    }
-    return measured().isEmpty() ? load().text() + " × " + reps + rated + ending()
-        : load().text() + (reps > 1 ? " × " + reps : "") + ", " + measured() + rated;
-  }
-
-  /** Whether anything was done otherwise than asked: another load, fewer reps, less far or long, another lift, or nothing was asked. */
-  public boolean offPlan() {
-    boolean load = askedNg != null && !Mass.ofNanograms(askedNg, unit).hits(load());
-    boolean shorter = askedTenths != null && doneTenths != null && doneTenths < askedTenths
-        || askedCentimetres != null && doneCentimetres != null && doneCentimetres < askedCentimetres;
-    return load || shorter || askedReps != null && reps < askedReps || askedLift != null || extra;
-  }
-
-  /** What was asked, in words: {@code asked 155 × 4}, {@code asked Squat 155, 20 m}; empty where the lifter picked all of it. */
-  public String askedWords(MassUnit shown, Optional<Lift> other) {
-    if (extra) {
-      return "beside the plan";
-    }
-    List<String> words = new ArrayList<>();
-    other.map(Lift::name).ifPresent(words::add);
-    if (askedNg != null) {
-      words.add(Mass.ofNanograms(askedNg, unit).shownIn(shown).number());
-    }
-    String far = askedCentimetres == null ? "" : BigDecimal.valueOf(askedCentimetres, 2).stripTrailingZeros().toPlainString() + " m";
-    String time = askedTenths == null ? "" : seconds(askedTenths) + " s";
-    String measure = far + (far.isEmpty() || time.isEmpty() ? "" : " in ") + time;
-    String what = measure.isEmpty() && askedReps != null ? "× " + askedReps : measure;
-    if (!what.isEmpty()) {
-      words.add(what);
-    }
-    return words.isEmpty() ? "" : "asked " + String.join(" ", words);
-  }
-
-  /** How it ended in words, with a comma before it: {@code , form went}; empty where nobody said, and of a plain miss. */
-  public String ending() {
-    if (stopped != null) {
-      return ", " + stopped.word();
-    }
-    boolean plain = ended == null || reps == 0 && ended.failed();
-    return plain ? "" : ", " + ended.word();
-  }
-
-  /** The rating in words with a space before it: {@code @8}, {@code easier than 6}; empty where nobody rated it. */
-  public String rating() {
-    if (easier) {
-      return " easier than " + Rpe.MIN;
-    }
-    String unrated = toFailure && ended == null ? " to failure" : "";
-    return rpeHalves == null ? unrated : " @" + rpe();
-  }
-
-  /** Tenths of a second as seconds: {@code 11.4}. */
-  public static String seconds(int tenths) {
-    BigDecimal seconds = BigDecimal.valueOf(tenths, 1).stripTrailingZeros();
-    return seconds.toPlainString();
-  }
-
-  /** How far and how long: {@code 20 m in 38 s}; empty where neither was said. */
-  public String measured() {
-    String far = doneCentimetres == null ? "" : BigDecimal.valueOf(doneCentimetres, 2).stripTrailingZeros().toPlainString() + " m";
-    String took = doneTenths == null ? "" : seconds(doneTenths) + " s";
-    return far + (far.isEmpty() || took.isEmpty() ? "" : " in ") + took;
+    return SetInWords.of(this).words();
   }
 }

@@ -44,12 +44,9 @@ public record Said(Set<Context> contexts, String words, @Nullable Set<Gear> gear
     return contexts.length == 0 ? NOTHING : new Said(EnumSet.copyOf(Arrays.asList(contexts)), "", null, List.of(), null, null);
   }
 
-  /** The same in some more states. */
-  public Said with(Set<Context> more) {
-    Set<Context> all = EnumSet.noneOf(Context.class);
-    all.addAll(contexts);
-    all.addAll(more);
-    return new Said(all, words, gear, marks, speeds, did);
+  /** The same in just these states. */
+  public Said inStates(Set<Context> others) {
+    return new Said(others, words, gear, marks, speeds, did);
   }
 
   /** Whether it makes the set count less. */

@@ -38,8 +38,8 @@ public class Speeds {
   @Transactional(readOnly = true)
   public Map<String, SpeedTable> of(Lifter lifter, Collection<LiftNumbers> known) {
     Map<String, List<SpeedTable.Measured>> byLift = new LinkedHashMap<>();
-    sets.measured(lifter.id(), clock.today().minusWeeks(WEEKS), MOST).forEach(row -> byLift.computeIfAbsent(row.lift(), lift ->
-        new ArrayList<>()).add(new SpeedTable.Measured(row.load(), row.reps(), row.ratingTaken(), row.speeds())));
+    sets.measured(lifter.id(), clock.today().minusWeeks(WEEKS), MOST).forEach(row -> row.measured()
+        .ifPresent(measured -> byLift.computeIfAbsent(row.lift(), lift -> new ArrayList<>()).add(measured)));
     Map<String, SpeedTable> tables = new LinkedHashMap<>();
     byLift.forEach((lift, measured) -> tables.put(lift, SpeedTable.of(measured, tracked(lifter, known, lift), lifts.catalogue().ofKey(lift)
         .map(Lift::movement).orElse(Movement.OTHER), lifter.unit())));

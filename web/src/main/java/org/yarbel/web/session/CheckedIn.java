@@ -43,6 +43,10 @@ public class CheckedIn extends ClubRow {
     this.toldAt = at;
   }
 
+  void moveTo(LocalDate other) {
+    this.day = other;
+  }
+
   /** Whose day it is, by the row. */
   public long lifterId() {
     return lifterId;

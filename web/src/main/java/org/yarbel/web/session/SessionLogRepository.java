@@ -1,7 +1,5 @@
 package org.yarbel.web.session;
 
-import java.util.Collection;
-import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -10,8 +8,6 @@ import org.springframework.data.jpa.repository.Query;
 /** What is said of sessions as they were lifted. */
 public interface SessionLogRepository extends JpaRepository<SessionLog, Long> {
   Optional<SessionLog> findBySessionId(long sessionId);
-
-  List<SessionLog> findBySessionIdIn(Collection<Long> sessionIds);
 
   /** What is said of a session and, in the same breath, how the lifter came to its day. */
   @Query("select s as log, c as checkIn from TrainingSession t left join SessionLog s on s.sessionId = t.id "

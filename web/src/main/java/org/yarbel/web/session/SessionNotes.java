@@ -97,6 +97,18 @@ public class SessionNotes {
         .orElse(session.day().isAfter(clock.today()) ? clock.today() : session.day());
   }
 
+  /** The day sets of a session are written down for. One that was to come and is lifted today says so from its first set on. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public LocalDate begin(TrainingSession session) {
+    LocalDate day = day(session);
+    if (session.day().isAfter(clock.today())) {
+      SessionLog row = row(session);
+      row.lifted(day, row.liftedAt());
+      logs.saveAndFlush(row);
+    }
+    return day;
+  }
+
   /** Writes down how somebody came to a session; what was said of that day before is replaced. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void checkIn(TrainingSession session, CheckIn said) {
@@ -119,13 +131,27 @@ public class SessionNotes {
   /** Writes down when and where a session was truly lifted; null and empty for as planned. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void lifted(TrainingSession session, @Nullable LocalDate on, String at) {
+    LocalDate before = day(session);
     SessionLog row = row(session);
     row.lifted(session.day().equals(on) ? null : on, at);
     logs.saveAndFlush(row);
+    LocalDate day = day(session);
+    Optional<CheckedIn> told = before.equals(day) ? Optional.empty() : checkIns.findByLifterIdAndDay(session.lifterId(), before);
+    if (told.isPresent() && checkIns.findByLifterIdAndDay(session.lifterId(), day).isEmpty()) {
+      // how somebody came goes with the day they came on
+      told.get().moveTo(day);
+      checkIns.saveAndFlush(told.get());
+    }
   }
 
   private SessionLog row(TrainingSession session) {
     return logs.findBySessionId(session.id()).orElseGet(() -> new SessionLog(session.id(), session.lifterId()));
+  }
+
+  /** Whether a session holds as many words as it can. */
+  @Transactional(readOnly = true)
+  public boolean full(TrainingSession session) {
+    return words.countBySessionId(session.id()) >= MOST_WORDS;
   }
 
   /**

@@ -1,7 +1,6 @@
 package org.yarbel.web.session;
 
 import java.time.LocalDate;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -43,7 +42,5 @@ public interface SessionWordRepository extends JpaRepository<SessionWord, Long> 
   @Query("select w from SessionWord w where w.lifterId = :lifterId and w.readAt is null and w.byCoach order by w.id")
   List<SessionWord> unreadByLifter(long lifterId, Limit limit);
 
-  /** The words about these sessions. */
-  @Query("select w from SessionWord w where w.sessionId in :ids order by w.id")
-  List<SessionWord> ofSessions(Collection<Long> ids, Limit limit);
+  long countBySessionId(long sessionId);
 }

@@ -209,7 +209,7 @@ class AllThatHappensTest {
     assertThat(wrong.body()).contains("The effort of the session must be a whole number from 0 to 10 but was 11.")
         .contains("The minutes must be a whole number from 1 to 600 but was 0.").contains("all good");
     training.post("end", "effort", "7", "minutes", "62", "words", "all good", "key", UUID.randomUUID().toString());
-    assertThat(training.card()).contains("7 of 10, very hard · 62 min", "all good", "Ended.");
+    assertThat(training.card()).contains("7 of 10, very hard · 62 min · session load 434", "all good", "Ended.");
     training.post("end", "effort", "8", "minutes", "62");
     assertThat(training.column("select effort || ' ' || minutes from session_log where session_id = :id")).containsExactly("8 62");
   }

@@ -99,7 +99,7 @@ class MigrationTest {
         insert into logged_set (id, club_id, lifter_id, session_id, line, issue_number, part, set_number, lift, day, load_ng, unit, reps, rpe_halves,
           to_failure, flagged, entry_key, logged_at, version) values
           (30, 1, 1, 5, gen_random_uuid(), 1, 1, 1, 'squat', '2026-01-05', 1, 'KG', 8, 20, true, false, gen_random_uuid(), now(), 0),
-          (31, 1, 1, 5, gen_random_uuid(), 1, 1, 2, 'squat', '2026-01-05', 1, 'KG', 8, null, false, false, gen_random_uuid(), now(), 0),
+          (31, 1, 1, 5, gen_random_uuid(), 1, 1, 2, 'squat', '2026-01-05', 1, 'KG', 8, null, false, true, gen_random_uuid(), now(), 0),
           (32, 1, 1, null, null, 1, 1, 1, 'squat', '2026-01-01', 1, 'KG', 8, null, true, false, gen_random_uuid(), now(), 0);
         set search_path = public""").update();
     old.target("latest").load().migrate();
@@ -108,6 +108,8 @@ class MigrationTest {
         .containsExactly("squat 200 0 -", "bench - 0 -");
     assertThat(jdbc.sql("select to_failure || ' ' || easier from scalar.logged_set order by id").query(String.class).list())
         .as("rated 10 is no miss, not rated is not easier, told to failure is").containsExactly("false false", "false false", "true false");
+    assertThat(jdbc.sql("select contexts from scalar.logged_set order by id").query(String.class).list())
+        .as("a set that was marked as odd says that something was").containsExactly("", "SOMETHING_ELSE", "");
     jdbc.sql("drop schema scalar cascade").update();
   }
 

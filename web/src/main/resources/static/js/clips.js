@@ -4,6 +4,7 @@
 const box = document.getElementById("clip-box");
 const account = document.getElementById("outbox")?.dataset.account ?? "";
 const PIECE = 1 << 20;
+const NOT_TAKEN = { 507: "There is no room on the disk. Tell whoever looks after the machine." };
 const PAUSES = [3, 6, 12, 30, 60];
 
 // ---- what is kept on this device
@@ -132,8 +133,10 @@ async function reading(clip, answer) {
   if (answer.status >= 500 && answer.status !== 507 || answer.status === 429 || answer.status === 401 || answer.status === 403) {
     throw new Error("later");
   }
-  clip.why = answer.status === 422 ? (await answer.json()).refused : answer.status === 507 ? "There is no room on the disk. Tell whoever looks after the machine."
-    : "Its session is no longer there. Tell your coach.";
+  clip.why = NOT_TAKEN[answer.status] ?? "Its session is no longer there. Tell your coach.";
+  if (answer.status === 422) {
+    clip.why = (await answer.json()).refused;
+  }
   await keep(clip);
   return null;
 }
@@ -159,7 +162,8 @@ async function show(now) {
   const waiting = clips.filter((clip) => clip.why === "");
   const note = box.querySelector("#clip-note");
   const count = waiting.length === 1 ? "1 clip is" : waiting.length + " clips are";
-  note.textContent = said || (waiting.length === 0 ? "" : count + (now ? " on the way." : " kept on this phone and will be sent when there is signal."));
+  const where = now ? " on the way." : " kept on this phone and will be sent when there is signal.";
+  note.textContent = said || (waiting.length === 0 ? "" : count + where);
   note.hidden = note.textContent === "";
   const bar = box.querySelector("progress");
   bar.hidden = !now;

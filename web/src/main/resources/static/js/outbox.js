@@ -246,7 +246,6 @@ function line(entry) {
 
 // ---- signing out
 
-
 const out = document.querySelector("form.who");
 out?.addEventListener("submit", async (event) => {
   event.preventDefault();
@@ -272,8 +271,12 @@ document.getElementById("sign-out-anyway")?.addEventListener("click", signOut);
 
 function waitsFor(entries, clips) {
   const all = entries + clips;
-  const what = clips === 0 ? entries === 1 ? "One entry" : entries + " entries"
-    : entries === 0 ? clips === 1 ? "One clip" : clips + " clips" : all + " entries and clips";
+  let what = all + " entries and clips";
+  if (clips === 0) {
+    what = entries === 1 ? "One entry" : entries + " entries";
+  } else if (entries === 0) {
+    what = clips === 1 ? "One clip" : clips + " clips";
+  }
   return what + " on this phone " + (all === 1 ? "is" : "are") + " not written down yet. Signing out drops " + (all === 1 ? "it." : "them.");
 }
 

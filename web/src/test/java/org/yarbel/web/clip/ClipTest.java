@@ -73,6 +73,29 @@ class ClipTest {
   }
 
   @Test
+  void aPieceThatIsNotOnTheDiskIsAskedForAgain(TestApp app) {
+    Filming filming = Filming.of(app, "Clip Cut");
+    byte[] film = film("isom", 3_000);
+    filming.begin(film.length);
+    filming.piece(0, Arrays.copyOfRange(film, 0, 2_000));
+    long club = app.jdbc().sql("select club_id from clip_upload where entry_key = :key").param("key", filming.key()).query(Long.class).single();
+    app.bean(ClipStore.class).drop(club, filming.key());
+    assertThat(filming.piece(2_000, Arrays.copyOfRange(film, 2_000, 3_000)).body()).as("from the start").contains("\"received\":0");
+    assertThat(filming.piece(0, film).body()).contains("\"received\":3000").doesNotContain("\"clip\":null");
+  }
+
+  @Test
+  void aFilmThatIsNotOnTheDiskIsNotThere(TestApp app) throws Exception {
+    Filming filming = Filming.of(app, "Clip Gone");
+    byte[] film = film("isom", 777);
+    filming.begin(film.length);
+    filming.piece(0, film);
+    Map<String, Object> row = app.jdbc().sql("select club_id, sha256 from clip where id = :id").param("id", filming.clip()).query().singleRow();
+    Files.delete(app.bean(ClipStore.class).kept((Long) row.get("club_id"), (String) row.get("sha256")));
+    assertThat(filming.coach().get("/clips/" + filming.clip()).statusCode()).isEqualTo(404);
+  }
+
+  @Test
   void aFilmIsServedInRangesAndAsNothingElse(TestApp app) {
     Filming filming = Filming.of(app, "Clip Two");
     byte[] film = film("qt  ", 5_000);
@@ -227,6 +250,10 @@ class ClipTest {
       browser.awaitText("#clip-note", "1 clip is kept on this phone");
       browser.find(".panel:not([hidden]) input.add-clip").sendKeys(text.toString());
       browser.awaitText("#clip-note", "2 clips are kept on this phone");
+      browser.press(".menu-open");
+      browser.press("form.who button");
+      browser.awaitText("#sign-out-question", "2 clips on this phone are not written down yet. Signing out drops them.");
+      browser.press("#sign-out-stay");
     } finally {
       browser.offline(false);
     }

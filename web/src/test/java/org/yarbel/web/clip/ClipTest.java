@@ -87,7 +87,7 @@ class ClipTest {
   @Test
   void aFilmThatIsNotOnTheDiskIsNotThere(TestApp app) throws Exception {
     Filming filming = Filming.of(app, "Clip Gone");
-    byte[] film = film("isom", 777);
+    byte[] film = film("isom", 779);
     filming.begin(film.length);
     filming.piece(0, film);
     Map<String, Object> row = app.jdbc().sql("select club_id, sha256 from clip where id = :id").param("id", filming.clip()).query().singleRow();

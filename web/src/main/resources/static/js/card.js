@@ -60,22 +60,27 @@ function fill(panel, state) {
   beside.querySelector(".brief").textContent = state.brief;
 }
 
-// A check-in that waits on this phone marks the sets that come, by the bounds that came with its form.
+// What was said on this phone and waits marks the sets that come, by the bounds that came with the form of the check-in.
 function proposed(panel) {
-  const waits = outbox.waiting().filter((entry) => entry.url === here() + "check-in").pop();
   const form = root().querySelector('form[data-form="check-in"]');
-  if (!waits || !form || !panel.querySelector(".more-said")) {
+  const beside = panel.querySelector(".more-said");
+  if (!form || !beside) {
     return;
   }
-  const said = new URLSearchParams(waits.body);
-  const slept = (said.get("sleep") ?? "").replace(",", ".");
+  const chip = (name, there) => (beside.querySelector(`input[name="ctx"][value="${name}"]`).checked = there);
   const loads = document.getElementById("beside-" + panel.dataset.slot).dataset.loads.split(" ");
-  const hurts = [1, 2, 3, 4].some((at) => loads.includes(said.get("place." + at)) && Number(said.get("score." + at)) >= Number(form.dataset.pain));
-  const chips = { SHORT_SLEEP: slept !== "" && Number(slept) < Number(form.dataset.short), PAIN: hurts };
-  for (const [name, there] of Object.entries(chips)) {
-    panel.querySelector(`input[name="ctx"][value="${name}"]`).checked = there;
+  const bad = (place, score) => loads.includes(place) && Number(score) >= Number(form.dataset.pain);
+  for (const entry of outbox.waiting().filter((one) => one.url.startsWith(here()))) {
+    const said = new URLSearchParams(entry.body);
+    if (entry.form === "check-in") {
+      const slept = (said.get("sleep") ?? "").replace(",", ".");
+      chip("SHORT_SLEEP", slept !== "" && Number(slept) < Number(form.dataset.short));
+      chip("PAIN", [1, 2, 3, 4].some((at) => bad(said.get("place." + at), said.get("score." + at))));
+    } else if (said.get("ended") === "HURT" && bad(said.get("hurtPlace"), said.get("hurtScore"))) {
+      chip("PAIN", true);
+    }
   }
-  brief(panel.querySelector(".more-said"));
+  brief(beside);
 }
 
 // What is ticked stands in the line that opens it.
@@ -217,7 +222,15 @@ function onInput(input) {
   fewer(input);
   const beside = input.closest(".more-said");
   if (beside) {
+    withoutBelt(input, beside);
     brief(beside);
+  }
+}
+
+// A belt that goes on at this load and was not worn says so by itself.
+function withoutBelt(input, beside) {
+  if (input.name === "gear" && input.value === "BELT" && beside.querySelector('[name="wornWas"]').value.split(",").includes("BELT")) {
+    beside.querySelector('input[name="ctx"][value="NO_BELT"]').checked = !input.checked;
   }
 }
 
@@ -307,7 +320,7 @@ function aroundWords(form, body) {
   const start = (text) => (text.length > 40 ? text.slice(0, 40) + "…" : text);
   switch (form.dataset.form) {
     case "say": return "“" + start(body.get("words")) + "”";
-    case "extra": return body.get("lift") + " " + body.get("load") + " × " + body.get("reps");
+    case "extra": return body.get("lift") + " " + body.get("load") + " × " + body.get("reps") + (Number(body.get("sets")) > 1 ? `, ${body.get("sets")} sets` : "");
     default: return form.dataset.words ?? "the end of the session";
   }
 }
@@ -339,6 +352,7 @@ function onAnswered({ detail }) {
   const { entry, ok, html } = detail;
   // somebody who waits for the answer is asked in the form; what was refused long after stays in the list
   if (entry.url.startsWith(here()) && html !== "" && (ok || detail.here)) {
+    sessionEnded(entry, ok);
     replace(html, ok);
     outbox.asking(ok ? "" : entry.id);
   }
@@ -361,11 +375,49 @@ function waitsAround(entry) {
     form.querySelectorAll('input:not([type="hidden"]), textarea').forEach((field) => (field.value = ""));
     form.querySelector('[name="key"]').value = outbox.newKey();
   }
+  if (entry.form === "check-in" || entry.form === "end") {
+    document.getElementById("part-" + entry.form).open = false;
+  }
   if (entry.form === "check-in") {
-    const details = form.closest("details");
-    details.open = false;
-    details.querySelector(".brief").textContent = "kept on this phone";
     proposed(root().querySelector(".panel:not([hidden])") ?? form);
+  }
+  sessionEnded(entry, true);
+}
+
+function sessionEnded(entry, taken) {
+  if (entry.form === "end" && taken) {
+    document.dispatchEvent(new CustomEvent("yarbel:ended"));
+  }
+}
+
+// What was said around the sets and waits stands where it was said.
+function keptAround(waiting) {
+  root().querySelectorAll(".kept-here").forEach((list) => list.remove());
+  for (const entry of waiting.filter((one) => one.form)) {
+    const part = document.getElementById("part-" + entry.form);
+    const brief = part?.querySelector(":scope > summary .brief");
+    if (brief) {
+      brief.textContent = "kept on this phone";
+    } else if (part) {
+      let list = part.querySelector(".kept-here");
+      if (!list) {
+        list = Object.assign(document.createElement("ul"), { className: "plain kept-here" });
+        part.querySelector(":scope > details, :scope > form").before(list);
+      }
+      list.append(Object.assign(document.createElement("li"), { textContent: entry.words + ", kept on this phone" }));
+    }
+  }
+}
+
+// How many sets are done, and how many of each line were not tried, with what waits.
+function counted() {
+  const panels = [...root().querySelectorAll(".panel")];
+  root().querySelector("#sets-done").textContent = panels.filter((panel) => panel.dataset.logged === "true").length;
+  for (const line of root().querySelectorAll("#part-end fieldset[data-line]")) {
+    const left = panels.filter((panel) => panel.dataset.slot === line.dataset.line && panel.dataset.logged !== "true"
+      && panel.dataset.needless !== "true" && panel.dataset.attempt !== "true").length;
+    line.querySelector(".owed").textContent = left;
+    line.hidden = left === 0;
   }
 }
 
@@ -413,6 +465,7 @@ function replace(html, ok) {
   if (fresh) {
     delete document.documentElement.dataset.kept;
     root().replaceWith(document.adoptNode(fresh));
+    window.htmx?.process(root());
     if (ok) {
       keepCard(root());
     }
@@ -431,8 +484,10 @@ function replace(html, ok) {
 // Shows entries that wait as done, and what the sets after them become by the issued table.
 function replay() {
   age();
+  const waiting = outbox.waiting().filter((one) => one.url.startsWith(here()));
+  keptAround(waiting);
   let last = null;
-  for (const entry of outbox.waiting().filter((one) => one.url.startsWith(here()))) {
+  for (const entry of waiting) {
     const body = new URLSearchParams(entry.body);
     const id = [body.get("slot"), body.get("part"), body.get("set")].join("-");
     const panel = document.getElementById("panel-" + id);
@@ -455,6 +510,7 @@ function replay() {
     }
   }
   if (last) {
+    counted();
     // behind the one just logged first: whoever does a later line first is not sent back
     const panels = [...root().querySelectorAll(".panel")];
     const at = panels.indexOf(last);

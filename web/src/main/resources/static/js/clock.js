@@ -319,6 +319,8 @@ function drawRest() {
 }
 
 document.addEventListener("yarbel:logged", (event) => rest(event.detail.rest, event.detail.next));
+// nobody rests for a set that is not to come
+document.addEventListener("yarbel:ended", () => sessionStorage.removeItem(restKey()));
 
 // ---- the screen stays on while a session runs, where the browser gives that
 

@@ -1,6 +1,7 @@
 package org.yarbel.core.log;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -44,6 +45,17 @@ public record CheckIn(@Nullable Integer sleep, @Nullable Integer energy, @Nullab
     if (value != null && (value < least || value > most)) {
       throw new Refused(what + " must be from " + least + " to " + most + " but was " + value);
     }
+  }
+
+  /** The same with a pain told anew: in place of what was said of that place, else behind it, the mildest left out where four stand. */
+  public CheckIn with(Pain told) {
+    List<Pain> all = new ArrayList<>(pains);
+    all.removeIf(pain -> pain.where().equals(told.where()));
+    if (all.size() == MOST_PAINS) {
+      all.remove(all.stream().min(Comparator.comparingInt(Pain::score)).orElseThrow());
+    }
+    all.add(told);
+    return new CheckIn(sleep, energy, joints, stress, all);
   }
 
   /** Whether anything is said at all. */

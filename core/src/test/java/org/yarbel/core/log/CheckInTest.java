@@ -103,4 +103,17 @@ class CheckInTest {
     assertThatThrownBy(() -> new SessionEffort(-1)).isInstanceOf(Refused.class);
     assertThat(Set.of(new SessionEffort(0).word(), new SessionEffort(10).word())).containsExactlyInAnyOrder("rest", "as hard as ever");
   }
+
+  @Test
+  void aPainToldAnewStandsInPlaceOfWhatWasSaidOfThatPlace() {
+    Pain knee = new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 2, "");
+    Pain worse = new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 6, "stairs");
+    Pain other = new Pain(BodyPlace.KNEE, Pain.Side.RIGHT, 3, "");
+    assertThat(slept(15, knee).with(other).with(worse)).isEqualTo(slept(15, other, worse));
+    Pain elbow = new Pain(BodyPlace.ELBOW, null, 1, "");
+    Pain shoulder = new Pain(BodyPlace.SHOULDER, null, 5, "");
+    Pain hip = new Pain(BodyPlace.HIP, null, 4, "");
+    assertThat(slept(15, worse, elbow, shoulder, hip).with(other).pains()).as("of five the mildest is left out")
+        .containsExactly(worse, shoulder, hip, other);
+  }
 }

@@ -20,15 +20,16 @@ import org.yarbel.web.log.SetState;
  * @param worn the pieces that are ticked
  * @param wornWas the pieces as they are shown, so that nobody is taken to have said what only stood there
  * @param marks each with its rep as it is typed
+ * @param hurt where it hurt, as it was typed and not taken; what was taken stands with the check-in
  */
 record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear> wornWas, Map<TechniqueMark, String> marks,
-    String speeds, String did) {
+    String speeds, String did, HurtForm hurt) {
   /** Nothing, to be filled by a script. */
-  static final BesideView NOTHING = new BesideView(Set.of(), "", Set.of(), Set.of(), Map.of(), "", "");
+  static final BesideView NOTHING = new BesideView(Set.of(), "", Set.of(), Set.of(), Map.of(), "", "", HurtForm.NOTHING);
 
   /** What is proposed before anything is said. */
   static BesideView proposed(Set<Context> contexts, Set<Gear> normal) {
-    return new BesideView(contexts, "", normal, normal, Map.of(), "", "");
+    return new BesideView(contexts, "", normal, normal, Map.of(), "", "", HurtForm.NOTHING);
   }
 
   /** As it stands in the log. */
@@ -38,13 +39,14 @@ record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear>
     SetState state = row.state();
     Set<Gear> worn = state.gear() == null ? normal : state.gear();
     RepSpeeds speeds = state.repSpeeds();
-    return new BesideView(state.contexts(), state.contextWords(), worn, worn, seen, speeds == null ? "" : speeds.text(), did);
+    return new BesideView(state.contexts(), state.contextWords(), worn, worn, seen, speeds == null ? "" : speeds.text(), did,
+        HurtForm.NOTHING);
   }
 
   /** As it was typed and not taken. */
   static BesideView typed(SaidForm form, Set<Gear> shown) {
     return new BesideView(form.contexts(), form.words(), form.worn() == null ? shown : form.worn(), shown, form.marks(), form.speeds(),
-        form.did());
+        form.did(), form.hurt());
   }
 
   /** The pieces as they are shown, as a form sends them. */

@@ -3,10 +3,13 @@ package org.yarbel.web.card;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.Mark;
+import org.yarbel.core.log.Pain;
 import org.yarbel.core.log.WornFrom;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.log.Entry;
@@ -40,7 +43,11 @@ class CardBeside {
       said = standing == null ? Said.NOTHING.inStates(ofTheDay(session, slot.lift())) : standing(standing);
     } else if (said.gear() == null && standing != null && standing.state().gear() != null) {
       // the pieces stand as they were shown, which is as they were said
-      said = new Said(said.contexts(), said.words(), standing.state().gear(), said.marks(), said.speeds(), said.did());
+      said = said.wearing(standing.state().gear());
+    }
+    Pain pain = said.pain();
+    if (pain != null && lifts.catalogue().ofKey(slot.lift()).filter(pain::spoils).isPresent()) {
+      said = said.inStates(Stream.concat(said.contexts().stream(), Stream.of(Context.PAIN)).collect(Collectors.toSet()));
     }
     return said.gear() == null ? said : said.inStates(WornFrom.contexts(slot.worn(), entry.load(), said.gear(), said.contexts()));
   }
@@ -48,7 +55,7 @@ class CardBeside {
   private Said standing(LoggedSetRow row) {
     return new Said(row.state().contexts(), row.state().contextWords(), row.state().gear(), marks.findBySetIdOrderById(row.id()).stream()
         .filter(mark -> mark.clipId() == null).map(SetMark::mark).toList(), row.state().repSpeeds(),
-        row.askedLift() == null ? null : row.lift());
+        row.askedLift() == null ? null : row.lift(), null);
   }
 
   /** What the day and the place of a session make of every set of a lift. */

@@ -106,25 +106,25 @@ public class CardLog {
         || !row.loggedSet().place().equals(entry.place())).isPresent()) {
       return new LogOutcome.OfAnother();
     }
-    if (sentBefore.filter(row -> same(row, entry, marks.findBySetIdOrderById(row.id()))).isPresent()) {
-      return new LogOutcome.Kept();
-    }
     Lifter lifter = cards.lifter(session);
     issuing.newestOrIssue(session, lifter);
     CardDocument document = issuing.numbered(sessionId, Math.max(entry.issue(), 1)).orElseThrow(NotFound::new);
     List<LoggedSetRow> logged = new ArrayList<>(sets.ofSession(sessionId));
     Optional<LoggedSetRow> existing = at(logged, entry);
-    // a page from before that answer may show the set open: what stands is told, and written over by nobody who has not seen it
-    boolean meanwhile = existing.isPresent() && existing.get().version() != entry.seen();
-    if (meanwhile && !same(existing.get(), entry, marks.findBySetIdOrderById(existing.get().id()))) {
-      return new LogOutcome.Superseded(existing.get());
-    }
     CardDocument.CardSlot slot =
         document.slots().stream().filter(s -> s.ref().equals(entry.line())).findFirst().orElseThrow(NotFound::new);
+    Said said = beside.said(session, slot, entry, existing.orElse(null));
+    boolean same = existing.filter(row -> same(row, entry, said, marks.findBySetIdOrderById(row.id()))).isPresent();
+    if (same && sentBefore.isPresent()) {
+      return new LogOutcome.Kept();
+    }
+    // a page from before that answer may show the set open: what stands is told, and written over by nobody who has not seen it
+    if (existing.filter(row -> row.version() != entry.seen()).isPresent() && !same) {
+      return new LogOutcome.Superseded(existing.get());
+    }
     existing.ifPresent(logged::remove);
     List<LoggedSetRow> ofLine = logged.stream().filter(row -> row.line().equals(slot.ref())).toList();
     ResolvedSet asked = lines.asked(document, slot, ofLine, entry.place(), cards.tracked(session, !logged.isEmpty()).get(slot.lift()));
-    Said said = beside.said(session, slot, entry, existing.orElse(null));
     Entry meant = entry.withLoad(meant(slot, entry.load(), asked)).saying(said);
     String did = said.did() == null ? slot.lift() : said.did();
     boolean telling = asked.tellsOfMax() && lifts.catalogue().ofKey(did).filter(lift -> lift.variation().assisted()).isEmpty();
@@ -138,6 +138,9 @@ public class CardLog {
     row.write(meant, asked, telling, clock.now());
     sets.saveAndFlush(row);
     beside.mark(row, said.marks(), who.coach());
+    if (said.pain() != null) {
+      notes.hurts(session, said.pain());
+    }
     devices.find(row);
     left.deleteAll(left.findByLineIn(List.of(slot.ref())));
     if (before == null) {
@@ -230,17 +233,15 @@ public class CardLog {
         .findFirst();
   }
 
-  private static boolean same(LoggedSetRow row, Entry entry, List<SetMark> marks) {
+  private static boolean same(LoggedSetRow row, Entry entry, Said said, List<SetMark> marks) {
     return row.load().equals(entry.load()) && row.reps() == entry.reps()
-        && Objects.equals(row.rpe(), entry.rpe()) && row.easier() == entry.easier() && saidSame(row, entry.said(), marks)
+        && Objects.equals(row.rpe(), entry.rpe()) && row.easier() == entry.easier()
+        && (entry.said() == null || saidSame(row, said, marks))
         && Objects.equals(row.doneTenths(), entry.tenths()) && Objects.equals(row.doneCentimetres(), entry.centimetres())
         && row.stopped() == entry.stopped() && row.ended() == entry.ended();
   }
 
-  private static boolean saidSame(LoggedSetRow row, @Nullable Said said, List<SetMark> marks) {
-    if (said == null) {
-      return true;
-    }
+  private static boolean saidSame(LoggedSetRow row, Said said, List<SetMark> marks) {
     String asked = row.askedLift() == null ? row.lift() : row.askedLift();
     SetState state = row.state();
     return state.contexts().equals(said.contexts()) && state.contextWords().equals(said.words())

@@ -20,10 +20,12 @@ record CardPanels(List<CardView.PanelView> panels) {
     return new PanelTurns(document, slots).panels();
   }
 
-  /** The panel that is to stand open: the one asked for, else the next that waits, else the last. */
+  /** The panel that is to stand open: the one asked for, else the next that waits, else the last that was lifted. */
   Optional<String> current(CardView.Wanted wanted) {
     List<String> ids = panels.stream().map(panel -> panel.set().panel()).toList();
     return ids.stream().filter(id -> id.equals(wanted.panel())).findFirst().or(() -> next(wanted.after()))
+        .or(() -> panels.stream().map(CardView.PanelView::set).filter(CardView.SetView::logged).map(CardView.SetView::panel)
+            .reduce((one, later) -> later))
         .or(() -> ids.stream().reduce((one, later) -> later));
   }
 

@@ -104,6 +104,11 @@ record CardView(
       return Context.values();
     }
 
+    /** Where it can have hurt. */
+    public BodyPlace[] places() {
+      return BodyPlace.values();
+    }
+
     /** Nothing said, to be filled by a script. */
     public BesideView nothing() {
       return BesideView.NOTHING;
@@ -390,6 +395,11 @@ record CardView(
 
   public boolean finished() {
     return total > 0 && done == total;
+  }
+
+  /** How many sets were asked: those that are done or owed, and those the session was ended before. */
+  public long asked() {
+    return total + panels.stream().map(PanelView::set).filter(set -> set.left() && !set.logged()).count();
   }
 
   /** What stands beside the figures of each set, for the page's script to fill fields with. */

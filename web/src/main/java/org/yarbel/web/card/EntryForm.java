@@ -77,8 +77,7 @@ record EntryForm(
       errors.put("load", "This page is too old to log from: open the card again.");
     }
     HowEnded ending = howEnded();
-    boolean further = count == 0 || ending != null && ending.triedFurther();
-    Said said = also.check(lifts, count, further, errors);
+    Said said = also.check(lifts, count, ending, errors);
     if (!errors.isEmpty()) {
       return new CheckedEntry(Optional.empty(), errors);
     }

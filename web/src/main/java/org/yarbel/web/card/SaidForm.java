@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
+import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Lift;
@@ -26,9 +27,10 @@ import org.yarbel.web.log.Said;
  * @param worn null where the pieces stand as they were shown
  * @param marks each with what was typed as its rep
  * @param did what was typed as the lift that was done
+ * @param hurt where it hurt
  */
 record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Set<Gear> worn, Map<TechniqueMark, String> marks,
-    String speeds, String did) {
+    String speeds, String did, HurtForm hurt) {
   static final int MOST_WORDS = 200;
   private static final int LONGEST_LIFT = 60;
   private static final int LONGEST_FIELD = 1_000;
@@ -39,10 +41,10 @@ record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Se
     Set<Gear> worn = chosen(form, "gear", Gear.class);
     boolean untouched = worn.equals(named(text(form, "wornWas").split(","), Gear.class));
     return new SaidForm(form.containsKey("chips"), chosen(form, "ctx", Context.class), text(form, "ctxWords"), untouched ? null : worn,
-        marks, text(form, "speeds"), text(form, "did"));
+        marks, text(form, "speeds"), text(form, "did"), HurtForm.of(form));
   }
 
-  private static String text(MultiValueMap<String, String> form, String field) {
+  static String text(MultiValueMap<String, String> form, String field) {
     String typed = form.getFirst(field);
     return typed == null ? "" : typed.strip();
   }
@@ -67,9 +69,10 @@ record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Se
    * What is said, with a sentence for every field that cannot be.
    *
    * @param reps good reps of the set
-   * @param further whether one more was tried
+   * @param ended how it ended; null where nobody said
    */
-  Said check(Catalogue lifts, int reps, boolean further, Map<String, String> errors) {
+  Said check(Catalogue lifts, int reps, @Nullable HowEnded ended, Map<String, String> errors) {
+    boolean further = reps == 0 || ended != null && ended.triedFurther();
     if (words.length() > MOST_WORDS) {
       errors.put("ctxWords", "It may have at most " + MOST_WORDS + " characters but has " + words.length() + ".");
     }
@@ -84,7 +87,8 @@ record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Se
     if (!did.isEmpty() && other.isEmpty()) {
       errors.put("did", unknown(lifts, did));
     }
-    return new Said(states, words.length() > MOST_WORDS ? "" : words, worn, seen, measured, other.map(Lift::key).orElse(null));
+    return new Said(states, words.length() > MOST_WORDS ? "" : words, worn, seen, measured, other.map(Lift::key).orElse(null),
+        ended == HowEnded.HURT ? hurt.check(errors) : null);
   }
 
   private static Mark mark(TechniqueMark what, String typed, int reps, boolean further, Map<String, String> errors) {

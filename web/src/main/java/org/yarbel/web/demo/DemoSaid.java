@@ -1,7 +1,6 @@
 package org.yarbel.web.demo;
 
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -12,6 +11,8 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Movement;
 import org.yarbel.core.log.BodyPlace;
 import org.yarbel.core.log.CheckIn;
@@ -126,12 +127,19 @@ class DemoSaid {
       if (powerlift && row.reps() > 0 && most != null) {
         // as slow as usual in a max, faster as it gets lighter, and a little by chance; told to the hundredth
         double atMax = SpeedProfile.typicalAtMax(Movement.valueOf(row.lift().toUpperCase(Locale.ROOT))).orElse(0.2);
-        double speed = atMax + 1.05 * (1 - row.load().ratioTo(most)) + 0.012 * chance.nextGaussian();
+        double speed = atMax + 1.05 * (1 - share(row, most)) + 0.012 * chance.nextGaussian();
         int told = 10 * (int) Math.round(MM_A_METRE / 10.0 * Math.min(Math.max(speed, 0.08), 1.4));
         row.measured(new RepSpeeds(List.of(told)), SpeedSource.TYPED);
         sets.save(row);
       }
     }
+  }
+
+  /** The share of the day's max a load is: half of it the rating tells, since who rates a load harder moves it slower. */
+  private static double share(LoggedSetRow row, Mass most) {
+    double known = row.load().ratioTo(most);
+    Rpe rated = row.rpe();
+    return rated == null ? known : (known + EffortChart.HOUSE.fraction(row.reps(), rated.value()).orElse(known)) / 2;
   }
 
   private void talk(long club, List<Lifter> lifters, LocalDate today) {
@@ -156,7 +164,7 @@ class DemoSaid {
       if (!last.isEmpty()) {
         LoggedSetRow row = last.get(0);
         clips.add(sessions.findById(row.sessionId()).orElseThrow(), row.line(), row.loggedSet().place(), film,
-            today.atTime(18, 0).toInstant(ZoneOffset.UTC));
+            row.day().atTime(18, 0).atZone(DemoClub.zone()).toInstant());
       }
     }
   }

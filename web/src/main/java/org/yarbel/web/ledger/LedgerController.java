@@ -140,7 +140,7 @@ class LedgerController {
     model.addAttribute("now", now(own, open, unit, today));
     model.addAttribute("look", new LedgerLook(id, open.key(), filter, stretch, today));
     model.addAttribute("lengths", LedgerStretch.lengths());
-    model.addAttribute("filters", LedgerFilter.all());
+    model.addAttribute("filters", filter.offered(open));
     model.addAttribute("chart", LedgerChart.of(ledger.points(lifter, open.key(), stretch), ledger.blocks(lifter, stretch), unit, WIDTH,
         HEIGHT));
     model.addAttribute("days", days(page, unit, catalogue, who.coach()));

@@ -346,9 +346,11 @@ public class LoggedSetRow extends ClubRow {
   public Observation observation() {
     // no rep that somebody chose not to make, or could not for pain, says anything of strength
     boolean unsaid = reps == 0 && ended != null && !ended.failed();
-    return Observation.of(day, load(), reps, ratingTaken()).with(Trait.EASIER, easier).with(Trait.FAILED, toFailure)
+    // what a set that ended by pain is rated tells of the pain: its good reps say the least the max can be
+    boolean hurt = ended == HowEnded.HURT;
+    return Observation.of(day, load(), reps, hurt ? null : ratingTaken()).with(Trait.EASIER, easier && !hurt).with(Trait.FAILED, toFailure)
         .with(Trait.CONTEST, contest)
-        .with(Trait.NEXT_MISSED, nextMissed).with(Trait.FLAGGED, flagged || ended == HowEnded.HURT).with(Trait.TOUCH_AND_GO, touchAndGo)
+        .with(Trait.NEXT_MISSED, nextMissed).with(Trait.FLAGGED, flagged || hurt).with(Trait.TOUCH_AND_GO, touchAndGo)
         .with(Trait.PRACTICE, !tellsOfMax || unsaid);
   }
 

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.Mark;
+import org.yarbel.core.log.Pain;
 import org.yarbel.core.log.RepSpeeds;
 
 /**
@@ -20,11 +21,12 @@ import org.yarbel.core.log.RepSpeeds;
  * @param marks what was seen of it
  * @param speeds how fast it moved; null where nobody measured it
  * @param did the key of the lift that was done in place of the one asked; null for the one that was asked
+ * @param pain where it hurt, for the check-in of the day; null where nobody said
  */
 public record Said(Set<Context> contexts, String words, @Nullable Set<Gear> gear, List<Mark> marks, @Nullable RepSpeeds speeds,
-    @Nullable String did) {
+    @Nullable String did, @Nullable Pain pain) {
   /** Nothing is said. */
-  public static final Said NOTHING = new Said(Set.of(), "", null, List.of(), null, null);
+  public static final Said NOTHING = new Said(Set.of(), "", null, List.of(), null, null, null);
 
   public Said {
     contexts = set(contexts, Context.class);
@@ -41,12 +43,17 @@ public record Said(Set<Context> contexts, String words, @Nullable Set<Gear> gear
 
   /** Only in what state it was lifted. */
   public static Said in(Context... contexts) {
-    return contexts.length == 0 ? NOTHING : new Said(EnumSet.copyOf(Arrays.asList(contexts)), "", null, List.of(), null, null);
+    return contexts.length == 0 ? NOTHING : NOTHING.inStates(EnumSet.copyOf(Arrays.asList(contexts)));
   }
 
   /** The same in just these states. */
   public Said inStates(Set<Context> others) {
-    return new Said(others, words, gear, marks, speeds, did);
+    return new Said(others, words, gear, marks, speeds, did, pain);
+  }
+
+  /** The same with just these pieces worn. */
+  public Said wearing(@Nullable Set<Gear> pieces) {
+    return new Said(contexts, words, pieces, marks, speeds, did, pain);
   }
 
   /** Whether it makes the set count less. */

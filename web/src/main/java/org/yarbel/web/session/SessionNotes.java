@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.log.CheckIn;
 import org.yarbel.core.log.Context;
+import org.yarbel.core.log.Pain;
 import org.yarbel.core.log.SessionEffort;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
@@ -116,6 +117,14 @@ public class SessionNotes {
     CheckedIn row = checkIns.findByLifterIdAndDay(session.lifterId(), day).orElseGet(() -> new CheckedIn(session.lifterId(), day));
     row.tell(said, clock.now());
     checkIns.saveAndFlush(row);
+  }
+
+  /** Adds what hurts to what was said of the day. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void hurts(TrainingSession session, Pain told) {
+    CheckIn before = checkIns.findByLifterIdAndDay(session.lifterId(), day(session)).map(CheckedIn::said)
+        .orElse(new CheckIn(null, null, null, null, List.of()));
+    checkIn(session, before.with(told));
   }
 
   /** Writes down how hard and how long a session was; null for what nobody says. */

@@ -71,21 +71,31 @@ class AllByThumbTest {
       browser.press("#part-extra .btn-main");
       browser.awaitText("#queue-note", "4 entries are kept");
       assertThat(browser.find("#part-extra input[name=load]").getDomProperty("value")).as("ready for the next").isEmpty();
+      browser.awaitText("#part-extra .kept-here", "Barbell row 60 × 10, kept on this phone");
       type(browser, "#say-words", "Knee felt fine after the second.");
       browser.press("#part-say .btn");
       browser.awaitText("#queue-note", "5 entries are kept");
       type(browser, "#say-words", "And the row was easy.");
       browser.press("#part-say .btn");
       browser.awaitText("#queue-note", "6 entries are kept");
+      browser.awaitText("#part-say .kept-here", "“And the row was easy.”, kept on this phone");
       browser.press("#part-end summary");
+      browser.awaitText("#part-end legend", "Squat: 1 of 3 sets not tried");
       browser.press("#part-end input[name=effort][value='7'] + span");
       browser.press("#part-end .btn-go");
       browser.awaitText("#queue-note", "7 entries are kept");
+      browser.awaitText("#part-end .brief", "kept on this phone");
+      browser.awaitGone("#rest");
     } finally {
       browser.offline(false);
     }
     browser.awaitText("#part-end .brief", "7 of 10, very hard");
     browser.awaitText("#part-say", "And the row was easy.");
+    browser.awaitText(".finished", "The session is ended.");
+    browser.awaitText(".overview", "2 of 3 sets logged");
+    assertThat(browser.all(".kept-here")).isEmpty();
+    browser.press("#part-clips summary");
+    browser.awaitText("#part-clips .clip-list", "No clips yet");
     assertThat(browser.complaints()).isEmpty();
     assertThat(app.jdbc().sql("select contexts || ' ' || coalesce(speeds::text, '-') || ' ' || extra from logged_set where session_id = :s order by "
         + "logged_at, id").param("s", session).query(String.class).list()).containsExactly("SHORT_SLEEP {500,480} false", "SHORT_SLEEP,PAIN - false",
@@ -111,6 +121,24 @@ class AllByThumbTest {
     assertThat(browser.axe()).isEmpty();
     browser.press(OPEN + ".more-said summary");
     assertThat(browser.axe()).isEmpty();
+  }
+
+  @Test
+  void aBeltThatStaysOffSaysSoByItself(TestApp app, Browser browser) {
+    long session = session(app, 65, "2x5 75%");
+    browser.signIn("tamsin").phone().card(session);
+    browser.press("#part-check-in button[name=leave]");
+    browser.await("#part-check-in:not([open])");
+    browser.press(OPEN + ".more-said summary");
+    chip(browser, "gear", "BELT");
+    browser.awaitText(OPEN + ".brief", "no belt");
+    chip(browser, "gear", "BELT");
+    assertThat(browser.find(OPEN + ".brief").getText()).isEmpty();
+    chip(browser, "gear", "BELT");
+    browser.press(OPEN + "button[value=done]");
+    browser.awaitText(OPEN + "h2", "set 2 of 2");
+    assertThat(app.jdbc().sql("select contexts from logged_set where session_id = :s").param("s", session).query(String.class).list())
+        .containsExactly("NO_BELT");
   }
 
   /** What was refused long after goes back into its form with every field, and is sent again. */

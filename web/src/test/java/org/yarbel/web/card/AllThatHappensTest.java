@@ -139,7 +139,10 @@ class AllThatHappensTest {
     Training later = new Training(app, lifter, session);
     assertThat(later.card()).containsPattern("name=\"gear\" value=\"BELT\"[^>]*checked");
     later.chips(1, "wornWas", "BELT", "gear", "BELT");
-    later.chips(2, "wornWas", "BELT");
+    String key = UUID.randomUUID().toString();
+    later.set(2, "key", key, "chips", "1", "wornWas", "BELT");
+    assertThat(later.set(2, "key", key, "chips", "1", "wornWas", "BELT").statusCode()).as("sent again it is known, with what it came to")
+        .isEqualTo(200);
     later.set(3, "chips", "1", "wornWas", "BELT", "load", "137.5");
     assertThat(later.column("select contexts from logged_set where session_id = :id order by set_number")).containsExactly("", "NO_BELT", "");
     assertThat(later.column("select coalesce(gear, '-') from logged_set where session_id = :id order by set_number"))
@@ -394,7 +397,9 @@ class AllThatHappensTest {
     assertThat(sets(coach, training, "marks")).isEqualTo(1);
     assertThat(sets(coach, training, "DEPTH")).isZero();
     assertThat(sets(coach, training, "nonsense' or 1=1")).as("what is no filter is none").isEqualTo(3);
-    assertThat(coach.get(training.lifter().at("/ledger?lift=squat&only=DEPTH")).body()).contains("No set of this lift: mark: depth.");
+    assertThat(coach.get(training.lifter().at("/ledger?lift=squat&only=DEPTH")).body()).contains("No set of this lift: mark: depth.")
+        .as("the marks are those of a squat").contains("value=\"HEELS_UP\"").doesNotContain("value=\"GRIP\"");
+    assertThat(coach.get(training.lifter().at("/ledger?lift=squat&only=GRIP")).body()).contains("No set of this lift: mark: grip.");
     assertThat(coach.get(training.lifter().at("/ledger?lift=squat&weeks=520&until=2020-01-01")).body()).contains("Nothing was tracked in this stretch.",
         ">later<");
     assertThat(coach.get(training.lifter().at("/ledger?lift=squat&weeks=-3")).statusCode()).isEqualTo(200);

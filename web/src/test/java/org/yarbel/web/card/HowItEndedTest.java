@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
 import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Observation.Trait;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -154,6 +155,77 @@ class HowItEndedTest {
   }
 
   @Test
+  void whereItHurtStandsWithTheDayAndItsRatingSaysNothing(TestApp app) {
+    Someone lifter = lifter(app, "Hurting Wynn", "3x5 75%");
+    long session = app.session("Hurting", TestApp.TODAY);
+    lifter.coach().card(session);
+    lifter.post("/sessions/" + session + "/check-in", Map.of("sleep", "8", "place.1", "KNEE", "side.1", "LEFT", "score.1", "2"));
+    Map<String, String> hurt = entry(app, session, 1, "150", "2", "ended", "HURT", "rpe", "9", "chips", "1", "hurtPlace", "KNEE", "hurtSide",
+        "LEFT", "hurtScore", "5", "hurtWorse", "the way down");
+    assertThat(lifter.post("/sessions/" + session + "/sets", hurt).body()).contains("slept 8 h; left knee 5 of 10, worse with the way down")
+        .doesNotContain("left knee 2");
+    assertThat(lifter.post("/sessions/" + session + "/sets", hurt).statusCode()).as("sent again it is known").isEqualTo(200);
+    assertThat(app.jdbc().sql("select contexts from logged_set where session_id = :s").param("s", session).query(String.class).list())
+        .containsExactly("PAIN");
+    assertThat(seen(app, lifter)).singleElement().satisfies(set -> {
+      assertThat(set.is(Trait.FLAGGED)).isTrue();
+      assertThat(set.rpe()).as("two reps at 9 would speak for 163 kg").isNull();
+    });
+    assertThat(app.jdbc().sql("select rpe_halves from logged_set where session_id = :s").param("s", session).query(Integer.class).single())
+        .as("the rating stands as it was given").isEqualTo(18);
+    lifter.post("/sessions/" + session + "/sets", entry(app, session, 2, "150", "5"));
+    assertThat(app.jdbc().sql("select contexts from logged_set where session_id = :s and set_number = 2").param("s", session)
+        .query(String.class).single()).as("what hurts is there in the next set, too").isEqualTo("PAIN");
+  }
+
+  @ParameterizedTest
+  @CsvSource(delimiter = ';', value = {"KNEE;'';Say how much it hurts, from 0 to 10.", "'';4;Say where it hurts.",
+      "KNEE;11;Pain must be from 0 to 10 but was 11", "KNEE;99999999999;Say how much it hurts, from 0 to 10."})
+  void aPainThatCannotBeIsToldInTheSetAndLosesNothing(String place, String score, String sentence) {
+    TestApp app = TestApp.running();
+    String name = "Sore " + place + score;
+    Someone lifter = lifter(app, name, "3x5 75%");
+    long session = app.session(name, TestApp.TODAY);
+    lifter.coach().card(session);
+    String page = lifter.post("/sessions/" + session + "/sets", entry(app, session, 1, "150", "2", "ended", "HURT", "chips", "1", "hurtPlace", place,
+        "hurtScore", score, "hurtWorse", "cold mornings")).body();
+    assertThat(page).contains(sentence).contains("value=\"cold mornings\"");
+    assertThat(ended(app, session)).isEmpty();
+    // said of a set that ended otherwise it is no pain
+    lifter.post("/sessions/" + session + "/sets", entry(app, session, 1, "150", "2", "ended", "MY_CHOICE", "chips", "1", "hurtPlace", place,
+        "hurtScore", score));
+    assertThat(ended(app, session)).containsExactly("MY_CHOICE");
+  }
+
+  @Test
+  void aThumbSaysWhereItHurtWithoutSignal(TestApp app, Browser browser) {
+    LocalDate day = TestApp.TODAY.minusWeeks(47).plusDays(4);
+    Client.of(app, "coach").post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat",
+        "work", "3x5 70%"), "HX-Request", "true");
+    long session = app.session("Tamsin", day);
+    browser.signIn("tamsin").phone().card(session);
+    browser.awaitText(".card-head", "card 1");
+    try {
+      browser.offline(true);
+      assertThat(browser.find(OPEN + ".hurt-line").isDisplayed()).isFalse();
+      for (int i = 0; i < 3; i++) {
+        browser.press(OPEN + "button[aria-label='Fewer reps']");
+      }
+      browser.press(OPEN + "input[name=ended][value=HURT] + span");
+      new Select(browser.await(OPEN + "select[name=hurtPlace]")).selectByVisibleText("knee");
+      new Select(browser.find(OPEN + "select[name=hurtScore]")).selectByVisibleText("6");
+      browser.press(OPEN + "button[value=done]");
+      browser.awaitText(OPEN + "h2", "set 2 of 3");
+      browser.awaitText(OPEN + ".more-said .brief", "pain");
+    } finally {
+      browser.offline(false);
+    }
+    browser.awaitText("#part-check-in .brief", "knee 6 of 10");
+    assertThat(ended(app, session)).containsExactly("HURT");
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  @Test
   void aMissedMaxIsTriedAgainWithoutSignal(TestApp app, Browser browser) {
     LocalDate day = TestApp.TODAY.minusWeeks(46).plusDays(4);
     Client.of(app, "coach").post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat",
@@ -171,7 +243,8 @@ class HowItEndedTest {
     } finally {
       browser.offline(false);
     }
-    browser.awaitText(".overview", "2 of");
+    browser.awaitText(".overview .row-state", "missed");
+    browser.awaitText(".overview .row-state", "done");
     assertThat(app.jdbc().sql("select reps from logged_set where session_id = :s order by set_number").param("s", session)
         .query(Integer.class).list()).containsExactly(0, 1);
   }

@@ -183,6 +183,11 @@ public final class Browser {
         .until(d -> all(css).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
   }
 
+  /** Waits until none of a kind is to be seen. */
+  public void awaitGone(String css) {
+    waiting().ignoring(StaleElementReferenceException.class).until(d -> all(css).stream().noneMatch(WebElement::isDisplayed));
+  }
+
   /** Waits until an element says something. */
   public void awaitText(String css, String text) {
     waiting().withMessage(() -> css + " says '" + (all(css).isEmpty() ? "nothing" : text(css)) + "', not '" + text + "'")

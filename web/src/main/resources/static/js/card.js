@@ -215,6 +215,7 @@ function onClick(event) {
   if (link && document.getElementById("panel-" + link.dataset.panel)) {
     event.preventDefault();
     show(link.dataset.panel);
+    toTop();
   }
 }
 
@@ -270,6 +271,7 @@ function onKey(event) {
   if (to) {
     event.preventDefault();
     show(to.dataset.panel);
+    toTop();
     to.focus();
   }
 }
@@ -285,7 +287,17 @@ function show(panel) {
     }
   }
   fillShown();
-  toTop();
+}
+
+// After a set comes the next one; who says something around the sets stays where it was said.
+function lookAt(entry) {
+  const around = { say: "#part-say", extra: "#part-extra", lifted: "#part-lifted", end: ".finished, #part-end" }[entry.form];
+  const part = around && root().querySelector(around);
+  if (part) {
+    part.scrollIntoView({ block: "center", behavior: "instant" });
+  } else {
+    toTop();
+  }
 }
 
 // The whole card from its head on: the skyline stays in sight, the site's own bar does not.
@@ -353,7 +365,7 @@ function onAnswered({ detail }) {
   // somebody who waits for the answer is asked in the form; what was refused long after stays in the list
   if (entry.url.startsWith(here()) && html !== "" && (ok || detail.here)) {
     sessionEnded(entry, ok);
-    replace(html, ok);
+    replace(html, ok, entry);
     outbox.asking(ok ? "" : entry.id);
   }
   rest(entry.key, ok);
@@ -363,6 +375,7 @@ function onWaits({ detail }) {
   if (detail.entry.url.startsWith(here())) {
     waitsAround(detail.entry);
     replay();
+    lookAt(detail.entry);
   }
   rest(detail.entry.key, true);
 }
@@ -438,6 +451,7 @@ function putIn() {
     return;
   }
   show(entry.panel);
+  toTop();
   putBack(panel.querySelector("form"), new URLSearchParams(entry.body));
   const beside = panel.querySelector(".more-said");
   brief(beside);
@@ -460,7 +474,7 @@ function putBack(form, body) {
   }
 }
 
-function replace(html, ok) {
+function replace(html, ok, entry) {
   const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("card");
   if (fresh) {
     delete document.documentElement.dataset.kept;
@@ -476,7 +490,7 @@ function replace(html, ok) {
     if (wrong) {
       wrong.scrollIntoView({ block: "center" });
     } else {
-      toTop();
+      lookAt(entry);
     }
   }
 }

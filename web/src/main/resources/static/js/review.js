@@ -6,45 +6,62 @@ const main = stages[0];
 const fps = () => Number(document.getElementById("fps").value.replace(",", ".")) || 30;
 const seek = document.getElementById("seek");
 let offset = 0;
+// while two are being lined up, what moves is the second by itself
+let alone = false;
+const moved = () => (alone ? stages[1].video : main.video);
 let line = null;
 let take = "";
 let clicks = { plate: null, start: null, end: null, path: [] };
 let last = null;
 
-for (const { video, canvas } of stages) {
+for (const { stage, video, canvas } of stages) {
   video.addEventListener("error", () => (page.querySelector(".cannot").hidden = false));
   video.addEventListener("loadedmetadata", () => {
     canvas.width = video.videoWidth;
     canvas.height = video.videoHeight;
+    stage.style.setProperty("--ratio", String(video.videoWidth / video.videoHeight));
     draw();
   });
   video.addEventListener("seeked", draw);
+  video.addEventListener("timeupdate", tell);
+  video.addEventListener("seeked", tell);
 }
-main.video.addEventListener("timeupdate", tell);
-main.video.addEventListener("seeked", tell);
-main.video.addEventListener("pause", () => together(main.video.currentTime));
+main.video.addEventListener("pause", () => alone || go(main.video.currentTime));
 
 // The frame that is shown has a number, and begins at a time of its own.
-const frame = () => Math.floor(main.video.currentTime * fps() + 1e-4);
-const now = () => frame() / fps();
+const frame = (video) => Math.floor(video.currentTime * fps() + 1e-4);
+const now = () => frame(main.video) / fps();
 
 function tell() {
-  document.getElementById("time").textContent = now().toFixed(2) + " s, frame " + frame();
+  const video = moved();
+  document.getElementById("time").textContent = (alone ? "the other: " : "") + (frame(video) / fps()).toFixed(2) + " s, frame " + frame(video);
   document.getElementById("at").value = now().toFixed(3);
-  if (document.activeElement !== seek && main.video.duration) {
-    seek.value = String(Math.round(1000 * main.video.currentTime / main.video.duration));
+  if (document.activeElement !== seek && video.duration) {
+    seek.value = String(Math.round(1000 * video.currentTime / video.duration));
   }
 }
 
-function together(time) {
-  main.video.currentTime = Math.max(time, 0);
-  if (stages[1]) {
+function go(time) {
+  moved().currentTime = Math.max(time, 0);
+  if (stages[1] && !alone) {
     stages[1].video.currentTime = Math.max(time + offset, 0);
   }
 }
 
 // Into the middle of the frame, where no rounding shows its neighbour.
-const step = (by) => { pause(); together((frame() + by + 0.5) / fps()); };
+const step = (by) => { pause(); go((frame(moved()) + by + 0.5) / fps()); };
+
+// Two clips are lined up at a frame each: the second is moved by itself until it shows what the first does, and stays so far off.
+function align() {
+  pause();
+  alone = !alone;
+  pressed('[data-do="align"]', alone);
+  if (!alone) {
+    offset = stages[1].video.currentTime - main.video.currentTime;
+  }
+  hint(alone ? "Now only the second clip moves. Bring it to the frame that matches, then press Line up again." : "Lined up: both go on together from here.");
+  tell();
+}
 
 function pause() {
   stages.forEach(({ video }) => video.pause());
@@ -52,11 +69,11 @@ function pause() {
 }
 
 function play() {
-  if (!main.video.paused) {
+  if (!moved().paused) {
     pause();
     return;
   }
-  stages.forEach(({ video }) => video.play());
+  stages.filter(({ video }) => !alone || video === moved()).forEach(({ video }) => video.play());
   page.querySelector('[data-do="play"]').textContent = "Pause";
 }
 
@@ -78,8 +95,8 @@ function rule() {
 
 const acts = {
   back: () => step(-1), on: () => step(1), play, slow, line: rule, clear,
-  align: () => { pause(); offset = stages[1].video.currentTime - main.video.currentTime; hint("Lined up: both go on together from here."); },
-  seek: (button) => { pause(); together(Number(button.dataset.at) + 0.5 / fps()); },
+  align,
+  seek: (button) => { pause(); go(Number(button.dataset.at) + 0.5 / fps()); },
   add: () => { const field = document.getElementById("speeds"); field.value = (field.value + " " + last.velocity.toFixed(3)).trim(); },
 };
 
@@ -96,7 +113,7 @@ document.addEventListener("click", (event) => {
 });
 
 const keys = { " ": play, ",": () => step(-1), ".": () => step(1), s: slow, v: rule, p: () => choose("plate"), a: () => choose("start"), e: () => choose("end"),
-  t: () => choose("path") };
+  t: () => choose("path"), l: () => stages[1] && align() };
 document.addEventListener("keydown", (event) => {
   if (event.target.closest("input:not([type=range]), select, textarea, button, a") && !(event.key in { ",": 1, ".": 1 } && event.target.closest("button"))
     || event.ctrlKey || event.altKey || event.metaKey) {
@@ -109,7 +126,7 @@ document.addEventListener("keydown", (event) => {
   }
 });
 
-seek.addEventListener("input", () => { pause(); together(Number(seek.value) / 1000 * (main.video.duration || 0)); });
+seek.addEventListener("input", () => { pause(); go(Number(seek.value) / 1000 * (moved().duration || 0)); });
 
 // ---- clicks on the picture
 
@@ -229,8 +246,9 @@ function draw() {
     if (line !== null) {
       pen.strokeStyle = "#fffdf8";
       pen.beginPath();
-      pen.moveTo(line, 0);
-      pen.lineTo(line, canvas.height);
+      const x = line * canvas.width / main.canvas.width;
+      pen.moveTo(x, 0);
+      pen.lineTo(x, canvas.height);
       pen.stroke();
     }
   }

@@ -39,7 +39,6 @@ class ClipController {
   /** A film is looked at, and nothing in it does anything. */
   private static final String NOTHING_RUNS = "default-src 'none'; media-src 'self'; style-src 'unsafe-inline'; sandbox";
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
-  private static final long MIB = 1 << 20;
 
   private final ClipUploads uploads;
   private final Clips clips;
@@ -126,7 +125,7 @@ class ClipController {
     Map<String, String> fields = new HashMap<>(Map.of("quota", "" + room.quotaMb(), "days", "" + room.days()));
     fields.putAll(typed.fields());
     ModelAndView page = new ModelAndView("clip/room");
-    page.addObject("used", String.format(Locale.ROOT, "%.1f MB", room.bytes() / (double) MIB)).addObject("quota", room.quotaMb());
+    page.addObject("used", ClipUploads.size(room.bytes())).addObject("quota", room.quotaMb());
     page.addObject("form", new Shown(fields, typed.errors(), typed.asked()));
     page.addObject("going", room.going().stream().map(one -> new GoingView(one.getClip().sessionId(), one.getName(),
         DAY.format(clock.local(one.getClip().addedAt().plus(Duration.ofDays(room.days())))))).toList());
@@ -142,8 +141,8 @@ class ClipController {
 
   private ClipView view(Clip clip, @Nullable String set) {
     boolean soon = clips.goes(clip).isBefore(clock.now().plus(Clips.SAID_BEFORE));
-    return new ClipView(clip.id(), set, DAY.format(clock.local(clip.addedAt())), String.format(Locale.ROOT, "%.1f MB",
-        clip.bytes() / (double) MIB), clip.byCoach(), clip.gone(), soon ? DAY.format(clock.local(clips.goes(clip))) : null);
+    return new ClipView(clip.id(), set, DAY.format(clock.local(clip.addedAt())), ClipUploads.size(clip.bytes()),
+        clip.byCoach(), clip.gone(), soon ? DAY.format(clock.local(clips.goes(clip))) : null);
   }
 
   /** Takes a clip out, or puts it back. */

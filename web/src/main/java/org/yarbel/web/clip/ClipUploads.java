@@ -23,6 +23,7 @@ class ClipUploads {
   /** The longest piece. */
   static final int MOST_PIECE = 4 << 20;
   private static final int MOST_AT_ONCE = 20;
+  private static final long KIB = 1 << 10;
   private static final long MIB = 1 << 20;
 
   private final ClipUploadRepository uploads;
@@ -68,8 +69,11 @@ class ClipUploads {
     if (before.isPresent()) {
       return before.get();
     }
-    if (bytes < 1 || bytes > MOST_BYTES) {
-      return Progress.refused("A clip may have at most " + (MOST_BYTES >> 20) + " MB; this one has " + megabytes(bytes)
+    if (bytes < 1) {
+      return Progress.refused("There is nothing in this file.");
+    }
+    if (bytes > MOST_BYTES) {
+      return Progress.refused("A clip may have at most " + (MOST_BYTES >> 20) + " MB; this one has " + size(bytes)
           + ". Film in a lower resolution, or cut it to the set.");
     }
     if (uploads.countByLifterId(session.lifterId()) >= MOST_AT_ONCE) {
@@ -78,7 +82,7 @@ class ClipUploads {
     long quota = clubs.findById(club.id()).map(Club::clipQuotaMb).orElse(0) * MIB;
     long taken = clips.room() + uploads.room();
     if (taken + bytes > quota) {
-      return Progress.refused("The club's clips take " + megabytes(taken) + " of " + megabytes(quota) + ": this one (" + megabytes(bytes)
+      return Progress.refused("The club's clips take " + size(taken) + " of " + size(quota) + ": this one (" + size(bytes)
           + ") has no room. Take out clips that nobody needs any more, or give clips more room on their page.");
     }
     ClipUpload upload = new ClipUpload(session, key, bytes, who, clock.now());
@@ -89,7 +93,11 @@ class ClipUploads {
     return new Progress(0, null, null);
   }
 
-  private static String megabytes(long bytes) {
+  /** So many bytes as a person reads them: {@code 22 kB}, {@code 4.1 MB}, {@code 180 MB}. */
+  static String size(long bytes) {
+    if (bytes < MIB) {
+      return (bytes + KIB - 1) / KIB + " kB";
+    }
     return String.format(Locale.ROOT, bytes < 10 * MIB ? "%.1f MB" : "%.0f MB", bytes / (double) MIB);
   }
 

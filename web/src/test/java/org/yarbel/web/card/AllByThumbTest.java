@@ -85,6 +85,7 @@ class AllByThumbTest {
       browser.press("#part-end .btn-go");
       browser.awaitText("#queue-note", "7 entries are kept");
       browser.awaitText("#part-end .brief", "kept on this phone");
+      assertThat(inSight(browser, "#part-end")).as("who ends it is told there").isTrue();
       browser.awaitGone("#rest");
     } finally {
       browser.offline(false);
@@ -92,6 +93,7 @@ class AllByThumbTest {
     browser.awaitText("#part-end .brief", "7 of 10, very hard");
     browser.awaitText("#part-say", "And the row was easy.");
     browser.awaitText(".finished", "The session is ended.");
+    assertThat(inSight(browser, ".finished")).isTrue();
     browser.awaitText(".overview", "2 of 3 sets logged");
     assertThat(browser.all(".kept-here")).isEmpty();
     browser.press("#part-clips summary");
@@ -105,6 +107,11 @@ class AllByThumbTest {
     String seen = Client.of(app, "coach").get("/sessions/" + session + "/card").body();
     assertThat(seen).contains("slept 5 h, energy 2 of 5; knee 6 of 10", "Knee felt fine after the second.", "And the row was easy.",
         "7 of 10, very hard", "60 kg × 10", "short sleep · knees in, rep 4 · 0.50 0.48 m/s");
+  }
+
+  private static boolean inSight(Browser browser, String css) {
+    return (Boolean) browser.driver().executeScript("const box = document.querySelector(arguments[0]).getBoundingClientRect();"
+        + "return box.bottom > 0 && box.top < innerHeight", css);
   }
 
   @Test

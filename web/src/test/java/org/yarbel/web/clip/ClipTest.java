@@ -144,11 +144,17 @@ class ClipTest {
     assertThat(filming.coach().get("/clips/uploads/" + filming.key()).statusCode()).as("nothing is left of it").isEqualTo(404);
   }
 
+  @ParameterizedTest
+  @CsvSource({"1,1 kB", "22267,22 kB", "1048575,1024 kB", "1048576,1.0 MB", "4300000,4.1 MB", "188743680,180 MB"})
+  void isToldInWhatAPersonReads(long bytes, String size) {
+    assertThat(ClipUploads.size(bytes)).isEqualTo(size);
+  }
+
   @Test
   void hasItsBounds(TestApp app) {
     Filming filming = Filming.of(app, "Clip Four");
     assertThat(filming.begin(3L << 30).body()).contains("A clip may have at most 200 MB; this one has 3072 MB.");
-    assertThat(filming.begin(0).statusCode()).isEqualTo(422);
+    assertThat(filming.begin(0).body()).contains("There is nothing in this file.");
     assertThat(filming.begin(-1).statusCode()).isEqualTo(422);
     assertThat(filming.begin(100).statusCode()).isEqualTo(200);
     assertThat(filming.piece(0, film("isom", 101)).body()).contains("More came than was told.");

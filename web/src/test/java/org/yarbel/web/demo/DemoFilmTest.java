@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -27,6 +29,68 @@ import org.yarbel.web.support.TestApp;
 class DemoFilmTest {
   private static final String[] HTMX = {"HX-Request", "true"};
 
+  /** Somebody with some sets of a day, a clip of the film each. */
+  private record Filmed(Someone lifter, long session, List<String> clips) {
+    static Filmed of(TestApp app, String name, int sets, byte[] film) {
+      Someone lifter = Someone.called(app, name, Map.of("squat", "200"));
+      lifter.add(TestApp.TODAY, "MAIN", "squat", "3x5 75%");
+      long session = app.session(name, TestApp.TODAY);
+      Client coach = lifter.coach();
+      coach.post("/sessions/" + session + "/issue", Map.of(), HTMX);
+      String line = app.jdbc().sql("select ref::text from slot where session_id = :s").param("s", session).query(String.class).single();
+      List<String> clips = new ArrayList<>();
+      for (int set = 1; set <= sets; set++) {
+        coach.post("/sessions/" + session + "/sets", new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", line, "part", "1", "set",
+            "" + set, "issue", "1", "seen", "-1", "load", "150", "reps", "5", "outcome", "done", "sure", "1")), HTMX);
+        String key = UUID.randomUUID().toString();
+        coach.post("/sessions/" + session + "/clips", Map.of("key", key, "bytes", "" + film.length, "slot", line, "part", "1", "set", "" + set));
+        Matcher made = Pattern.compile("\"clip\":(\\d+)").matcher(coach.put("/clips/uploads/" + key + "?at=0", film).body());
+        assertThat(made.find()).isTrue();
+        clips.add(made.group(1));
+      }
+      return new Filmed(lifter, session, clips);
+    }
+  }
+
+  private static void ready(Browser browser, int clips) {
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(20)).until(d -> (Boolean) browser.driver().executeScript("const all = "
+        + "[...document.querySelectorAll('.stage')]; return all.length === arguments[0] && all.every((one) => "
+        + "one.querySelector('video').readyState >= 2 && one.querySelector('canvas').width === 320)", clips));
+  }
+
+  /** The frame each clip shows. */
+  private static List<Long> frames(Browser browser) {
+    return (List<Long>) browser.driver().executeScript("return [...document.querySelectorAll('.stage video')].map((video) => "
+        + "Math.floor(video.currentTime * 30 + 1e-4))");
+  }
+
+  @Test
+  void twoClipsAreLinedUpAtAFrameEach(TestApp app, Browser browser) {
+    Optional<byte[]> film = new DemoFilm(40).made();
+    assumeThat(film).as("there is an ffmpeg here").isPresent();
+    Filmed filmed = Filmed.of(app, "Beside Wren", 2, film.get());
+    browser.signIn("coach").desk().open("/clips/" + filmed.clips().get(0) + "/review");
+    browser.press(".looking form button");
+    ready(browser, 2);
+    assertThat((Boolean) browser.driver().executeScript("return document.querySelector('.review-acts').getBoundingClientRect().bottom < innerHeight"))
+        .as("picture and buttons are seen together").isTrue();
+    browser.press(".stage");
+    frame(browser, 10);
+    assertThat(frames(browser)).containsExactly(10L, 10L);
+    browser.press("[data-do=align]");
+    browser.awaitText("#hint", "Now only the second clip moves.");
+    browser.press(".stage");
+    frame(browser, 13);
+    assertThat(frames(browser)).as("the first stays where it is").containsExactly(10L, 13L);
+    browser.press("[data-do=align]");
+    browser.awaitText("#hint", "Lined up");
+    browser.press(".stage");
+    frame(browser, 15);
+    assertThat(frames(browser)).as("together from there").containsExactly(15L, 18L);
+    assertThat(browser.axe()).isEmpty();
+    assertThat(browser.complaints()).isEmpty();
+  }
+
   // 120 pixels of 5 mm in 40 frames of 1/30 s
   @Test
   void theFilmGoesUpAtTheSpeedItSays() {
@@ -40,21 +104,13 @@ class DemoFilmTest {
   void theSpeedIsReadOffThePictureWithinThreePercent(TestApp app, Browser browser) {
     Optional<byte[]> film = new DemoFilm(40).made();
     assumeThat(film).as("there is an ffmpeg here").isPresent();
-    Someone lifter = Someone.called(app, "Filmed Wren", Map.of("squat", "200"));
-    lifter.add(TestApp.TODAY, "MAIN", "squat", "3x5 75%");
-    long session = app.session("Filmed", TestApp.TODAY);
+    Filmed filmed = Filmed.of(app, "Filmed Wren", 1, film.get());
+    Someone lifter = filmed.lifter();
     Client coach = lifter.coach();
-    coach.post("/sessions/" + session + "/issue", Map.of(), HTMX);
-    String line = app.jdbc().sql("select ref::text from slot where session_id = :s").param("s", session).query(String.class).single();
-    coach.post("/sessions/" + session + "/sets", new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", line, "part", "1", "set", "1",
-        "issue", "1", "seen", "-1", "load", "150", "reps", "5", "outcome", "done", "sure", "1")), HTMX);
-    String key = UUID.randomUUID().toString();
-    coach.post("/sessions/" + session + "/clips", Map.of("key", key, "bytes", "" + film.get().length, "slot", line, "part", "1", "set", "1"));
-    Matcher made = Pattern.compile("\"clip\":(\\d+)").matcher(coach.put("/clips/uploads/" + key + "?at=0", film.get()).body());
-    assertThat(made.find()).isTrue();
-    browser.signIn("coach").desk().open("/clips/" + made.group(1) + "/review");
-    new WebDriverWait(browser.driver(), Duration.ofSeconds(20)).until(d -> (Boolean) browser.driver().executeScript(
-        "return document.querySelector('.stage video').readyState >= 2 && document.querySelector('.stage canvas').width === 320"));
+    long session = filmed.session();
+    String clip = filmed.clips().get(0);
+    browser.signIn("coach").desk().open("/clips/" + clip + "/review");
+    ready(browser, 1);
     browser.press(".stage");
     frame(browser, DemoFilm.FROM);
     choose(browser, "plate");
@@ -77,12 +133,12 @@ class DemoFilmTest {
     assertThat(browser.axe()).isEmpty();
     assertThat(browser.complaints()).isEmpty();
     assertThat(coach.get("/sessions/" + session + "/clips").body()).contains("Squat 150 kg × 5");
-    assertThat(coach.get(lifter.at("/ledger?lift=squat")).body()).as("the Ledger leads to it").contains("/clips/" + made.group(1) + "/review");
-    coach.post("/clips/" + made.group(1) + "/marks", Map.of("mark", "KNEES_IN", "rep", "3", "at", "1.2"));
-    assertThat(coach.get("/clips/" + made.group(1) + "/review").body()).contains("knees in, rep 3", "1.20 s");
-    assertThat(coach.post("/clips/" + made.group(1) + "/marks", Map.of("mark", "DEPTH", "rep", "9", "at", "1.2")).body())
+    assertThat(coach.get(lifter.at("/ledger?lift=squat")).body()).as("the Ledger leads to it").contains("/clips/" + clip + "/review");
+    coach.post("/clips/" + clip + "/marks", Map.of("mark", "KNEES_IN", "rep", "3", "at", "1.2"));
+    assertThat(coach.get("/clips/" + clip + "/review").body()).contains("knees in, rep 3", "1.20 s");
+    assertThat(coach.post("/clips/" + clip + "/marks", Map.of("mark", "DEPTH", "rep", "9", "at", "1.2")).body())
         .contains("is on rep 9, but 5 were tried.");
-    assertThat(Client.of(app, "maren").get("/clips/" + made.group(1) + "/review").statusCode()).isEqualTo(403);
+    assertThat(Client.of(app, "maren").get("/clips/" + clip + "/review").statusCode()).isEqualTo(403);
   }
 
   /** Frame by frame with the keys, until the one that is wanted is shown. */

@@ -5,10 +5,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.yarbel.core.effort.EffortChart;
@@ -45,6 +45,7 @@ class DemoSaid {
   private static final int WEEKS = 5;
   private static final long SEED = 17;
   private static final Set<String> SPEAK = Set.of("Maren", "Tamsin", "Odile", "Brannoc");
+  private static final Set<String> FILMED = Set.of("Maren", "Tamsin");
   /** Whose word nobody has answered yet. */
   private static final String WAITS = "Odile";
   private static final int MM_A_METRE = 1000;
@@ -80,7 +81,6 @@ class DemoSaid {
 
   /** The last weeks of everybody. */
   void say(long club, List<Lifter> lifters, LocalDate today) {
-    Optional<byte[]> film = new DemoFilm(40).made();
     for (Lifter lifter : lifters) {
       Random chance = new Random(SEED + lifter.name().hashCode());
       boolean knee = lifter.note().toLowerCase(Locale.ROOT).contains("knee");
@@ -101,7 +101,7 @@ class DemoSaid {
       }
     }
     talk(club, lifters, today);
-    film.ifPresent(bytes -> filmed(lifters, today, bytes));
+    filmed(lifters, today, Stream.of(new DemoFilm(40), new DemoFilm(46)).flatMap(film -> film.made().stream()).toList());
   }
 
   /** The sessions of the last weeks. */
@@ -157,13 +157,15 @@ class DemoSaid {
     }
   }
 
-  private void filmed(List<Lifter> lifters, LocalDate today, byte[] film) {
-    for (Lifter lifter : lifters.subList(0, Math.min(2, lifters.size()))) {
-      List<LoggedSetRow> last = behind(lifter, today, 2).stream().map(session -> sets.ofSession(session.id()))
-          .filter(logged -> !logged.isEmpty()).reduce((one, later) -> later).orElse(List.of());
-      if (!last.isEmpty()) {
-        LoggedSetRow row = last.get(0);
-        clips.add(sessions.findById(row.sessionId()).orElseThrow(), row.line(), row.loggedSet().place(), film,
+  /** The first squat of each of the last two sessions with one, the older at another speed, so that they can be seen side by side. */
+  private void filmed(List<Lifter> lifters, LocalDate today, List<byte[]> films) {
+    for (Lifter lifter : lifters.stream().filter(one -> FILMED.contains(one.name().split(" ")[0])).toList()) {
+      List<LoggedSetRow> squats = behind(lifter, today, WEEKS).stream().flatMap(session -> sets.ofSession(session.id()).stream()
+          .filter(row -> row.lift().equals("squat")).limit(1)).toList();
+      int from = Math.max(squats.size() - films.size(), 0);
+      for (int at = from; at < squats.size(); at++) {
+        LoggedSetRow row = squats.get(at);
+        clips.add(sessions.findById(row.sessionId()).orElseThrow(), row.line(), row.loggedSet().place(), films.get(at - from),
             row.day().atTime(18, 0).atZone(DemoClub.zone()).toInstant());
       }
     }

@@ -128,6 +128,12 @@ document.addEventListener("keydown", (event) => {
 
 seek.addEventListener("input", () => { pause(); go(Number(seek.value) / 1000 * (moved().duration || 0)); });
 
+// What was written down is drawn anew; the picture and the clicks on it stay.
+document.addEventListener("htmx:afterSwap", () => {
+  page.querySelector('[data-do="add"]').disabled = last === null;
+  tell();
+});
+
 // ---- clicks on the picture
 
 const hints = { plate: "Plate: press on its middle and drag to its rim.", start: "Start: click the end of the sleeve where the rep begins.",

@@ -126,6 +126,7 @@ class ClipController {
     fields.putAll(typed.fields());
     ModelAndView page = new ModelAndView("clip/room");
     page.addObject("used", ClipUploads.size(room.bytes())).addObject("quota", room.quotaMb());
+    page.addObject("newest", review.newest());
     page.addObject("form", new Shown(fields, typed.errors(), typed.asked()));
     page.addObject("going", room.going().stream().map(one -> new GoingView(one.getClip().sessionId(), one.getName(),
         DAY.format(clock.local(one.getClip().addedAt().plus(Duration.ofDays(room.days())))))).toList());

@@ -5,9 +5,11 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.yarbel.web.log.LoggedSetRow;
 
 /** The clips of a club. */
 public interface ClipRepository extends JpaRepository<Clip, Long> {
@@ -35,6 +37,30 @@ public interface ClipRepository extends JpaRepository<Clip, Long> {
   /** How many were added before a time. */
   @Query("select count(c) from Clip c where c.goneAt is null and c.addedAt < :added")
   long older(Instant added);
+
+  /** Clips that can stand beside one: those of its session and those of the same lift, the newest first. */
+  @Query("select c as clip, r as row from Clip c left join LoggedSetRow r on r.sessionId = c.sessionId and r.line = c.line "
+      + "and r.part = c.part and r.setNumber = c.setNumber where c.lifterId = :lifterId and c.goneAt is null and c.id <> :id "
+      + "and (c.sessionId = :sessionId or r.lift = :lift) order by c.addedAt desc, c.id desc")
+  List<OfSet> besides(long id, long lifterId, long sessionId, String lift, Limit limit);
+
+  /** The newest of the club. */
+  @Query("select c as clip, r as row, l.name as name from Clip c join Lifter l on l.id = c.lifterId left join LoggedSetRow r "
+      + "on r.sessionId = c.sessionId and r.line = c.line and r.part = c.part and r.setNumber = c.setNumber where c.goneAt is null "
+      + "order by c.addedAt desc, c.id desc")
+  List<Newest> newest(Limit limit);
+
+  /** A clip and the set it is of. */
+  interface OfSet {
+    Clip getClip();
+
+    @Nullable LoggedSetRow getRow();
+  }
+
+  /** The same, and whose it is. */
+  interface Newest extends OfSet {
+    String getName();
+  }
 
   /** A clip that goes, and whose it is. */
   interface Going {

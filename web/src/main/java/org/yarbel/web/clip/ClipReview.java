@@ -1,5 +1,6 @@
 package org.yarbel.web.clip;
 
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.lift.Lift;
@@ -16,6 +18,7 @@ import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.log.TechniqueMark;
 import org.yarbel.core.mass.Refused;
 import org.yarbel.core.track.PictureSpeed;
+import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.log.LoggedSetRepository;
@@ -32,23 +35,33 @@ import org.yarbel.web.who.SignedIn;
 class ClipReview {
   private static final int MOST_MARKS = 200;
   private static final int MOST_PATH = 200;
+  private static final Limit MOST_BESIDE = Limit.of(20);
+  private static final Limit MOST_NEW = Limit.of(20);
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   private final Clips clips;
+  private final ClipRepository besides;
+  private final ClubClock clock;
   private final LoggedSetRepository sets;
   private final SetMarkRepository marks;
   private final Lifts lifts;
 
-  ClipReview(Clips clips, LoggedSetRepository sets, SetMarkRepository marks, Lifts lifts) {
+  ClipReview(Clips clips, ClipRepository besides, LoggedSetRepository sets, SetMarkRepository marks, Lifts lifts, ClubClock clock) {
     this.clips = clips;
+    this.besides = besides;
+    this.clock = clock;
     this.sets = sets;
     this.marks = marks;
     this.lifts = lifts;
   }
 
+  /** A clip that came, whose and of what. */
+  record NewClip(long id, String who, String what) {}
+
   /** A mark on a clip. */
   record MarkView(long id, String words, double at, String time) {}
 
-  /** Another clip of the same session. */
+  /** Another clip of the same session or lift. */
   record OtherClip(long id, String what, boolean beside) {}
 
   /**
@@ -65,14 +78,26 @@ class ClipReview {
     Clip clip = clips.one(id, who);
     Optional<LoggedSetRow> set = set(clip);
     Optional<Lift> lift = set.flatMap(row -> lifts.catalogue().ofKey(row.lift()));
-    List<OtherClip> others = clips.of(clip.sessionId(), who).stream().filter(one -> one.id() != id && !one.gone())
-        .map(one -> new OtherClip(one.id(), set(one).map(row -> name(row) + " " + row.words()).orElse("clip " + one.id()),
-            with != null && with == one.id())).toList();
+    List<OtherClip> others = besides.besides(id, clip.lifterId(), clip.sessionId(), lift.map(Lift::key).orElse(""), MOST_BESIDE).stream()
+        .map(one -> new OtherClip(one.getClip().id(), words(one), Long.valueOf(one.getClip().id()).equals(with))).toList();
     Long beside = with == null ? null : Long.valueOf(clips.one(with, who).id());
     List<MarkView> seen = marks.findByClipIdOrderByAtMs(id).stream().map(ClipReview::view).toList();
     return new Reviewed(id, clip.sessionId(), set.map(row -> name(row) + " " + row.words()).orElse(null), seen,
         lift.map(MarkList::of).orElse(MarkList.ASSISTANCE).marks(), others, beside,
         set.map(LoggedSetRow::state).map(SetState::repSpeeds).map(RepSpeeds::words).orElse(null));
+  }
+
+  /** The newest clips of the club. */
+  @Transactional(readOnly = true)
+  List<NewClip> newest() {
+    return besides.newest(MOST_NEW).stream().map(one -> new NewClip(one.getClip().id(), one.getName(), words(one))).toList();
+  }
+
+  /** What a clip is of and when: {@code Squat 182.5 kg × 1 @8, Mon 2 March}. */
+  private String words(ClipRepository.OfSet one) {
+    LoggedSetRow row = one.getRow();
+    return row == null ? "a session, " + DAY.format(clock.local(one.getClip().addedAt()))
+        : name(row) + " " + row.words() + ", " + DAY.format(row.day());
   }
 
   /** What each of these clips of a session is of, by its id; none for those of no logged set. */

@@ -217,6 +217,22 @@ class ClipTest {
   }
 
   @Test
+  void standsAmongTheNewestAndBesideOthersOfItsLift(TestApp app) {
+    Filming filming = Filming.of(app, "Clip Newest");
+    filming.begin(100);
+    filming.piece(0, film("isom", 100));
+    long clip = filming.clip();
+    assertThat(filming.coach().get("/clips").body()).contains("/clips/" + clip + "/review").contains("Clip Newest");
+    Filming other = Filming.of(app, "Clip Elsewhere");
+    other.begin(101);
+    other.piece(0, film("isom", 101));
+    assertThat(other.coach().get("/clips/" + other.clip() + "/review").body()).as("others are of the same lifter").doesNotContain("Beside it");
+    filming.coach().post("/clips/" + clip + "/out", Map.of("out", "true"));
+    assertThat(filming.coach().get("/clips").body()).doesNotContain("/clips/" + clip + "/review");
+    assertThat(Client.of(app, "maren").get("/clips").statusCode()).isEqualTo(403);
+  }
+
+  @Test
   void whatIsTakenOutCanBePutBackUntilItGoes(TestApp app) {
     Filming filming = Filming.of(app, "Clip Seven");
     byte[] film = film("isom", 777);

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Rectangle;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
@@ -128,6 +130,12 @@ class DemoFilmTest {
     browser.press("[data-do=add]");
     browser.press(".measure .btn-main");
     browser.awaitText(".measure", "Written: 0.4");
+    new Select(browser.find("select[name=mark]")).selectByVisibleText("depth");
+    browser.press(".mark-form .btn");
+    browser.awaitText("#clip-marks .rows", "depth");
+    assertThat(browser.text("#clip-marks .rows")).contains(String.format(Locale.ROOT, "%.2f s", (DemoFilm.FROM + 40) / 30.0));
+    assertThat(browser.text("#read")).as("the clicks stay").contains("m/s");
+    assertThat(browser.text("#time")).endsWith(" frame " + (DemoFilm.FROM + 40));
     assertThat(app.jdbc().sql("select speed_source from logged_set where session_id = :s").param("s", session).query(String.class).list())
         .containsExactly("CLIP");
     assertThat(browser.axe()).isEmpty();

@@ -79,6 +79,7 @@ create table session_log (
   foreign key (club_id, session_id) references training_session (club_id, id) on delete cascade,
   unique (club_id, session_id)
 );
+create index session_log_lifted on session_log (club_id, lifted_on) where lifted_on is not null;
 
 -- words between lifter and coach about a session; the other side has read them or not
 create table session_word (

@@ -27,6 +27,9 @@ class PathTest {
     browser.driver().executeScript("localStorage.clear()");
   }
 
+  /** What lifters have on their phones is opened there; of what only a coach uses the width alone is looked at. */
+  private static final String LIFTERS_TOO = ".*(card|ledger|ratings|devices|calendar|account|nowhere).*";
+
   private static void assertFine(Browser browser, String where) {
     assertThat(browser.axe()).as("axe on " + where).isEmpty();
     assertThat(browser.complaints()).as("console on " + where).isEmpty();
@@ -67,7 +70,10 @@ class PathTest {
     browser.signIn("coach");
     for (String path : coachPaths) {
       assertFine(browser.desk().open(path), "desk " + path);
-      assertFine(browser.phone().open(path), "phone " + path);
+      browser.phone();
+      if (path.matches(LIFTERS_TOO)) {
+        assertFine(browser.open(path), "phone " + path);
+      }
       // not innerWidth: a phone widens that to what it is made to show
       wide.put(path, (Long) browser.driver().executeScript("return document.documentElement.scrollWidth"));
     }

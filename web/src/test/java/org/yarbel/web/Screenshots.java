@@ -5,6 +5,8 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
@@ -45,9 +47,6 @@ class Screenshots {
     picture(browser, "weeks-side-by-side");
     browser.open("/lifters/" + app.lifter("Leopold") + "/progressions?lift=Bench%20press&method=plus-sets");
     picture(browser, "methods");
-    browser.open("/lifters/" + app.lifter("Brannoc") + "/week");
-    browser.driver().executeScript("document.querySelector('.group-head').scrollIntoView({ block: 'center' })");
-    picture(browser, "week-board-medley");
     browser.open("/lifters/" + maren + "/ledger?lift=deadlift");
     picture(browser, "ledger");
     long session = app.session("Maren", TestApp.TODAY);
@@ -56,8 +55,6 @@ class Screenshots {
     browser.open("/sessions/" + session + "/card");
     browser.awaitText(".card-head", "card 1");
     picture(browser, "card");
-    browser.press(".panel:not([hidden]) .ramp summary");
-    picture(browser, "card-warm-up");
     browser.desk().open("/sessions/" + session + "/card");
     browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
     browser.driver().executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 711, "height", 300, "deviceScaleFactor", 1,
@@ -71,6 +68,50 @@ class Screenshots {
     browser.driver().executeScript("document.querySelector('.panel:not([hidden]) .ramp summary')?.click()");
     browser.press(browser.await(".clock .btn-go"));
     picture(browser, "card-clock");
+    browser.signIn("coach").desk().open("/now");
+    for (int i = 0; i < 3; i++) {
+      long begun = browser.all(".now-set").size();
+      browser.press(".now-begin button");
+      browser.await(".now-row:nth-of-type(" + (begun + 1) + ") .now-set");
+    }
+    picture(browser, "training-now");
+    review(browser, app.jdbc().sql("select max(id) from clip where lifter_id = :id").param("id", maren).query(Long.class).single());
+    picture(browser, "review");
+  }
+
+  /** The rep of the film, read off its picture. */
+  private static void review(Browser browser, long clip) {
+    browser.open("/clips/" + clip + "/review");
+    browser.awaitText("#time", "frame 0");
+    browser.press(".stage");
+    until(browser, 15);
+    click(browser, "p", 190, 45);
+    click(browser, "a", 190, 0);
+    click(browser, "t", 190, 0);
+    for (int quarter = 1; quarter <= 4; quarter++) {
+      until(browser, 15 + 46 * quarter / 4);
+      click(browser, "", 190 - 30 * quarter, 0);
+    }
+    click(browser, "e", 70, 0);
+    browser.awaitText("#read", "m/s");
+  }
+
+  private static void until(Browser browser, int frame) {
+    while (!browser.text("#time").endsWith(" frame " + frame)) {
+      String before = browser.text("#time");
+      new Actions(browser.driver()).sendKeys(".").perform();
+      browser.awaitNot("#time", before);
+    }
+  }
+
+  /** A key, and a click on the sleeve at a height of the picture of 320 by 240, drawn out to the right. */
+  private static void click(Browser browser, String key, int y, int out) {
+    WebElement canvas = browser.find(".stage canvas");
+    double scale = canvas.getRect().getHeight() / 240.0;
+    int down = (int) Math.round((y - 120) * scale);
+    Actions actions = new Actions(browser.driver());
+    (key.isEmpty() ? actions : actions.sendKeys(key)).moveToElement(canvas, 0, down).clickAndHold()
+        .moveToElement(canvas, (int) Math.round(out * scale), down).release().perform();
   }
 
   private static void takeOn(Browser browser) {

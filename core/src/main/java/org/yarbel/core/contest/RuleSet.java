@@ -49,6 +49,7 @@ public enum RuleSet {
     Set<Gear> out = EnumSet.noneOf(Gear.class);
     out.addAll(usual);
     out.removeAll(allowed);
+    out.removeIf(Gear::grip);
     return out;
   }
 }

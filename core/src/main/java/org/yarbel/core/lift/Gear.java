@@ -1,6 +1,6 @@
 package org.yarbel.core.lift;
 
-/** What is worn or held to lift more; what is normal for a lifter is no context flag. */
+/** What is worn, or how the bar is held, to lift more; what is normal for a lifter is no context flag. */
 public enum Gear {
   BELT("belt"),
   KNEE_SLEEVES("knee sleeves"),
@@ -10,7 +10,9 @@ public enum Gear {
   STRAPS("straps"),
   SQUAT_SUIT("squat suit"),
   BENCH_SHIRT("bench shirt"),
-  DEADLIFT_SUIT("deadlift suit");
+  DEADLIFT_SUIT("deadlift suit"),
+  HOOK_GRIP("hook grip"),
+  MIXED_GRIP("mixed grip");
 
   private final String word;
 
@@ -34,9 +36,14 @@ public enum Gear {
       case KNEE_SLEEVES -> movement == Movement.SQUAT || movement == Movement.DEADLIFT;
       case KNEE_WRAPS, SQUAT_SUIT -> movement == Movement.SQUAT;
       case WRIST_WRAPS, ELBOW_SLEEVES -> movement == Movement.BENCH || movement == Movement.PRESS || movement == Movement.SQUAT;
-      case STRAPS, DEADLIFT_SUIT -> movement == Movement.DEADLIFT;
+      case STRAPS, DEADLIFT_SUIT, HOOK_GRIP, MIXED_GRIP -> movement == Movement.DEADLIFT;
       case BENCH_SHIRT -> movement == Movement.BENCH;
     };
+  }
+
+  /** Whether it is a way to hold the bar, which no rule book forbids. */
+  public boolean grip() {
+    return this == HOOK_GRIP || this == MIXED_GRIP;
   }
 
   /** The words a person reads: {@code knee sleeves}. */

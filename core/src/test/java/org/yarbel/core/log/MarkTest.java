@@ -75,6 +75,9 @@ class MarkTest {
     assertThat(normal.of(lift("front-squat"))).as("the family's load").contains(new WornFrom(Gear.BELT, kg("140")));
     assertThat(normal.of(lift("overhead-press"))).containsExactly(new WornFrom(Gear.BELT, null));
     assertThat(NormalGear.NONE.of(lift("squat"))).isEmpty();
+    assertThat(new NormalGear(Set.of(Gear.HOOK_GRIP), List.of()).of(lift("deadlift"))).as("how the bar is held, too")
+        .containsExactly(new WornFrom(Gear.HOOK_GRIP, null));
+    assertThat(new NormalGear(Set.of(Gear.HOOK_GRIP), List.of()).of(lift("squat"))).isEmpty();
   }
 
   @Test

@@ -4,8 +4,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -85,11 +87,13 @@ public class TrainingNow {
     }
   }
 
-  /** Everybody with a session today: those under way first, in the order they began, then who has not begun, then who is through. */
+  /** Everybody with a session today, or one of another day that is lifted today: those under way first, in the order they began, then who has not begun, then who is through. */
   @Transactional(readOnly = true)
   public List<Row> rows() {
     LocalDate today = clock.today();
-    return rows(sessions.findByDay(today));
+    Set<TrainingSession> training = new LinkedHashSet<>(sessions.findByDay(today));
+    training.addAll(sessions.liftedOn(today));
+    return rows(training);
   }
 
   private List<Row> rows(Collection<TrainingSession> training) {

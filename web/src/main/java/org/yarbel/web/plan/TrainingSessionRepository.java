@@ -12,6 +12,10 @@ import org.springframework.data.jpa.repository.Query;
 public interface TrainingSessionRepository extends JpaRepository<TrainingSession, Long> {
   List<TrainingSession> findByDay(LocalDate day);
 
+  /** Those of other days that were lifted on a day, or are. */
+  @Query("select t from TrainingSession t, SessionLog s where s.sessionId = t.id and s.liftedOn = :day")
+  List<TrainingSession> liftedOn(LocalDate day);
+
   List<TrainingSession> findByLifterIdAndDayBetweenOrderByDay(long lifterId, LocalDate from, LocalDate to);
 
   List<TrainingSession> findByLifterIdAndDayGreaterThanEqualOrderByDay(long lifterId, LocalDate from, Limit limit);

@@ -153,12 +153,12 @@ class DoorTest {
         .single())
         .as("tries whose password there was no time for are none").isEqualTo(statuses.stream().filter(status -> status == 401).count());
     assertThat(Duration.ofNanos(System.nanoTime() - began)).as("minutes, before").isLessThan(Duration.ofSeconds(60));
-    Client.of(app, "coach").get("/");
+    Client.signIn(app, "coach").get("/");
   }
 
   @Test
   void aFormWithAPasswordSaysWhenThereIsNoTimeForIt(TestApp app) throws Exception {
-    Client coach = Client.of(app, "coach");
+    Client coach = Client.signIn(app, "coach");
     PasswordEncoder passwords = app.bean(PasswordEncoder.class);
     AtomicBoolean enough = new AtomicBoolean();
     ExecutorService others = Executors.newFixedThreadPool(Hashing.AT_ONCE + Hashing.WAITING + 4);
@@ -252,7 +252,7 @@ class DoorTest {
         "update account set disabled = true where id = :id", "delete from account where id = :id",
         "delete from sign_in where account_id = :id", "update sign_in set begun = now() - interval '91 days' where account_id = :id")) {
       long id = account(app, "standing@tarnbrook.example");
-      Client coach = Client.of(app, "standing");
+      Client coach = Client.signIn(app, "standing");
       assertThat(coach.get("/lifts").statusCode()).isEqualTo(200);
       app.jdbc().sql(change).param("id", id).update();
       assertThat(coach.get("/lifts").statusCode()).as(change).isEqualTo(302);
@@ -264,12 +264,12 @@ class DoorTest {
   @Test
   void devicesAreListedAndSignedOut(TestApp app) {
     long id = account(app, "devices@tarnbrook.example");
-    Client here = Client.of(app, "devices");
-    Client lost = Client.of(app, "devices");
+    Client here = Client.signIn(app, "devices");
+    Client lost = Client.signIn(app, "devices");
     assertThat(here.get("/account").body()).contains("(here)").contains(">Sign out</button>").contains("Sign out everywhere else");
     List<Long> rows = app.jdbc().sql("select id from sign_in where account_id = :id order by id").param("id", id).query(Long.class).list();
     assertThat(rows).hasSize(2);
-    assertThat(Client.of(app, "maren").post("/account/devices/" + rows.get(1), Map.of()).statusCode()).as("another's").isEqualTo(404);
+    assertThat(Client.signIn(app, "maren").post("/account/devices/" + rows.get(1), Map.of()).statusCode()).as("another's").isEqualTo(404);
     assertThat(lost.get("/lifts").statusCode()).isEqualTo(200);
     here.get("/account");
     assertThat(here.post("/account/devices/" + rows.get(1), Map.of()).statusCode()).isEqualTo(302);

@@ -57,7 +57,7 @@ class SecurityTest {
   @Test
   void anotherClubsIdAndAnUnknownOneAreTheSame404(TestApp app) {
     Other elsewhere = otherClub(app);
-    Client coach = Client.of(app, "coach");
+    Client coach = Client.signIn(app, "coach");
     for (String path : List.of("/lifters/%s", "/lifters/%s/week", "/lifters/%s/ledger")) {
       HttpResponse<String> theirs = coach.get(path.formatted(elsewhere.lifterId()));
       HttpResponse<String> unknown = coach.get(path.formatted(999_999_999));
@@ -72,7 +72,7 @@ class SecurityTest {
   @Test
   void whatStandsAroundTheWeekOfAnotherClubIsNotThereEither(TestApp app) {
     Other elsewhere = otherClub(app);
-    Client coach = Client.of(app, "coach");
+    Client coach = Client.signIn(app, "coach");
     String lifter = "/lifters/" + elsewhere.lifterId();
     for (String path : List.of("/weeks", "/sheet", "/progressions", "/progressions?lift=Squat&method=ladder",
         "/week/panel?of=2026-03-02")) {
@@ -95,7 +95,7 @@ class SecurityTest {
 
   @Test
   void aLifterWritesNoPlan(TestApp app) {
-    Client maren = Client.of(app, "maren");
+    Client maren = Client.signIn(app, "maren");
     String own = "/lifters/" + app.lifter("Maren");
     for (String path : List.of(own + "/weeks", own + "/sheet", own + "/progressions", "/groups", "/library", "/checks", "/methods")) {
       assertThat(maren.get(path).statusCode()).as(path).isEqualTo(403);
@@ -119,7 +119,7 @@ class SecurityTest {
 
   @Test
   void aLifterSeesOnlyTheirOwnCardAndLedger(TestApp app) {
-    Client maren = Client.of(app, "maren");
+    Client maren = Client.signIn(app, "maren");
     assertThat(maren.get("/sessions/" + app.session("Maren", TestApp.TODAY) + "/card").statusCode()).isEqualTo(200);
     assertThat(maren.get("/lifters/" + app.lifter("Maren") + "/ledger").statusCode()).isEqualTo(200);
     assertThat(maren.get("/sessions/" + app.session("Odile", TestApp.TODAY) + "/card").statusCode()).isEqualTo(404);
@@ -146,7 +146,7 @@ class SecurityTest {
 
   @Test
   void aFormWithoutItsTokenIsRefused(TestApp app) {
-    HttpResponse<String> answer = Client.of(app, "coach").withoutToken().post("/lifters", Map.of("name", "Forged"));
+    HttpResponse<String> answer = Client.signIn(app, "coach").withoutToken().post("/lifters", Map.of("name", "Forged"));
     assertThat(answer.statusCode()).isEqualTo(403);
     assertThat(answer.body()).doesNotContain("Exception");
   }
@@ -154,7 +154,7 @@ class SecurityTest {
   @Test
   void thePolicyAllowsNothingFromElsewhereAndNothingInline(TestApp app) {
     for (String path : List.of("/login", "/", "/lifters/new", "/nowhere")) {
-      HttpResponse<String> page = Client.of(app, "coach").get(path);
+      HttpResponse<String> page = Client.signIn(app, "coach").get(path);
       assertThat(page.headers().firstValue("Content-Security-Policy").orElse("")).as(path)
           .startsWith("default-src 'none'; script-src 'self'; style-src 'self';").doesNotContain("unsafe");
       assertThat(page.body()).as(path).doesNotContain("style=\"").doesNotContain("onclick").doesNotContain("http://", "https://");
@@ -172,15 +172,15 @@ class SecurityTest {
   void aNewPasswordEndsTheSessionsElsewhere(TestApp app) {
     long club = app.jdbc().sql("select club_id from demo_week").query(Long.class).single();
     app.bean(Accounts.class).add(club, "second@tarnbrook.example", "tarnbrook-demo", "Second Coach", Role.COACH, null);
-    Client here = Client.of(app, "second");
-    Client elsewhere = Client.of(app, "second");
+    Client here = Client.signIn(app, "second");
+    Client elsewhere = Client.signIn(app, "second");
     here.get("/account");
     assertThat(here.post("/account", Map.of("current", "wrong", "password", "short")).body())
         .contains("This is not the password you sign in with.").contains("must have 10 to 200 characters but has 5");
     assertThat(here.post("/account", Map.of("current", "tarnbrook-demo", "password", "another-one-1")).statusCode()).isEqualTo(302);
     assertThat(here.get("/account").body()).contains("The password is changed.");
     assertThat(elsewhere.get("/").statusCode()).as("signed out").isEqualTo(302);
-    assertThat(Client.of(app, "second").get("/").statusCode()).as("the old password").isEqualTo(302);
+    assertThat(Client.signIn(app, "second").get("/").statusCode()).as("the old password").isEqualTo(302);
   }
 
   @Test
@@ -196,7 +196,7 @@ class SecurityTest {
 
   @Test
   void noTraceReachesAPerson(TestApp app) {
-    Client coach = Client.of(app, "coach");
+    Client coach = Client.signIn(app, "coach");
     HttpResponse<String> nowhere = coach.get("/nowhere");
     assertThat(nowhere.statusCode()).isEqualTo(404);
     assertThat(nowhere.body()).contains("Nothing at this address").doesNotContain("at org.", "Exception");

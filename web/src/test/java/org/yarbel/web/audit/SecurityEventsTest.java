@@ -59,7 +59,7 @@ class SecurityEventsTest {
     Client wrong = new Client(app);
     wrong.get("/login");
     wrong.post("/login", Map.of("email", "record@tarnbrook.example\nSIGNED_IN", "password", "a wrong secret"));
-    Client maren = Client.of(app, "maren");
+    Client maren = Client.signIn(app, "maren");
     maren.get("/kit");
     maren.get("/me");
     maren.post("/logout", Map.of());

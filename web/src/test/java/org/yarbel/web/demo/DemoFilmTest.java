@@ -154,7 +154,7 @@ class DemoFilmTest {
     for (int i = 0; i < 200 && !browser.text("#time").endsWith(" frame " + wanted); i++) {
       String before = browser.text("#time");
       new Actions(browser.driver()).sendKeys(".").perform();
-      new WebDriverWait(browser.driver(), Duration.ofSeconds(10)).until(d -> !browser.text("#time").equals(before));
+      browser.awaitNot("#time", before);
     }
     assertThat(browser.text("#time")).endsWith(" frame " + wanted);
   }

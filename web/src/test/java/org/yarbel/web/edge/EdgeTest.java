@@ -48,7 +48,7 @@ class EdgeTest {
 
   @Test
   void aLongNumberIsRefusedInEveryForm(TestApp app) {
-    Client coach = Client.of(app, "coach");
+    Client coach = Client.signIn(app, "coach");
     String digits = "9".repeat(60_000);
     long began = System.nanoTime();
     assertThat(coach.post("/checks", Map.of("ramp-step", digits, "deload-weeks", "1e-10000000")).statusCode()).isEqualTo(422);
@@ -64,7 +64,7 @@ class EdgeTest {
   void noAddressPutsWordsOrLinksIntoAPage(String path) {
     TestApp app = TestApp.running();
     String id = path.startsWith("/kit") ? app.hall() : Long.toString(app.lifter("Maren"));
-    HttpResponse<String> page = Client.of(app, "coach").get(path.formatted(id)
+    HttpResponse<String> page = Client.signIn(app, "coach").get(path.formatted(id)
         + "?said=Ring+this+number&message=Ring+this+number&boardSaid=Ring+this+number&wrong=Ring+this+number&undo=..%2F..%2Fetc%2Fpasswd");
     assertThat(page.statusCode()).isEqualTo(200);
     assertThat(page.body()).doesNotContain("Ring this number", "etc/passwd").contains("</html>");
@@ -116,7 +116,7 @@ class EdgeTest {
   @ValueSource(strings = {"a\r\nSet-Cookie: x=y", "${7*7}", "{slot}", "{}", "%0d%0aSet-Cookie:x"})
   void nothingOfAnAddressGoesIntoTheNextOneUnseen(String set, TestApp app) {
     String card = "/sessions/" + app.session("Maren", TestApp.TODAY);
-    HttpResponse<String> answer = Client.of(app, "coach").post(card + "/issue", Map.of("set", set));
+    HttpResponse<String> answer = Client.signIn(app, "coach").post(card + "/issue", Map.of("set", set));
     assertThat(answer.statusCode()).isEqualTo(302);
     assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith(card + "/card");
   }
@@ -150,7 +150,7 @@ class EdgeTest {
 
   @Test
   void theFeedsAddressIsTheConfiguredOne(TestApp app) {
-    Client maren = Client.of(app, "maren");
+    Client maren = Client.signIn(app, "maren");
     String path = "/lifters/" + app.lifter("Maren") + "/calendar";
     maren.get(path);
     maren.post(path, Map.of(), "X-Forwarded-Host", "elsewhere.example", "X-Forwarded-Proto", "https");
@@ -195,7 +195,7 @@ class EdgeTest {
     try {
       disk.found(400L << 20);
       assertThat(someone.coach().get("/lifts").body()).contains("The disk with the records has only 400 MB free. Make room soon");
-      assertThat(Client.of(app, "maren").get("/me").body()).as("told to those who can do something").doesNotContain("MB free");
+      assertThat(Client.signIn(app, "maren").get("/me").body()).as("told to those who can do something").doesNotContain("MB free");
       disk.found(40L << 20);
       assertThat(someone.coach().get("/lifts").body()).contains("Only sets that were lifted are written down");
       HttpResponse<String> refused = someone.coach()
@@ -215,7 +215,7 @@ class EdgeTest {
 
   @Test
   void aTableThatIsLockedIsAWordWithinSeconds(TestApp app) {
-    Client coach = Client.of(app, "coach");
+    Client coach = Client.signIn(app, "coach");
     TransactionTemplate transaction = new TransactionTemplate(new JdbcTransactionManager(app.owner()));
     transaction.executeWithoutResult(status -> {
       JdbcClient.create(Objects.requireNonNull(((JdbcTransactionManager) transaction.getTransactionManager()).getDataSource()))

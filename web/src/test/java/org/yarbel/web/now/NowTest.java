@@ -44,6 +44,16 @@ class NowTest {
     assertThat(Client.of(app, "maren").get("/now").statusCode()).as("a lifter has their own card").isEqualTo(403);
   }
 
+  @Test
+  void whoLiftsAnotherDaysSessionTodayTrainsNow(TestApp app) {
+    Someone lifter = Someone.called(app, "Late Ruan", Map.of("squat", "200"));
+    lifter.add(TestApp.TODAY.minusDays(2), "MAIN", "squat", "3x5 75%");
+    long session = app.session("Late Ruan", TestApp.TODAY.minusDays(2));
+    assertThat(lifter.coach().get("/now").body()).doesNotContain("Late Ruan");
+    lifter.post("/sessions/" + session + "/lifted", Map.of("on", TestApp.TODAY.toString()));
+    assertThat(lifter.coach().get("/now").body()).contains("Late Ruan");
+  }
+
   /** Several at once, by keys alone: typed, Enter, and on to the next. */
   @Test
   void keysWriteDownOneAfterTheOther(TestApp app, Browser browser) {

@@ -44,7 +44,7 @@ class TwoHandsTest {
     someone = Someone.called(app, "Two Hands " + NUMBER.incrementAndGet(), Map.of("squat", "200", "bench", "120"));
     someone.add(DAY, "MAIN", "squat", "3x5 70%");
     someone.add(DAY, "SECOND", "bench", "3x5 70%");
-    other = Client.of(app, "coach");
+    other = Client.signIn(app, "coach");
   }
 
   /** Both at the same moment; their answers. */

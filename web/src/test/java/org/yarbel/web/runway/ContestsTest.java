@@ -111,6 +111,8 @@ class ContestsTest {
   @Test
   void ruleSetsForbidWhatTheyDoNotAllow() {
     assertThat(RuleSet.CLASSIC.forbids(EnumSet.of(Gear.BELT, Gear.KNEE_WRAPS))).containsExactly(Gear.KNEE_WRAPS);
+    assertThat(RuleSet.CLASSIC.forbids(EnumSet.of(Gear.STRAPS, Gear.HOOK_GRIP, Gear.MIXED_GRIP))).as("a way to hold the bar is none of it")
+        .containsExactly(Gear.STRAPS);
     assertThat(RuleSet.EQUIPPED.forbids(EnumSet.of(Gear.SQUAT_SUIT))).isEmpty();
     assertThat(RuleSet.OPEN.forbids(EnumSet.allOf(Gear.class))).isEmpty();
   }

@@ -103,8 +103,7 @@ public final class Browser {
 
   /** Signs somebody of the demo in, as a new visitor. */
   public Browser signIn(String who) {
-    driver.get(wire.url("/login"));
-    driver.manage().deleteAllCookies();
+    driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
     open("/login");
     type("email", who.contains("@") ? who : who + "@tarnbrook.example");
     type("password", "tarnbrook-demo");
@@ -194,6 +193,11 @@ public final class Browser {
         // a node of the page before, while the next one comes, is told as an error of the driver's own now and then
         .ignoring(WebDriverException.class)
         .until(d -> all(css).stream().anyMatch(e -> e.getText().contains(text)));
+  }
+
+  /** Waits until an element says something else. */
+  public void awaitNot(String css, String text) {
+    waiting().ignoring(StaleElementReferenceException.class).until(d -> !text(css).equals(text));
   }
 
   private WebDriverWait waiting() {

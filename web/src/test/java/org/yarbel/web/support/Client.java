@@ -9,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -17,26 +18,45 @@ import java.util.stream.Collectors;
 public final class Client {
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"|name=\"csrf\" content=\"([^\"]+)\"");
 
+  /** Who signed in before, by the address of the application and their own: a password takes much of a processor for a moment. */
+  private static final Map<String, CookieManager> KNOWN = new ConcurrentHashMap<>();
+
   private final String base;
-  private final CookieManager cookies = new CookieManager();
-  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+  private final CookieManager cookies;
+  private final HttpClient http;
   private String token = "";
 
   public Client(TestApp app) {
-    this(app.url(""));
+    this(app.url(""), new CookieManager());
   }
 
-  private Client(String base) {
+  private Client(String base, CookieManager cookies) {
     this.base = base;
+    this.cookies = cookies;
+    this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
   }
 
   /** Of an application elsewhere on this machine, such as one behind a proxy. */
   public static Client at(String base) {
-    return new Client(base);
+    return new Client(base, new CookieManager());
   }
 
-  /** Signs somebody of the demo in. */
+  /** Somebody of the demo who is signed in, from before where that still holds. */
   public static Client of(TestApp app, String who) {
+    CookieManager before = KNOWN.get(app.url("") + who);
+    if (before != null) {
+      Client client = new Client(app.url(""), before);
+      if (client.get("/account").statusCode() == 200) {
+        return client;
+      }
+    }
+    Client client = signIn(app, who);
+    KNOWN.put(app.url("") + who, client.cookies);
+    return client;
+  }
+
+  /** Signs somebody of the demo in, in a session of their own. */
+  public static Client signIn(TestApp app, String who) {
     Client client = new Client(app);
     client.get("/login");
     client.post("/login", Map.of("email", who.contains("@") ? who : who + "@tarnbrook.example", "password", "tarnbrook-demo"));

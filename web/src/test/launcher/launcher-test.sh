@@ -82,6 +82,8 @@ check "a killed application is noticed" told "$WORK/second.log" "The application
 check "and started again" told "$WORK/second.log" "The application is there again" 300
 check "it serves once more" served 60
 check "health is told on this machine" test "$(page /health)" = 200
+check "a device nobody knows is turned away" test "$(./yarbel sensor --port "$PORT" --token made-up-token-of-no-device >"$WORK/sensor.log" 2>&1; echo $?)" = 1
+check "with the reason" says "$WORK/sensor.log" "(401)"
 kill -TERM "$second"; wait "$second"
 check "TERM stops the application and its database" gone
 
@@ -126,6 +128,12 @@ check "a folder that cannot be made is told" says "$WORK/file.log" "cannot be ma
 check "a wrong port is told" says "$WORK/option.log" "The port must be a number from 1 to 65535 but was 99999."
 ./yarbel demo --today 2026-13-40 >"$WORK/today.log" 2>&1
 check "a wrong day is told" says "$WORK/today.log" "The day must look like"
+./yarbel sensor --token short >"$WORK/token.log" 2>&1
+check "a token that can be none is told" says "$WORK/token.log" "sensor needs --token with the token of a device"
+./yarbel sensor --token made-up-token-of-no-device --reps 1000 >"$WORK/reps.log" 2>&1
+check "so many reps are told" says "$WORK/reps.log" "The reps must be a number from 1 to 100 but were 1000."
+./yarbel sensor --token made-up-token-of-no-device --speed fast >"$WORK/speed.log" 2>&1
+check "a speed that is none is told" says "$WORK/speed.log" "The speed must look like 0.48 but was fast."
 ./yarbel demo --start-minutes soon >"$WORK/minutes.log" 2>&1
 check "a wrong limit of minutes is told" says "$WORK/minutes.log" "The minutes of a start must be from 1 to 9999 but were soon."
 # a machine on which the application takes longer than it may stand still is waited for; one on which nothing moves is not

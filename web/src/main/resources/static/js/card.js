@@ -311,9 +311,7 @@ async function onSubmit(event) {
     return;
   }
   event.preventDefault();
-  const body = new URLSearchParams(new FormData(form, event.submitter));
-  body.delete("_csrf");
-  body.delete("_once");
+  const body = outbox.fields(form, event.submitter);
   const panel = form.matches(".entry") ? form.closest(".panel") : null;
   const around = form.dataset.form ?? "end";
   // of which set, where it is about one

@@ -27,9 +27,7 @@ async function onSubmit(event) {
     return;
   }
   event.preventDefault();
-  const body = new URLSearchParams(new FormData(form, event.submitter));
-  body.delete("_csrf");
-  body.delete("_once");
+  const body = outbox.fields(form, event.submitter);
   const panel = form.dataset.panel ?? "";
   const figures = body.get("load") + (body.get("outcome") === "missed" ? ", missed" : " × " + body.get("reps"));
   const url = form.getAttribute("action");

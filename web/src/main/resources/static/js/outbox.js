@@ -318,8 +318,17 @@ function newKey() {
   return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
 }
 
+// What a form says; the token is put in when it is sent.
+function fields(form, pressed) {
+  const body = new URLSearchParams(new FormData(form, pressed));
+  body.delete("_csrf");
+  body.delete("_once");
+  return body;
+}
+
 window.yarbelOutbox = {
   newKey,
+  fields,
   take,
   send,
   waiting: () => mine(WAITING),

@@ -56,6 +56,11 @@ class PageLoad {
         + "/week/panel?of=" + TestApp.TODAY, "HX-Request", "true"));
     measure("weeks side by side", WARM / 4, COUNTED / 8, i -> coach.packed("/lifters/" + lifter.apply(i) + "/weeks"));
     measure("the Floor", WARM / 2, COUNTED / 20, i -> coach.packed("/"));
+    measure("how well ratings are told", WARM / 4, COUNTED / 8, i -> coach.packed("/lifters/" + lifter.apply(i) + "/ratings?lift=squat"));
+    List<Long> begun = app.jdbc().sql("select id from training_session where day = :today order by id desc limit 20")
+        .param("today", TestApp.TODAY).query(Long.class).list();
+    begun.forEach(session -> coach.post("/sessions/" + session + "/issue", Map.of(), "HX-Request", "true"));
+    measure("Training now, 20 under way", WARM / 4, COUNTED / 20, i -> coach.packed("/now"));
     logged(app);
   }
 

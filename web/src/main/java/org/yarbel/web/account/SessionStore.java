@@ -5,6 +5,7 @@ import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -21,5 +22,11 @@ class SessionStore {
     TransactionTemplate transactions = new TransactionTemplate(new JdbcTransactionManager(dataSource));
     transactions.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     return transactions;
+  }
+
+  /** Two answers of one session at once may both keep something for the page that follows: the later one stands, and neither fails. */
+  @Bean
+  PostgreSqlJdbcIndexedSessionRepositoryCustomizer laterStands() {
+    return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
   }
 }

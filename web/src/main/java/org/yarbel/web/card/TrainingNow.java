@@ -87,7 +87,10 @@ public class TrainingNow {
     }
   }
 
-  /** Everybody with a session today, or one of another day that is lifted today: those under way first, in the order they began, then who has not begun, then who is through. */
+  /**
+   * Everybody with a session today, or one of another day that is lifted today: those under way first, in the order they began, then
+   * who has not begun, then who is through.
+   */
   @Transactional(readOnly = true)
   public List<Row> rows() {
     LocalDate today = clock.today();

@@ -319,6 +319,17 @@ class DoorTest {
         .contains("Somebody of this club signs in with that address already");
   }
 
+  /** A coach with two tabs, or a phone that sends what waited: what each answer keeps for the page after it must not stand in the way. */
+  @Test
+  void pressesAtOnceInOneSessionAreAllAnswered(TestApp app) throws Exception {
+    Someone lifter = Someone.called(app, "Two Tabs", Map.of());
+    Client coach = lifter.coach();
+    for (int round = 0; round < 3; round++) {
+      coach.get(lifter.at("/calendar"));
+      assertThat(atOnce(12, i -> coach.post(lifter.at("/calendar/revoke"), Map.of()).statusCode())).containsOnly(302);
+    }
+  }
+
   private static List<Integer> atOnce(int count, IntFunction<Integer> work) throws Exception {
     ExecutorService threads = Executors.newFixedThreadPool(count);
     try {

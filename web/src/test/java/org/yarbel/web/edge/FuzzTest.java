@@ -59,6 +59,7 @@ class FuzzTest {
 
   private static Client signedIn(House house, int who) {
     forgetTries(house.app());
+    house.reopen();
     return who == 0 ? house.coach() : who == 1 ? house.lifter() : new Client(house.app());
   }
 

@@ -85,6 +85,15 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
     return Client.of(app, lifterOf(name));
   }
 
+  /** Lets both sign in as at first, whatever was done to their accounts. */
+  public void reopen() {
+    String as = "update account set disabled = false, email = :email, password_hash = (select password_hash from account where email = "
+        + "'coach@tarnbrook.example') where club_id = :club and id = (select min(id) from account where club_id = :club and ";
+    app.jdbc().sql(as + "lifter_id is null)").param("club", clubId).param("email", coachOf(name)).update();
+    app.jdbc().sql(as + "lifter_id = :lifter)").param("club", clubId).param("email", lifterOf(name)).param("lifter", lifters.get(0))
+        .update();
+  }
+
   private void furnish() {
     Client coach = coach();
     for (long lifter : lifters) {

@@ -47,7 +47,7 @@ class Screenshots {
     picture(browser, "weeks-side-by-side");
     browser.open("/lifters/" + app.lifter("Leopold") + "/progressions?lift=Bench%20press&method=plus-sets");
     picture(browser, "methods");
-    browser.open("/lifters/" + maren + "/ledger?lift=deadlift");
+    browser.open("/lifters/" + app.lifter("Emeric") + "/ledger?lift=squat");
     picture(browser, "ledger");
     long session = app.session("Maren", TestApp.TODAY);
     browser.signIn("maren").phone().open("/me");

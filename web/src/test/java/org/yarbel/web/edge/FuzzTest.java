@@ -57,10 +57,14 @@ class FuzzTest {
     return all;
   }
 
-  private static Client signedIn(House house, int who) {
+  private static Client signedIn(House house, int who, List<Map<String, Object>> accounts) {
     forgetTries(house.app());
-    house.reopen();
-    return who == 0 ? house.coach() : who == 1 ? house.lifter() : new Client(house.app());
+    house.reopen(accounts);
+    return switch (who) {
+      case 0 -> house.coach();
+      case 1 -> house.lifter();
+      default -> new Client(house.app());
+    };
   }
 
   // what is guessed at the account's page counts against the one address all tests come from
@@ -72,6 +76,7 @@ class FuzzTest {
   private static List<String> sent(House house, List<Fuzzer.Call> calls, IntUnaryOperator who) throws Exception {
     List<String> wrong = Collections.synchronizedList(new ArrayList<>());
     Map<Integer, AtomicInteger> answers = new ConcurrentSkipListMap<>();
+    List<Map<String, Object>> accounts = house.accounts();
     ExecutorService threads = Executors.newFixedThreadPool(THREADS);
     List<Future<?>> all = new ArrayList<>();
     for (int t = 0; t < THREADS; t++) {
@@ -80,7 +85,7 @@ class FuzzTest {
         Map<Integer, Client> clients = new HashMap<>();
         for (int i = thread; i < calls.size(); i += THREADS) {
           int person = who.applyAsInt(i);
-          Client client = clients.computeIfAbsent(person, p -> signedIn(house, p));
+          Client client = clients.computeIfAbsent(person, p -> signedIn(house, p, accounts));
           HttpResponse<String> answer;
           try {
             answer = calls.get(i).by(client);

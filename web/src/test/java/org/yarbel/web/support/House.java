@@ -85,13 +85,15 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
     return Client.of(app, lifterOf(name));
   }
 
-  /** Lets both sign in as at first, whatever was done to their accounts. */
-  public void reopen() {
-    String as = "update account set disabled = false, email = :email, password_hash = (select password_hash from account where email = "
-        + "'coach@tarnbrook.example') where club_id = :club and id = (select min(id) from account where club_id = :club and ";
-    app.jdbc().sql(as + "lifter_id is null)").param("club", clubId).param("email", coachOf(name)).update();
-    app.jdbc().sql(as + "lifter_id = :lifter)").param("club", clubId).param("email", lifterOf(name)).param("lifter", lifters.get(0))
-        .update();
+  /** How its people sign in, to be put back by {@link #reopen}. */
+  public List<Map<String, Object>> accounts() {
+    return app.jdbc().sql("select id, email, password_hash, disabled from account where club_id = :club").param("club", clubId).query().listOfRows();
+  }
+
+  /** Lets everybody sign in as before, whatever was done to their accounts. */
+  public void reopen(List<Map<String, Object>> before) {
+    before.forEach(account -> app.jdbc().sql("update account set email = :email, password_hash = :password_hash, disabled = :disabled "
+        + "where club_id = :club and id = :id").param("club", clubId).params(account).update());
   }
 
   private void furnish() {

@@ -74,6 +74,7 @@ class Screenshots {
       browser.press(".now-begin button");
       browser.await(".now-row:nth-of-type(" + (begun + 1) + ") .now-set");
     }
+    new Actions(browser.driver()).moveToElement(browser.find("h1")).perform();
     picture(browser, "training-now");
     review(browser, app.jdbc().sql("select max(id) from clip where lifter_id = :id").param("id", maren).query(Long.class).single());
     picture(browser, "review");

@@ -8,7 +8,9 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.Rectangle;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
@@ -78,6 +80,19 @@ class NowTest {
     assertThat(logged(app, two)).containsExactly("150×0");
     assertThat(browser.axe()).isEmpty();
     assertThat(browser.complaints()).isEmpty();
+  }
+
+  /** Whoever presses twice out of impatience presses nothing that writes. */
+  @Test
+  void whereBeginWasComesNoButton(TestApp app, Browser browser) {
+    long session = training(app, "Aae Fifth", "3x5 75%");
+    browser.signIn("coach").desk().open("/now");
+    Rectangle begin = browser.await("#now-" + session + " .now-begin button").getRect();
+    new Actions(browser.driver()).doubleClick(browser.find("#now-" + session + " .now-begin button")).perform();
+    Rectangle load = browser.await("#now-" + session + " input[name=load]").getRect();
+    assertThat(load.getX()).isLessThan(begin.getX() + begin.getWidth() / 2);
+    assertThat(browser.find("#now-" + session + " button").getRect().getX()).isGreaterThan(begin.getX() + begin.getWidth());
+    assertThat(logged(app, session)).isEmpty();
   }
 
   @Test

@@ -75,7 +75,7 @@ function proposed(panel) {
     if (entry.form === "check-in") {
       const slept = (said.get("sleep") ?? "").replace(",", ".");
       chip("SHORT_SLEEP", slept !== "" && Number(slept) < Number(form.dataset.short));
-      chip("PAIN", [1, 2, 3, 4].some((at) => bad(said.get("place." + at), said.get("score." + at))));
+      chip("PAIN", [...said.keys()].some((key) => key.startsWith("place.") && bad(said.get(key), said.get(key.replace("place", "score")))));
     } else if (said.get("ended") === "HURT" && bad(said.get("hurtPlace"), said.get("hurtScore"))) {
       chip("PAIN", true);
     }

@@ -46,7 +46,7 @@ class CardBeside {
       said = said.wearing(standing.state().gear());
     }
     Pain pain = said.pain();
-    if (pain != null && lifts.catalogue().ofKey(slot.lift()).filter(pain::spoils).isPresent()) {
+    if (pain != null && lifts.catalogue().ofKey(said.did() == null ? slot.lift() : said.did()).filter(pain::spoils).isPresent()) {
       said = said.inStates(Stream.concat(said.contexts().stream(), Stream.of(Context.PAIN)).collect(Collectors.toSet()));
     }
     return said.gear() == null ? said : said.inStates(WornFrom.contexts(slot.worn(), entry.load(), said.gear(), said.contexts()));

@@ -16,7 +16,6 @@ import org.yarbel.core.log.Context;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
-import org.yarbel.web.club.Turns;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.ExtraSet;
@@ -44,10 +43,9 @@ class CardExtras {
   private final Issuing issuing;
   private final Lifts lifts;
   private final ClubClock clock;
-  private final Turns turns;
 
   CardExtras(CardService cards, CardBeside beside, SessionNotes notes, LoggedSetRepository sets, Tracking tracking, Issuing issuing,
-      Lifts lifts, ClubClock clock, Turns turns) {
+      Lifts lifts, ClubClock clock) {
     this.cards = cards;
     this.beside = beside;
     this.notes = notes;
@@ -56,13 +54,12 @@ class CardExtras {
     this.issuing = issuing;
     this.lifts = lifts;
     this.clock = clock;
-    this.turns = turns;
   }
 
   /** Sets of a lift that the card did not ask for. */
   @Transactional
   public Typed extra(long sessionId, SignedIn who, Map<String, String> fields) {
-    TrainingSession session = turn(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Typed typed = new Typed(fields);
     Lifter lifter = cards.lifter(session);
     Optional<Lift> lift = SaidForm.lift(lifts.catalogue(), typed.text("lift"));
@@ -107,7 +104,7 @@ class CardExtras {
   /** Takes sets out that were done beside the card; what they were is answered, so that they can be put back. */
   @Transactional
   public Map<String, String> takeOut(long sessionId, SignedIn who, UUID line) {
-    TrainingSession session = turn(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     List<LoggedSetRow> there = sets.ofSession(sessionId).stream().filter(row -> row.extra() && row.line().equals(line)).toList();
     if (there.isEmpty()) {
       return Map.of();
@@ -125,7 +122,7 @@ class CardExtras {
   /** How hard a set looked to a coach, beside its lifter's own rating, which stays; nothing takes it back. */
   @Transactional
   public Typed opine(long sessionId, SignedIn who, LoggedSet.Place place, Map<String, String> fields) {
-    TrainingSession session = turn(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Typed typed = new Typed(fields);
     Rpe looked = typed.rpe("opinion");
     LoggedSetRow row = Typed.uuid(typed.text("slot")).flatMap(line -> sets.ofSession(sessionId).stream()
@@ -141,10 +138,5 @@ class CardExtras {
       tracking.rerun(cards.lifter(session), row.lift());
     }
     return typed;
-  }
-
-  private TrainingSession turn(long sessionId, SignedIn who) {
-    turns.ofSession(sessionId);
-    return cards.session(sessionId, who);
   }
 }

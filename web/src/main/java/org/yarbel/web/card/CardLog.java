@@ -26,7 +26,6 @@ import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Lifts;
-import org.yarbel.web.club.Turns;
 import org.yarbel.web.device.Devices;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.Entry;
@@ -57,14 +56,13 @@ public class CardLog {
   private final Issuing issuing;
   private final Tracking tracking;
   private final ClubClock clock;
-  private final Turns turns;
   private final CardBeside beside;
   private final SetMarkRepository marks;
   private final Devices devices;
   private final SessionNotes notes;
 
   CardLog(CardService cards, IssuedLines lines, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts, Issuing issuing,
-      Tracking tracking, ClubClock clock, Turns turns, CardBeside beside, SetMarkRepository marks,
+      Tracking tracking, ClubClock clock, CardBeside beside, SetMarkRepository marks,
       Devices devices, SessionNotes notes) {
     this.devices = devices;
     this.notes = notes;
@@ -78,7 +76,6 @@ public class CardLog {
     this.issuing = issuing;
     this.tracking = tracking;
     this.clock = clock;
-    this.turns = turns;
   }
 
   /** What became of an entry. */
@@ -99,8 +96,7 @@ public class CardLog {
   /** Writes an entry down, once however often it is sent, and lets the tracked max follow. */
   @Transactional
   LogOutcome log(long sessionId, SignedIn who, Entry entry, boolean sure) {
-    turns.ofSession(sessionId);
-    TrainingSession session = cards.session(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Optional<LoggedSetRow> sentBefore = sets.findByEntryKey(entry.key());
     if (sentBefore.filter(row -> row.sessionId() != sessionId || !row.line().equals(entry.line())
         || !row.loggedSet().place().equals(entry.place())).isPresent()) {
@@ -183,7 +179,7 @@ public class CardLog {
    */
   @Transactional
   public Set<UUID> end(long sessionId, SignedIn who, Function<UUID, LeftSets.Why> why) {
-    turns.ofSession(sessionId);
+    cards.turn(sessionId, who);
     CardService.Card card = cards.open(sessionId, who);
     if (!card.issued()) {
       throw new NotFound();
@@ -204,8 +200,7 @@ public class CardLog {
   /** Goes on with a session that was ended; the lines that were left. */
   @Transactional
   public Set<UUID> goOn(long sessionId, SignedIn who) {
-    turns.ofSession(sessionId);
-    TrainingSession session = cards.session(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     List<LeftSets> all = left.findBySessionId(session.id());
     left.deleteAll(all);
     left.flush();
@@ -215,8 +210,7 @@ public class CardLog {
   /** Takes an entry back: the set counts as not done. The line it was of; empty when nothing of this session stood there. */
   @Transactional
   public Optional<UUID> clear(long sessionId, SignedIn who, UUID line, LoggedSet.Place place) {
-    turns.ofSession(sessionId);
-    TrainingSession session = cards.session(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Optional<LoggedSetRow> there = sets.ofSession(sessionId).stream()
         .filter(row -> row.line().equals(line) && row.loggedSet().place().equals(place)).findFirst();
     there.ifPresent(row -> {

@@ -15,7 +15,6 @@ import org.yarbel.core.log.CheckIn;
 import org.yarbel.core.log.Pain;
 import org.yarbel.core.log.SessionEffort;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.club.Turns;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterService;
@@ -42,10 +41,9 @@ class CardNotes {
   private final LoggedSetRepository sets;
   private final Tracking tracking;
   private final ClubClock clock;
-  private final Turns turns;
 
   CardNotes(CardService cards, CardLog log, SessionNotes notes, LifterService lifters, LoggedSetRepository sets, Tracking tracking,
-      ClubClock clock, Turns turns) {
+      ClubClock clock) {
     this.cards = cards;
     this.log = log;
     this.notes = notes;
@@ -53,13 +51,12 @@ class CardNotes {
     this.sets = sets;
     this.tracking = tracking;
     this.clock = clock;
-    this.turns = turns;
   }
 
   /** How somebody comes to a session. What is left out altogether is kept as left out, and nobody is asked again. */
   @Transactional
   public Typed checkIn(long sessionId, SignedIn who, Map<String, String> fields) {
-    TrainingSession session = turn(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Typed typed = new Typed(fields);
     if (typed.has("leave")) {
       notes.checkIn(session, new CheckIn(null, null, null, null, List.of()));
@@ -95,9 +92,9 @@ class CardNotes {
       Integer score = typed.whole("score." + at, "The pain", 0, Pain.MOST);
       String worse = typed.note("worse." + at, Pain.LONGEST);
       if (place.isPresent() && typed.empty("score." + at)) {
-        typed.wrong("score." + at, "Say how much it hurts, from 0 to 10.");
+        typed.wrong("score." + at, HurtForm.HOW_MUCH);
       } else if (place.isEmpty() && !typed.empty("score." + at)) {
-        typed.wrong("place." + at, "Say where it hurts.");
+        typed.wrong("place." + at, HurtForm.WHERE);
       } else if (place.isPresent() && score != null && worse.length() <= Pain.LONGEST) {
         pains.add(new Pain(place.get(), typed.choice("side." + at, Pain.Side.class).orElse(null), score, worse));
       }
@@ -115,7 +112,7 @@ class CardNotes {
   /** Ends a session: why sets were left, how hard and how long it was, and a word to the other side; all of it or nothing. */
   @Transactional
   public Ended end(long sessionId, SignedIn who, Map<String, String> fields) {
-    TrainingSession session = turn(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Typed typed = new Typed(fields);
     Integer effort = typed.whole("effort", "The effort of the session", 0, SessionEffort.MOST);
     Integer minutes = typed.whole("minutes", "The minutes", 1, SessionEffort.LONGEST);
@@ -138,7 +135,7 @@ class CardNotes {
   /** A word about a session. */
   @Transactional
   public Typed say(long sessionId, SignedIn who, Map<String, String> fields) {
-    TrainingSession session = turn(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Typed typed = new Typed(fields);
     String words = typed.note("words", SessionWord.LONGEST);
     Optional<UUID> key = Typed.uuid(typed.text("key"));
@@ -163,13 +160,13 @@ class CardNotes {
   /** Somebody has read what the other side said, up to a word. */
   @Transactional
   public void read(long sessionId, SignedIn who, long upTo) {
-    notes.read(turn(sessionId, who), who, upTo);
+    notes.read(cards.turn(sessionId, who), who, upTo);
   }
 
   /** When and where a session was truly lifted. What is logged moves to that day. */
   @Transactional
   public Typed lifted(long sessionId, SignedIn who, Map<String, String> fields) {
-    TrainingSession session = turn(sessionId, who);
+    TrainingSession session = cards.turn(sessionId, who);
     Typed typed = new Typed(fields);
     LocalDate on = typed.past("on", clock.today());
     String at = typed.note("at", LONGEST_PLACE);
@@ -187,11 +184,6 @@ class CardNotes {
       moved.stream().map(LoggedSetRow::lift).distinct().forEach(lift -> tracking.rerun(lifter, lift));
     }
     return typed;
-  }
-
-  private TrainingSession turn(long sessionId, SignedIn who) {
-    turns.ofSession(sessionId);
-    return cards.session(sessionId, who);
   }
 
   private static long number(String text) {

@@ -144,6 +144,12 @@ public class CardService {
     return sessions.findById(sessionId).filter(s -> who.maySee(s.lifterId())).orElseThrow(NotFound::new);
   }
 
+  /** The same, once it is the turn of who asks to write: one after the other for each lifter. */
+  TrainingSession turn(long sessionId, SignedIn who) {
+    turns.ofSession(sessionId);
+    return session(sessionId, who);
+  }
+
   Lifter lifter(TrainingSession session) {
     return lifters.findById(session.lifterId()).orElseThrow(NotFound::new);
   }

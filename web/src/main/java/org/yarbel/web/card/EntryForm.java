@@ -2,7 +2,6 @@ package org.yarbel.web.card;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -104,13 +103,13 @@ record EntryForm(
 
   /** Why it had no more reps; null where nobody said. A miss is one for want of strength unless somebody says otherwise. */
   @Nullable HowEnded howEnded() {
-    HowEnded said = Arrays.stream(HowEnded.values()).filter(one -> one.name().equals(ended)).findFirst().orElse(null);
+    HowEnded said = Typed.named(HowEnded.class, ended).orElse(null);
     return said == null && missed() ? HowEnded.COULD_NOT : said;
   }
 
   /** What ended singles on the clock; null where it was the time. */
   @Nullable Stopped ending() {
-    return Arrays.stream(Stopped.values()).filter(one -> one.name().equals(stopped)).findFirst().orElse(null);
+    return Typed.named(Stopped.class, stopped).orElse(null);
   }
 
   boolean missed() {

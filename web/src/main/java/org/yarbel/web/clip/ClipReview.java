@@ -40,15 +40,15 @@ class ClipReview {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   private final Clips clips;
-  private final ClipRepository besides;
+  private final ClipRepository kept;
   private final ClubClock clock;
   private final LoggedSetRepository sets;
   private final SetMarkRepository marks;
   private final Lifts lifts;
 
-  ClipReview(Clips clips, ClipRepository besides, LoggedSetRepository sets, SetMarkRepository marks, Lifts lifts, ClubClock clock) {
+  ClipReview(Clips clips, ClipRepository kept, LoggedSetRepository sets, SetMarkRepository marks, Lifts lifts, ClubClock clock) {
     this.clips = clips;
-    this.besides = besides;
+    this.kept = kept;
     this.clock = clock;
     this.sets = sets;
     this.marks = marks;
@@ -78,7 +78,7 @@ class ClipReview {
     Clip clip = clips.one(id, who);
     Optional<LoggedSetRow> set = set(clip);
     Optional<Lift> lift = set.flatMap(row -> lifts.catalogue().ofKey(row.lift()));
-    List<OtherClip> others = besides.besides(id, clip.lifterId(), clip.sessionId(), lift.map(Lift::key).orElse(""), MOST_BESIDE).stream()
+    List<OtherClip> others = kept.besides(id, clip.lifterId(), clip.sessionId(), lift.map(Lift::key).orElse(""), MOST_BESIDE).stream()
         .map(one -> new OtherClip(one.getClip().id(), words(one), Long.valueOf(one.getClip().id()).equals(with))).toList();
     Long beside = with == null ? null : Long.valueOf(clips.one(with, who).id());
     List<MarkView> seen = marks.findByClipIdOrderByAtMs(id).stream().map(ClipReview::view).toList();
@@ -90,7 +90,7 @@ class ClipReview {
   /** The newest clips of the club. */
   @Transactional(readOnly = true)
   List<NewClip> newest() {
-    return besides.newest(MOST_NEW).stream().map(one -> new NewClip(one.getClip().id(), one.getName(), words(one))).toList();
+    return kept.newest(MOST_NEW).stream().map(one -> new NewClip(one.getClip().id(), one.getName(), words(one))).toList();
   }
 
   /** What a clip is of and when: {@code Squat 182.5 kg × 1 @8, Mon 2 March}. */

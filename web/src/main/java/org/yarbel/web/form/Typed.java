@@ -6,8 +6,8 @@ import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
@@ -228,8 +228,12 @@ public final class Typed {
 
   /** One of a set of words; empty for anything else. */
   public <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
-    String text = text(field);
-    return Set.of(type.getEnumConstants()).stream().filter(e -> e.name().equals(text)).findFirst();
+    return named(type, text(field));
+  }
+
+  /** The constant of a name; empty for what is none. */
+  public static <E extends Enum<E>> Optional<E> named(Class<E> type, @Nullable String name) {
+    return Stream.of(type.getEnumConstants()).filter(e -> e.name().equals(name)).findFirst();
   }
 
   /** A key that was made where something was typed; empty for what is none. */

@@ -27,6 +27,13 @@ class AllByThumbTest {
     return app.session("Tamsin", day);
   }
 
+  /** Opens a card by the phone and leaves the check-in out. */
+  private static void withoutCheckIn(Browser browser, long session) {
+    browser.signIn("tamsin").phone().card(session);
+    browser.press("#part-check-in button[name=leave]");
+    browser.await("#part-check-in:not([open])");
+  }
+
   private static void type(Browser browser, String css, String text) {
     WebElement field = browser.await(css);
     field.clear();
@@ -117,9 +124,7 @@ class AllByThumbTest {
   @Test
   void aMadeSetAsPlannedStaysTwoTaps(TestApp app, Browser browser) {
     long session = session(app, 62, "2x5 75%");
-    browser.signIn("tamsin").phone().card(session);
-    browser.press("#part-check-in button[name=leave]");
-    browser.await("#part-check-in:not([open])");
+    withoutCheckIn(browser, session);
     browser.press(OPEN + "input[name=rpe][value='7'] + span");
     browser.press(OPEN + "button[value=done]");
     browser.awaitText(OPEN + "h2", "set 2 of 2");
@@ -133,9 +138,7 @@ class AllByThumbTest {
   @Test
   void aBeltThatStaysOffSaysSoByItself(TestApp app, Browser browser) {
     long session = session(app, 65, "2x5 75%");
-    browser.signIn("tamsin").phone().card(session);
-    browser.press("#part-check-in button[name=leave]");
-    browser.await("#part-check-in:not([open])");
+    withoutCheckIn(browser, session);
     browser.press(OPEN + ".more-said summary");
     chip(browser, "gear", "BELT");
     browser.awaitText(OPEN + ".brief", "no belt");
@@ -180,9 +183,7 @@ class AllByThumbTest {
   @Test
   void markRepsThatWereNeverTriedAreToldInTheSet(TestApp app, Browser browser) {
     long session = session(app, 64, "2x5 70%");
-    browser.signIn("tamsin").phone().card(session);
-    browser.press("#part-check-in button[name=leave]");
-    browser.await("#part-check-in:not([open])");
+    withoutCheckIn(browser, session);
     browser.press(OPEN + ".more-said summary");
     chip(browser, "mark", "DEPTH");
     type(browser, OPEN + "input[name='rep.DEPTH']", "9");

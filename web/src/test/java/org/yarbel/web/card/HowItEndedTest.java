@@ -33,6 +33,14 @@ class HowItEndedTest {
     return lifter;
   }
 
+  /** A day of Tamsin's that no other test touches. */
+  private static long ofTamsin(TestApp app, int weeksBack, String work) {
+    LocalDate day = TestApp.TODAY.minusWeeks(weeksBack).plusDays(4);
+    Client.of(app, "coach").post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat",
+        "work", work), "HX-Request", "true");
+    return app.session("Tamsin", day);
+  }
+
   private static Map<String, String> entry(TestApp app, long session, int set, String load, String reps, String... more) {
     String line = app.jdbc().sql("select ref::text from slot where session_id = :id").param("id", session).query(String.class).single();
     Map<String, String> entry = new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "slot", line, "part", "1", "set", "" + set,
@@ -199,10 +207,7 @@ class HowItEndedTest {
 
   @Test
   void aThumbSaysWhereItHurtWithoutSignal(TestApp app, Browser browser) {
-    LocalDate day = TestApp.TODAY.minusWeeks(47).plusDays(4);
-    Client.of(app, "coach").post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat",
-        "work", "3x5 70%"), "HX-Request", "true");
-    long session = app.session("Tamsin", day);
+    long session = ofTamsin(app, 47, "3x5 70%");
     browser.signIn("tamsin").phone().card(session);
     browser.awaitText(".card-head", "card 1");
     try {
@@ -227,10 +232,7 @@ class HowItEndedTest {
 
   @Test
   void aMissedMaxIsTriedAgainWithoutSignal(TestApp app, Browser browser) {
-    LocalDate day = TestApp.TODAY.minusWeeks(46).plusDays(4);
-    Client.of(app, "coach").post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat",
-        "work", "max 1"), "HX-Request", "true");
-    long session = app.session("Tamsin", day);
+    long session = ofTamsin(app, 46, "max 1");
     browser.signIn("tamsin").phone().card(session);
     browser.awaitText(".card-head", "card 1");
     try {

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.WebElement;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
@@ -214,6 +215,26 @@ class ClipTest {
     assertThat(maren.get("/sessions/" + filming.session() + "/clips").statusCode()).isEqualTo(404);
     assertThat(maren.post("/clips/" + filming.clip() + "/out", Map.of()).statusCode()).isEqualTo(404);
     assertThat(Client.of(app, "coach").get("/clips/" + filming.clip()).statusCode()).isEqualTo(200);
+  }
+
+  /** By the page itself, whose form must bring its token. */
+  @Test
+  void roomAndDaysAreSetFromTheirPage(TestApp app, Browser browser) {
+    browser.signIn("coach").desk().open("/clips");
+    room(browser, "-5");
+    browser.awaitText("main .field-error", "The room in MB must be a whole number");
+    assertThat(browser.find("input[name=quota]").getDomProperty("value")).as("nothing typed is lost").isEqualTo("-5");
+    room(browser, "6000");
+    browser.awaitText("main", "of 6000 MB");
+    room(browser, "5120");
+    browser.awaitText("main", "of 5120 MB");
+  }
+
+  private static void room(Browser browser, String typed) {
+    WebElement field = browser.await("input[name=quota]");
+    field.clear();
+    field.sendKeys(typed);
+    browser.press("main .btn-main");
   }
 
   @Test

@@ -45,8 +45,8 @@ import org.yarbel.core.plan.progress.Brief;
 import org.yarbel.core.watch.Around;
 import org.yarbel.core.watch.Athlete;
 import org.yarbel.core.watch.Checks;
+import org.yarbel.core.watch.Figures;
 import org.yarbel.core.watch.Finding;
-import org.yarbel.core.watch.Threshold;
 import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.core.watch.WatchedWeek;
 
@@ -97,7 +97,7 @@ public class LongPlan {
           Map.of("squat", new Athlete.Goal(max.scaled(1.05), CONTEST, max, MONDAY)), Map.of(), List.of(), Set.of());
       WatchedWeek watched = new WatchedWeek(week.monday(), athlete, lines, past.subList(Math.max(0, past.size() - 3), past.size()),
           Map.of(), week.week(),
-          week.easy() ? week.block().easy() : null, week.block().purpose().peaking(), Threshold.Values.USUAL, Around.nothing(MONDAY));
+          week.easy() ? week.block().easy() : null, week.block().purpose().peaking(), Figures.USUAL, Around.nothing(MONDAY));
       findings.addAll(Checks.look(watched));
       past.add(watched.totals());
     }

@@ -42,8 +42,8 @@ import org.yarbel.core.plan.progress.Settings;
 import org.yarbel.core.watch.Around;
 import org.yarbel.core.watch.Athlete;
 import org.yarbel.core.watch.Checks;
+import org.yarbel.core.watch.Figures;
 import org.yarbel.core.watch.Finding;
-import org.yarbel.core.watch.Threshold;
 import org.yarbel.core.watch.WatchedLine;
 import org.yarbel.core.watch.WatchedWeek;
 
@@ -104,7 +104,7 @@ public class WrittenWeek {
     Athlete athlete = new Athlete(Sex.FEMALE, 30, false, false, Level.ADVANCED, Map.of("squat", max, "bench", max, "deadlift", max),
         Map.of("squat", max.scaled(0.95)), Map.of("squat", goal), Map.of("squat", List.of(Method.GOAL_WAVE)), List.of(), Set.of());
     return new WatchedWeek(MONDAY, athlete, lines, past, Map.of("deadlift", MONDAY.minusDays(3)), 4, null, true,
-        Threshold.Values.USUAL, Around.nothing(MONDAY));
+        Figures.USUAL, Around.nothing(MONDAY));
   }
 
   private WatchedLine line(int id, int day, int place, SlotKind kind, String key, String work, MaxNumbers numbers,

@@ -1,14 +1,10 @@
 package org.yarbel.core.watch;
 
 import java.util.Arrays;
-import java.util.Collections;
-import java.util.EnumMap;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 
 /** The figures of the checks that a club can set. */
-public enum Threshold {
+public enum Threshold implements Figure {
   FAILURE_RPE("a planned set is at failure from RPE", 10, 8, 10),
   FAILURE_RPE_SHORT("the same with a slow tempo or rests under 90 s", 9.5, 7, 10),
   DISAGREE("% and RPE of a line may differ by, points", 1, 0.5, 3),
@@ -35,50 +31,28 @@ public enum Threshold {
     this.most = most;
   }
 
-  /** What the screens say. */
+  @Override
   public String words() {
     return words;
   }
 
-  /** The default: the handbook's or our own. */
+  @Override
   public double usual() {
     return usual;
   }
 
-  /** The least a club can set. */
+  @Override
   public double least() {
     return least;
   }
 
-  /** The most a club can set. */
+  @Override
   public double most() {
     return most;
-  }
-
-  /** The name it is stored under: {@code volume-rise}. */
-  public String key() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** The threshold of a key. */
   public static Optional<Threshold> ofKey(String key) {
     return Arrays.stream(values()).filter(threshold -> threshold.key().equals(key)).findFirst();
-  }
-
-  /** What a club has set, the defaults for the rest. */
-  public record Values(Map<Threshold, Double> set) {
-    /** The defaults. */
-    public static final Values USUAL = new Values(Map.of());
-
-    public Values {
-      EnumMap<Threshold, Double> copy = new EnumMap<>(Threshold.class);
-      copy.putAll(set);
-      set = Collections.unmodifiableMap(copy);
-    }
-
-    /** The figure that holds: what the club set, else the default. */
-    public double of(Threshold threshold) {
-      return set.getOrDefault(threshold, threshold.usual);
-    }
   }
 }

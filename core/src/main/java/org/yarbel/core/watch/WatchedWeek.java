@@ -38,7 +38,7 @@ public final class WatchedWeek {
   private final int weeksSinceDeload;
   private final @Nullable Deload deload;
   private final boolean peaking;
-  private final Threshold.Values thresholds;
+  private final Figures thresholds;
   private final WeekTotals totals;
   private final Map<LocalDate, List<WatchedLine>> days = new TreeMap<>();
   private final Map<LocalDate, Set<String>> hard = new TreeMap<>();
@@ -58,7 +58,7 @@ public final class WatchedWeek {
    * @param around what stands around it
    */
   public WatchedWeek(LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past, Map<String, LocalDate> lastTrained,
-      int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Threshold.Values thresholds, Around around) {
+      int weeksSinceDeload, @Nullable Deload deload, boolean peaking, Figures thresholds, Around around) {
     this.monday = monday;
     this.athlete = athlete;
     this.lines = List.copyOf(lines);
@@ -84,7 +84,7 @@ public final class WatchedWeek {
   }
 
   /** The same with lines on another day. */
-  WatchedWeek moved(Collection<Long> ids, LocalDate to) {
+  public WatchedWeek moved(Collection<Long> ids, LocalDate to) {
     List<WatchedLine> others = lines.stream().map(line -> ids.contains(line.counted().id()) ? line.on(to) : line)
         .sorted(Comparator.comparing(line -> line.counted().day())).toList();
     return new WatchedWeek(monday, athlete, others, past, lastTrained, weeksSinceDeload, deload, peaking, thresholds, around);

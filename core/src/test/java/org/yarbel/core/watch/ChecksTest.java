@@ -366,7 +366,7 @@ class ChecksTest {
     for (Threshold threshold : Threshold.values()) {
       assertThat(threshold.usual()).as(threshold.key()).isBetween(threshold.least(), threshold.most());
       assertThat(Threshold.ofKey(threshold.key())).contains(threshold);
-      assertThat(Threshold.Values.USUAL.of(threshold)).isEqualTo(threshold.usual());
+      assertThat(Figures.USUAL.of(threshold)).isEqualTo(threshold.usual());
     }
   }
 }

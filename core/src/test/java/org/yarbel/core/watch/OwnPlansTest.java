@@ -135,7 +135,7 @@ class OwnPlansTest {
   private record Shown(Somebody one, LocalDate monday, Athlete athlete, List<WatchedLine> lines, List<WeekTotals> past,
       Map<String, LocalDate> last, int since, @Nullable Deload deload, boolean peaking, Around around) {
     WatchedWeek week() {
-      return new WatchedWeek(monday, athlete, lines, past, last, since, deload, peaking, Threshold.Values.USUAL, around);
+      return new WatchedWeek(monday, athlete, lines, past, last, since, deload, peaking, Figures.USUAL, around);
     }
 
     /** The same with a line that a coach has written in place of the first main one of a lift. */

@@ -74,7 +74,7 @@ final class Weeks {
   WatchedWeek of(String... lines) {
     Athlete athlete = new Athlete(sex, age, dieting, strained, level, maxes, heaviest, goals, methods, pains, free);
     return new WatchedWeek(MONDAY, athlete, watched(lines), past, lastTrained, weeksSinceDeload, deload, peaking,
-        new Threshold.Values(figures), new Around(today, before, deloadFollows, clusters));
+        new Figures(figures), new Around(today, before, deloadFollows, clusters));
   }
 
   /** What one check says of these lines. */

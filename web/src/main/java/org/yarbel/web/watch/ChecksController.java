@@ -1,7 +1,6 @@
 package org.yarbel.web.watch;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,12 +13,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.call.CallRule;
+import org.yarbel.core.call.CallRules;
 import org.yarbel.core.mass.Decimal;
 import org.yarbel.core.watch.Check;
 import org.yarbel.core.watch.Checks;
-import org.yarbel.core.watch.Threshold;
+import org.yarbel.core.watch.Figure;
+import org.yarbel.core.watch.Figures;
 
-/** Every check with its source, and the figures a club can set. */
+/** Every check and every rule of the calls with its source, and the figures a club can set. */
 @Controller
 class ChecksController {
   private final Thresholds thresholds;
@@ -31,18 +33,22 @@ class ChecksController {
   /** A figure to set. */
   public record ThresholdRow(String key, String words, String value, String usual, String range, @Nullable String error) {}
 
-  /** A check with where it is from. */
+  /** A check, or a rule of the calls, with where it is from. */
   public record CheckView(String title, String source) {
     static CheckView of(Check check) {
       return new CheckView(check.title(), check.source());
+    }
+
+    static CheckView of(CallRule rule) {
+      return new CheckView(rule.title(), rule.when() + " " + rule.source());
     }
   }
 
   @GetMapping("/checks")
   String page(Model model) {
-    Threshold.Values values = thresholds.values();
+    Figures values = thresholds.values();
     Map<String, String> typed = new HashMap<>();
-    for (Threshold threshold : Threshold.values()) {
+    for (Figure threshold : Thresholds.all()) {
       typed.put(threshold.key(), text(values.of(threshold)));
     }
     model.addAllAttributes(shown(typed, Map.of()));
@@ -51,9 +57,9 @@ class ChecksController {
 
   @PostMapping("/checks")
   ModelAndView set(@RequestParam Map<String, String> typed, RedirectAttributes flash) {
-    Map<Threshold, Double> figures = new EnumMap<>(Threshold.class);
+    Map<Figure, Double> figures = new HashMap<>();
     Map<String, String> errors = new HashMap<>();
-    for (Threshold threshold : Threshold.values()) {
+    for (Figure threshold : Thresholds.all()) {
       String text = typed.getOrDefault(threshold.key(), "").strip().replace(',', '.');
       try {
         double figure = text.isEmpty() ? threshold.usual() : Decimal.parse(text).doubleValue();
@@ -75,14 +81,15 @@ class ChecksController {
 
   private static Map<String, Object> shown(Map<String, String> typed, Map<String, String> errors) {
     List<ThresholdRow> rows = new ArrayList<>();
-    for (Threshold threshold : Threshold.values()) {
+    for (Figure threshold : Thresholds.all()) {
       rows.add(new ThresholdRow(threshold.key(), threshold.words(), typed.getOrDefault(threshold.key(), ""), text(threshold.usual()),
           range(threshold), errors.get(threshold.key())));
     }
-    return Map.of("rows", rows, "checks", Checks.all().stream().map(CheckView::of).toList(), "wrong", !errors.isEmpty());
+    return Map.of("rows", rows, "checks", Checks.all().stream().map(CheckView::of).toList(),
+        "calls", CallRules.all().stream().map(CheckView::of).toList(), "wrong", !errors.isEmpty());
   }
 
-  private static String range(Threshold threshold) {
+  private static String range(Figure threshold) {
     return text(threshold.least()) + " to " + text(threshold.most());
   }
 

@@ -1,14 +1,20 @@
 package org.yarbel.web.watch;
 
-import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.call.CallFigure;
+import org.yarbel.core.watch.Figure;
+import org.yarbel.core.watch.Figures;
 import org.yarbel.core.watch.Threshold;
 import org.yarbel.web.club.ClubCache;
 
-/** The figures of the checks as the club has set them. */
+/** The figures of the checks and the calls as the club has set them. */
 @Service
 public class Thresholds {
   private final ClubThresholdRepository stored;
@@ -20,19 +26,26 @@ public class Thresholds {
   }
 
   @Transactional(readOnly = true)
-  public Threshold.Values values() {
+  public Figures values() {
     return cache.of(ClubCache.What.THRESHOLDS, this::read);
   }
 
-  private Threshold.Values read() {
-    Map<Threshold, Double> set = new EnumMap<>(Threshold.class);
-    stored.findAll().forEach(own -> Threshold.ofKey(own.thresholdKey()).ifPresent(threshold -> set.put(threshold, own.figure())));
-    return new Threshold.Values(set);
+  /** All there are: those of the checks first. */
+  static List<Figure> all() {
+    return Stream.<Figure>concat(Stream.of(Threshold.values()), Stream.of(CallFigure.values())).toList();
+  }
+
+  private Figures read() {
+    Map<String, Figure> byKey = all().stream().collect(Collectors.toMap(Figure::key, Function.identity()));
+    Map<Figure, Double> set = new HashMap<>();
+    stored.findAll().stream().filter(own -> byKey.containsKey(own.thresholdKey()))
+        .forEach(own -> set.put(byKey.get(own.thresholdKey()), own.figure()));
+    return new Figures(set);
   }
 
   /** Sets figures; those at their default are forgotten. */
   @Transactional
-  public void set(Map<Threshold, Double> figures) {
+  public void set(Map<? extends Figure, Double> figures) {
     cache.written();
     Map<String, ClubThreshold> there = new HashMap<>();
     stored.findAll().forEach(own -> there.put(own.thresholdKey(), own));

@@ -1,0 +1,142 @@
+package org.yarbel.core.call;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.yarbel.core.card.HowEnded;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.TechniqueMark;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.WorkLine;
+
+/** Form that goes the same way again and again: loads under where it goes although the reps were made, and work on the weak point. */
+final class FormWent implements CallRule {
+  private static final int SESSIONS = 5;
+  private static final int TWICE = 2;
+  private static final int NEWS = 14;
+  private static final int HELPS = 2;
+
+  @Override
+  public String key() {
+    return "form-went";
+  }
+
+  @Override
+  public String title() {
+    return "form went";
+  }
+
+  @Override
+  public String source() {
+    return PRACTICE;
+  }
+
+  @Override
+  public String when() {
+    return "The same mark in three of five sessions, or 'form went' twice at a load or more: loads under it although the reps were made, a "
+        + "cue, and work on the weak point.";
+  }
+
+  @Override
+  public List<CallFigure> figures() {
+    return List.of(CallFigure.CALL_MARKS, CallFigure.CALL_FORM_RESET);
+  }
+
+  @Override
+  public List<Call> look(Picture picture) {
+    List<Call> calls = new ArrayList<>();
+    picture.trained().forEach(lift -> of(picture, lift).ifPresent(calls::add));
+    return calls;
+  }
+
+  /** Sets that show the same, of several sessions. */
+  private record Seen(List<Past> sessions, List<Fact> facts, List<Mass> loads) {
+    Seen() {
+      this(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+    }
+
+    void add(Past past, Picture.Lifted set) {
+      if (!sessions.contains(past)) {
+        sessions.add(past);
+      }
+      facts.add(Say.fact(past.day(), set));
+      loads.add(set.load());
+    }
+
+    Mass lightest() {
+      return loads.stream().min(Comparator.naturalOrder()).orElseThrow();
+    }
+  }
+
+  private Optional<Call> of(Picture picture, String lift) {
+    List<Past> last = picture.exposures(lift).stream().limit(SESSIONS).toList();
+    if (last.isEmpty() || last.get(0).day().isBefore(picture.today().minusDays(NEWS))) {
+      return Optional.empty();
+    }
+    Map<TechniqueMark, Seen> marks = new EnumMap<>(TechniqueMark.class);
+    Seen went = new Seen();
+    for (Past past : last) {
+      for (Picture.Lifted set : past.sets()) {
+        set.marks().stream().distinct().filter(mark -> mark != TechniqueMark.OTHER)
+            .forEach(mark -> marks.computeIfAbsent(mark, any -> new Seen()).add(past, set));
+        if (set.ended() == HowEnded.FORM_WENT) {
+          went.add(past, set);
+        }
+      }
+    }
+    Optional<Map.Entry<TechniqueMark, Seen>> same = marks.entrySet().stream()
+        .filter(entry -> entry.getValue().sessions().size() >= picture.of(CallFigure.CALL_MARKS))
+        .max(Comparator.comparingInt(entry -> entry.getValue().sessions().size()));
+    if (same.isPresent()) {
+      return Optional.of(marked(picture, lift, same.get().getKey(), same.get().getValue(), last.size()));
+    }
+    return went.facts().size() >= TWICE ? Optional.of(without(picture, lift, went)) : Optional.empty();
+  }
+
+  private Call marked(Picture picture, String key, TechniqueMark mark, Seen seen, int of) {
+    Lift lift = picture.context().lift(key);
+    Draft draft = Draft.of(this, key).about(mark.word()).agreeing(seen.sessions().size()).because(seen.facts())
+        .when(mark.caution().isPresent() ? Urgency.CAUTION : Urgency.REST);
+    Optional<WeakPoints.Row> weak = WeakPoints.of(lift, mark);
+    List<Effect> under = under(picture, key, seen.lightest(), mark.word());
+    List<Effect> help = weak.map(row -> help(picture, row, lift)).orElse(List.of());
+    List<Effect> both = new ArrayList<>(under);
+    both.addAll(help);
+    String train = weak.map(WeakPoints.Row::trains).orElse("");
+    draft.propose("Under " + seen.lightest().text() + (help.isEmpty() ? "" : ", and work on " + train), both);
+    if (!under.isEmpty() && !help.isEmpty()) {
+      draft.propose("Only the work on " + train, help).propose("Only the lighter loads", under);
+    }
+    return draft.leave("Watch it").saying(lift.name() + ": '" + mark.word() + "' in " + seen.sessions().size() + " of the last " + of
+        + " sessions, from " + seen.lightest().text() + " on." + mark.caution().map(" "::concat).orElse("")
+        + weak.map(row -> " Weak: " + row.weak() + ".").orElse(""));
+  }
+
+  private Call without(Picture picture, String key, Seen went) {
+    return Draft.of(this, key).agreeing(went.sessions().size()).because(went.facts()).propose("Under " + went.lightest().text(),
+        under(picture, key, went.lightest(), "clean reps only")).leave("Watch it").saying(MissedSingle.name(picture, key) + ": form went "
+            + Say.times(went.facts().size()) + " at " + went.lightest().text() + " and more.");
+  }
+
+  /** The lines to come that would go over that load lighter than it, with a cue; what is under it already gets the cue alone. */
+  private static List<Effect> under(Picture picture, String lift, Mass load, String cue) {
+    List<Effect> effects = new ArrayList<>();
+    Mass most = load.scaled(picture.of(CallFigure.CALL_FORM_RESET) / 100);
+    for (Picture.Planned planned : picture.editable(lift)) {
+      double factor = Edits.top(picture, planned).map(most::ratioTo).orElse(1.0);
+      if (factor < 1) {
+        WorkLine work = LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, picture.context().chart(planned.line().lift()));
+        Edits.to(planned, lift, work, "Mind: " + cue).ifPresent(effects::add);
+      }
+    }
+    return effects;
+  }
+
+  private static List<Effect> help(Picture picture, WeakPoints.Row row, Lift lift) {
+    return WeakPoints.work(picture, row, lift).stream().limit(HELPS - 1).map(help -> WeakPoints.line(picture, row, lift, help))
+        .flatMap(Optional::stream).toList();
+  }
+}

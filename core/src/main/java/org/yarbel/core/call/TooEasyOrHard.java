@@ -1,0 +1,101 @@
+package org.yarbel.core.call;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.yarbel.core.mass.Mass;
+
+/** Sets that are too easy or too hard for what was asked, twice running. */
+final class TooEasyOrHard implements CallRule {
+  private static final double SHARE = 0.025;
+
+  @Override
+  public String key() {
+    return "too-easy-or-hard";
+  }
+
+  @Override
+  public String title() {
+    return "too easy, too hard";
+  }
+
+  @Override
+  public String source() {
+    return OURS;
+  }
+
+  @Override
+  public String when() {
+    return "Rated a point or more off the RPE asked on two unflagged exposures running, or a plus set five reps over its minimum: one step "
+        + "or 2.5 %, the smaller.";
+  }
+
+  @Override
+  public List<CallFigure> figures() {
+    return List.of(CallFigure.CALL_OFF_TARGET, CallFigure.CALL_PLUS_OVER);
+  }
+
+  @Override
+  public List<Call> look(Picture picture) {
+    List<Call> calls = new ArrayList<>();
+    picture.trained().stream().filter(lift -> !picture.remembered(lift)).forEach(lift -> of(picture, lift).ifPresent(calls::add));
+    return calls;
+  }
+
+  private Optional<Call> of(Picture picture, String lift) {
+    List<Past> exposures = picture.exposures(lift);
+    int side = exposures.isEmpty() ? 0 : side(picture, exposures.get(0));
+    if (side == 0) {
+      return plus(picture, lift, exposures);
+    }
+    int running = 0;
+    while (running < exposures.size() && side(picture, exposures.get(running)) == side) {
+      running++;
+    }
+    if (running < 2) {
+      return plus(picture, lift, exposures);
+    }
+    List<Past> agree = exposures.subList(0, running);
+    Draft draft = Draft.of(this, lift).agreeing(running).about(side < 0 ? "easy" : "hard");
+    agree.forEach(past -> draft.because(past.facts(past.sets().stream().filter(set -> !Double.isNaN(set.off())).toList())));
+    return proposing(picture, lift, side, draft).map(done -> done.saying(MissedSingle.name(picture, lift) + ": " + Say.number(
+        Math.abs(agree.get(0).off())) + " and " + Say.number(Math.abs(agree.get(1).off())) + " points " + (side < 0 ? "easier" : "harder")
+        + " than asked on the last two exposures (" + Say.day(agree.get(0).day()) + ", " + Say.day(agree.get(1).day()) + "), nothing off."));
+  }
+
+  /** −1 for too easy, 1 for too hard, 0 where it is neither, flagged, or missed. */
+  private static int side(Picture picture, Past past) {
+    double off = past.off();
+    boolean tells = !past.excused() && past.missed().isEmpty() && Math.abs(off) >= picture.of(CallFigure.CALL_OFF_TARGET);
+    return tells ? (int) Math.signum(off) : 0;
+  }
+
+  private Optional<Call> plus(Picture picture, String lift, List<Past> exposures) {
+    Past newest = exposures.isEmpty() ? null : exposures.get(0);
+    Picture.Lifted open = newest == null || newest.excused() ? null : newest.plus().orElse(null);
+    Integer asked = open == null ? null : open.asked();
+    if (newest == null || open == null || asked == null) {
+      return Optional.empty();
+    }
+    int over = open.reps() - asked;
+    if (Math.abs(over) < picture.of(CallFigure.CALL_PLUS_OVER)) {
+      return Optional.empty();
+    }
+    Draft draft = Draft.of(this, lift).agreeing(1).about(over > 0 ? "easy" : "hard").because(Say.fact(newest.day(), open));
+    return proposing(picture, lift, -over, draft).map(done -> done.saying(MissedSingle.name(picture, lift) + ", " + Say.day(newest.day())
+        + ": the open set had " + open.reps() + " reps at " + open.load().text() + ", " + Math.abs(over) + (over > 0 ? " over" : " under")
+        + " its minimum."));
+  }
+
+  private static Optional<Draft> proposing(Picture picture, String lift, int side, Draft draft) {
+    List<Picture.Planned> lines = picture.editable(lift);
+    Mass next = lines.isEmpty() ? null : Edits.top(picture, lines.get(0)).orElse(null);
+    if (next == null) {
+      return Optional.empty();
+    }
+    double by = Math.min(SHARE, picture.step().ratioTo(next));
+    draft.propose((side < 0 ? "Up" : "Down") + " by " + (by < SHARE ? "a step" : "2.5 %"), Edits.scaled(picture, lift,
+        side < 0 ? 1 + by : 1 - by));
+    return draft.proposes() ? Optional.of(draft.leave("Wait for one more")) : Optional.empty();
+  }
+}

@@ -39,6 +39,6 @@ final class Edits {
 
   /** The heaviest work set of a line to come; empty where the lifter picks. */
   static Optional<Mass> top(Picture picture, Picture.Planned planned) {
-    return LineChange.top(LineChange.worked(picture, planned.line().planned()));
+    return LineChange.top(picture, planned.line().planned());
   }
 }

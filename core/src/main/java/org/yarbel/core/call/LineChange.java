@@ -30,6 +30,11 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
         .filter(Objects::nonNull).max(Comparator.naturalOrder());
   }
 
+  /** The heaviest work set of a planned line of a lifter; empty where the lifter picks, or it cannot be worked out. */
+  public static Optional<Mass> top(Picture picture, PlannedLine line) {
+    return top(resolved(picture, line));
+  }
+
   /** Whether the heaviest set weighs more after it. */
   boolean heavier() {
     Optional<Mass> was = top(before);
@@ -51,8 +56,8 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
   /** Handbook: at most one step or 2.5 %. Our own default; a thousandth for loads that are rounded. */
   private static final double SMALL = 0.026;
 
-  /** A line that is worked out as it stands; null where it cannot be. */
-  static @Nullable ResolvedLine worked(Picture picture, PlannedLine line) {
+  /** A planned line of a lifter worked out without its warm-up; null where it cannot be. */
+  public static @Nullable ResolvedLine resolved(Picture picture, PlannedLine line) {
     return new SessionResolver(picture.context()).withoutRamp(line).orElse(null);
   }
 
@@ -68,7 +73,7 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     public List<LineChange> rewrite(Effect.Rewrite edit) {
       PlannedLine line = planned(edit).orElseGet(() -> PlannedLine.of(picture.context().lift(edit.lift()), edit.before()));
       PlannedLine then = line.saying(picture.context().lift(edit.toLift()), edit.after());
-      return List.of(new LineChange(edit.day(), edit.toLift(), edit.after(), worked(picture, line), worked(picture, then)));
+      return List.of(new LineChange(edit.day(), edit.toLift(), edit.after(), resolved(picture, line), resolved(picture, then)));
     }
 
     private Optional<PlannedLine> planned(Effect.Rewrite edit) {
@@ -79,7 +84,7 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     @Override
     public List<LineChange> add(Effect.Add edit) {
       PlannedLine line = PlannedLine.of(picture.context().lift(edit.lift()), edit.work());
-      return List.of(new LineChange(edit.day(), edit.lift(), edit.work(), null, worked(picture, line)));
+      return List.of(new LineChange(edit.day(), edit.lift(), edit.work(), null, resolved(picture, line)));
     }
 
     @Override
@@ -98,16 +103,16 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
 
     private Optional<LineChange> easy(Effect.EasyWeek edit, Picture.Session session, Picture.Line line) {
       return edit.kind().applied(LineEdit.read(line.planned().work()), picture.context().chart(line.lift()))
-          .map(work -> new LineChange(session.day(), line.lift().key(), work.toString(), worked(picture, line.planned()),
-              worked(picture, line.planned().saying(work.toString()))));
+          .map(work -> new LineChange(session.day(), line.lift().key(), work.toString(), resolved(picture, line.planned()),
+              resolved(picture, line.planned().saying(work.toString()))));
     }
 
     @Override
     public List<LineChange> number(Effect.Number edit) {
       Picture then = picture.with(edit);
       return picture.planned(edit.lift()).stream().filter(planned -> asks(planned.line().planned(), edit)).map(planned ->
-          new LineChange(planned.session().day(), edit.lift(), planned.line().planned().work(), worked(picture, planned.line().planned()),
-              worked(then, planned.line().planned()))).toList();
+          new LineChange(planned.session().day(), edit.lift(), planned.line().planned().work(), resolved(picture, planned.line().planned()),
+              resolved(then, planned.line().planned()))).toList();
     }
 
     /** Whether a line is worked out with that number. */
@@ -126,7 +131,7 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     public List<LineChange> ofBasis(Effect.OfBasis edit) {
       Picture then = picture.with(edit);
       return picture.planned(edit.lift()).stream().map(planned -> new LineChange(planned.session().day(), edit.lift(),
-          planned.line().planned().work(), worked(picture, planned.line().planned()), worked(then, planned.line().planned()))).toList();
+          planned.line().planned().work(), resolved(picture, planned.line().planned()), resolved(then, planned.line().planned()))).toList();
     }
 
     @Override

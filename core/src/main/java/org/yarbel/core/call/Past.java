@@ -22,8 +22,9 @@ record Past(Picture.Session session, List<Picture.Line> lines, Picture.@Nullable
     return session.day();
   }
 
+  /** Sets of the lift itself: where another was done in its place they tell nothing of it. */
   List<Picture.Lifted> sets() {
-    return lines.stream().flatMap(line -> line.sets().stream()).toList();
+    return lines.stream().flatMap(line -> line.sets().stream().filter(set -> set.lift().key().equals(line.lift().key()))).toList();
   }
 
   /** Whether something was not as usual in any of its sets. */

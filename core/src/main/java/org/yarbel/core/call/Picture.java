@@ -299,8 +299,9 @@ public record Picture(LocalDate today, Person person, LifterContext context, Map
     for (Session session : lifted()) {
       List<Line> lines = session.lines().stream().filter(line -> line.kind().mainWork() && line.begun() && line.lift().key().equals(lift))
           .toList();
-      if (!lines.isEmpty()) {
-        all.add(new Past(session, lines, answers(session.day()).orElse(null)));
+      Past past = new Past(session, lines, answers(session.day()).orElse(null));
+      if (!past.sets().isEmpty()) {
+        all.add(past);
       }
     }
     return all;

@@ -111,7 +111,7 @@ public final class WeakPoints {
   }
 
   private static int minutes(Picture picture, Picture.Session session) {
-    return SessionTime.minutes(session.lines().stream().map(line -> Optional.ofNullable(LineChange.worked(picture, line.planned()))
+    return SessionTime.minutes(session.lines().stream().map(line -> Optional.ofNullable(LineChange.resolved(picture, line.planned()))
         .map(resolved -> new SessionTime.Line(CountedLine.of(0, session.day(), line.kind(), line.lift(), resolved, picture.context()), null,
             null)).orElse(null)).filter(Objects::nonNull).collect(Collectors.toList()));
   }

@@ -3,6 +3,7 @@ package org.yarbel.web.column;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.call.Effect;
 import org.yarbel.core.card.LoadSource;
 import org.yarbel.core.mass.Mass;
 import tools.jackson.core.JsonGenerator;
@@ -24,6 +25,7 @@ public class CoreJson {
   private final JsonMapper mapper = JsonMapper.builder()
       .addModule(new SimpleModule().addSerializer(new MassWriter()).addDeserializer(Mass.class, new MassReader()))
       .addMixIn(LoadSource.class, SourceByName.class)
+      .addMixIn(Effect.class, EffectByName.class)
       .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
       .build();
 
@@ -47,6 +49,15 @@ public class CoreJson {
           name = "written"),
       @JsonSubTypes.Type(value = LoadSource.Picked.class, name = "picked")})
   private interface SourceByName {}
+
+  /** And an edit which it is. */
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "edit")
+  @JsonSubTypes({@JsonSubTypes.Type(value = Effect.Rewrite.class, name = "rewrite"), @JsonSubTypes.Type(value = Effect.Add.class, name = "add"),
+      @JsonSubTypes.Type(value = Effect.Move.class, name = "move"), @JsonSubTypes.Type(value = Effect.EasyWeek.class, name = "easy"),
+      @JsonSubTypes.Type(value = Effect.Number.class, name = "number"), @JsonSubTypes.Type(value = Effect.OfBasis.class, name = "basis"),
+      @JsonSubTypes.Type(value = Effect.Setting.class, name = "setting"), @JsonSubTypes.Type(value = Effect.Another.class, name = "method"),
+      @JsonSubTypes.Type(value = Effect.Ask.class, name = "ask")})
+  private interface EffectByName {}
 
   private static final class MassWriter extends StdSerializer<Mass> {
     MassWriter() {

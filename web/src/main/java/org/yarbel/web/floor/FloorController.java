@@ -8,6 +8,9 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.yarbel.web.call.CallCounts;
+import org.yarbel.web.call.LookQueue;
+import org.yarbel.web.call.Told;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.runway.Waiting;
@@ -23,10 +26,17 @@ class FloorController {
   private final MyTraining training;
   private final Waiting waiting;
   private final SessionNotes notes;
+  private final Told told;
+  private final CallCounts calls;
+  private final LookQueue looks;
   private final ClubClock clock;
 
-  FloorController(FloorService floor, MyTraining training, Waiting waiting, SessionNotes notes, ClubClock clock) {
+  FloorController(FloorService floor, MyTraining training, Waiting waiting, SessionNotes notes, Told told, CallCounts calls,
+      LookQueue looks, ClubClock clock) {
     this.notes = notes;
+    this.told = told;
+    this.calls = calls;
+    this.looks = looks;
     this.clock = clock;
     this.waiting = waiting;
     this.floor = floor;
@@ -41,7 +51,9 @@ class FloorController {
     }
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find, all));
+    model.addAttribute("waits", calls.byLifter());
     if (!htmx.isHtmxRequest() && find.isBlank()) {
+      model.addAttribute("looks", looks.sent());
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
       model.addAttribute("unread", notes.unreadByCoaches().stream()
           .map(one -> FloorView.NewWord.of(one.getWord(), one.getName(), clock.zone())).toList());
@@ -58,6 +70,7 @@ class FloorController {
     model.addAttribute("mine", training.of(lifterId));
     model.addAttribute("unread", notes.unreadBy(lifterId).stream()
         .map(one -> FloorView.NewWord.of(one, one.author(), clock.zone())).toList());
+    model.addAttribute("changed", told.of(lifterId));
     model.addAttribute("lifterId", lifterId);
     return "floor/me";
   }

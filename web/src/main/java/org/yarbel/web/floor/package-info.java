@@ -1,6 +1,6 @@
 /**
  * The Floor: who trains today, and finding anyone ({@link org.yarbel.web.floor.FloorService}); for a lifter My training, their
- * own sessions alone ({@link org.yarbel.web.floor.MyTraining}). It may use card, club, lifter, line, log, plan, runway, session and
+ * own sessions alone ({@link org.yarbel.web.floor.MyTraining}). It may use call, card, club, lifter, line, log, plan, runway, session and
  * skyline.
  */
 @NullMarked

@@ -43,6 +43,16 @@ public record Scope(Extent extent, Set<LocalDate> days, boolean methods, @Nullab
     return new Scope(Extent.DAYS, new TreeSet<>(days), false, null);
   }
 
+  /** Single lines of several days. */
+  public static Scope lines(Collection<LocalDate> days) {
+    return new Scope(Extent.LINE, new TreeSet<>(days), false, null);
+  }
+
+  /** The same with what it does, in a few words; null to tell it from what is different after it. */
+  public Scope saying(@Nullable String what) {
+    return new Scope(extent, days, methods, what);
+  }
+
   /** The same together with what methods are set to, and what of theirs was taken out. */
   public Scope withMethods() {
     return new Scope(extent, days, true, words);

@@ -103,6 +103,13 @@ public class Undo {
     return back(ofPlan(changeId)).sentence();
   }
 
+  /** The same, and whether it was done. */
+  @Transactional
+  public Undoing.UndoOutcome outcome(long changeId) {
+    turns.ofChange(changeId);
+    return back(ofPlan(changeId));
+  }
+
   private Change ofPlan(long changeId) {
     return changes.findById(changeId).filter(change -> change.subject() == Change.Subject.PLAN).orElseThrow(NotFound::new);
   }

@@ -7,6 +7,7 @@ import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.call.Picture;
 import org.yarbel.core.card.MaxNumbers;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.lift.Level;
@@ -60,6 +61,11 @@ public class LiftNumbers extends ClubRow {
   private @Nullable Double ratioSd;
   private int ratioExposures;
   private boolean listed;
+
+  @Enumerated(EnumType.STRING)
+  private Picture.Moves moves = Picture.Moves.FOLLOW;
+
+  private @Nullable Long agreedNg;
   @Version private int version;
 
   protected LiftNumbers() {}
@@ -184,10 +190,38 @@ public class LiftNumbers extends ClubRow {
         : new TestedMax(Mass.ofNanograms(testedNg, testedUnit), testedOn);
   }
 
+  /** How much of what the log says moves coming loads by itself. */
+  public Picture.Moves moves() {
+    return moves;
+  }
+
+  /** The estimate that loads were last agreed with; null where they follow it. */
+  public @Nullable Mass agreed(MassUnit unit) {
+    return agreedNg == null ? null : Mass.ofNanograms(agreedNg, unit);
+  }
+
+  /** Lets loads follow the estimate, or wait for the coach from where they are. */
+  public void move(Picture.Moves how, @Nullable Mass from) {
+    this.moves = how;
+    this.agreedNg = how == Picture.Moves.FOLLOW || from == null ? null : Long.valueOf(from.nanograms());
+  }
+
+  /** Above this the loads of a lift that asks wait. Handbook: ask above 2 %. */
+  private static final double ASKS_ABOVE = 0.02;
+
+  /** The estimate as far as the coach lets it move the loads. */
+  private @Nullable Mass taken(@Nullable Mass estimate) {
+    if (estimate == null || agreedNg == null || moves == Picture.Moves.FOLLOW) {
+      return estimate;
+    }
+    long most = moves == Picture.Moves.HOLD ? 0 : Math.round(ASKS_ABOVE * agreedNg);
+    return Mass.ofNanograms(Math.min(Math.max(estimate.nanograms(), agreedNg - most), agreedNg + most), estimate.unit());
+  }
+
   /** All of them as a plan's percentages see them on a day, shown in a unit. */
   public MaxNumbers numbers(MassUnit unit, LocalDate on) {
     Estimate now = estimate(unit, on);
-    Mass estimate = now == null ? null : now.max();
+    Mass estimate = taken(now == null ? null : now.max());
     MaxNumbers.Origins origins = new MaxNumbers.Origins(tested() == null ? null : testedOn, estimate == null ? null
         : estimateOn(), goal() == null ? null : goalOn, null);
     return new MaxNumbers(shown(tested(), unit), estimate, training(estimate, unit), shown(goal(), unit), origins, null);
@@ -203,6 +237,11 @@ public class LiftNumbers extends ClubRow {
       return MaxNumbers.trainingFrom(estimate, trainingPercent / 100.0);
     }
     return trainingNg > most.nanograms() ? most : Mass.ofNanograms(trainingNg, unit);
+  }
+
+  /** The training max that was set, in nanograms; null where it follows the estimate. */
+  public @Nullable Long trainingNg() {
+    return trainingNg;
   }
 
   /** Sets the training max, or lets it follow the estimate again. */

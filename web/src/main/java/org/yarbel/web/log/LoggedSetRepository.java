@@ -125,6 +125,11 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
       where d.load_ng is not null""")
   List<LastLoad> lastLoads(long club, long lifterId, String lifts, LocalDate before);
 
+  /** The most reps of a lift at a load before a day; 0 where it was never lifted. */
+  @Query("select coalesce(max(l.reps), 0) from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.loadNg = :loadNg "
+      + "and l.day < :before")
+  int mostRepsBefore(long lifterId, String lift, long loadNg, LocalDate before);
+
   /** A session and how many of its sets are logged. */
   interface SessionCount {
     long getSessionId();

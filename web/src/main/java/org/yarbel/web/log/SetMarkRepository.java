@@ -8,6 +8,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface SetMarkRepository extends JpaRepository<SetMark, Long> {
   List<SetMark> findBySessionIdOrderById(long sessionId);
 
+  List<SetMark> findBySessionIdIn(Collection<Long> sessionIds);
+
   List<SetMark> findBySetIdOrderById(long setId);
 
   List<SetMark> findByClipIdOrderByAtMs(long clipId);

@@ -40,6 +40,23 @@ public record Details(boolean optional, @Nullable String bar, @Nullable String g
     return new Details(optional, bar, gear, gearFromNg, gearFromUnit, reason, cues, mind, ramp, given);
   }
 
+  /** The same with what to take care of, cut to what fits. */
+  public Details withMind(String what) {
+    return new Details(optional, bar, gear, gearFromNg, gearFromUnit, reason, cues, cut(what, MOST_MIND), ramp, agreed);
+  }
+
+  /** The same with why it is done, cut to what fits. */
+  public Details withReason(String why) {
+    return new Details(optional, bar, gear, gearFromNg, gearFromUnit, cut(why, MOST_REASON), cues, mind, ramp, agreed);
+  }
+
+  private static String cut(String text, int most) {
+    return text.substring(0, Math.min(most, text.length()));
+  }
+
+  private static final int MOST_REASON = 200;
+  private static final int MOST_MIND = 300;
+
   /** Everything as usual. */
   public static final Details NONE = new Details(false, null, null, null, null, null, null, null, null);
 

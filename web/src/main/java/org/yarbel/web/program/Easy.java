@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.Deload;
@@ -51,6 +52,22 @@ public class Easy {
       weeks.saveAndFlush(week);
     });
     return "A deload, " + kind.word() + ": " + kind.ceiling() + ".";
+  }
+
+  /**
+   * Makes a week easy as part of a change that its caller makes and keeps.
+   *
+   * @param insteadOf the week that is easy no more; null for none
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void put(Lifter lifter, LocalDate monday, Deload kind, @Nullable LocalDate insteadOf) {
+    if (insteadOf != null) {
+      weeks.findByLifterIdAndMonday(lifter.id(), insteadOf).ifPresent(weeks::delete);
+      weeks.flush();
+    }
+    DeloadWeek week = weeks.findByLifterIdAndMonday(lifter.id(), monday).orElseGet(() -> new DeloadWeek(lifter.id(), monday, kind));
+    week.take(kind);
+    weeks.saveAndFlush(week);
   }
 
   /** Moves an easy week by so many weeks; 0 takes it out. */

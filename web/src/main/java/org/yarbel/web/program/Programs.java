@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.card.LifterContext;
@@ -92,13 +93,23 @@ public class Programs {
   /** The same with something set otherwise before, on days up to one. */
   @Transactional
   public Optional<Long> write(Lifter lifter, LocalDate to, SignedIn who, Edit first) {
+    return write(lifter, to, null, who, first);
+  }
+
+  /**
+   * The same, said in words.
+   *
+   * @param words what the change does; null to tell it from what is different after it
+   */
+  @Transactional
+  public Optional<Long> write(Lifter lifter, LocalDate to, @Nullable String words, SignedIn who, Edit first) {
     turns.ofLifter(lifter.id());
     LocalDate today = clock.today();
     LocalDate monday = Macrocycle.monday(today);
     int weeks = (int) Math.min(Math.max(WEEKS_AHEAD, ChronoUnit.WEEKS.between(monday, Macrocycle.monday(to)) + 1), MOST_AHEAD);
     LocalDate end = later(later(monday.plusWeeks(weeks), to), writtenTo(progressions.findByLifterIdOrderById(lifter.id()))
         .orElse(today)).plusWeeks(1);
-    return writer.change(lifter, Scope.days(today.datesUntil(end).toList()).withMethods(), who, () -> {
+    return writer.change(lifter, Scope.days(today.datesUntil(end).toList()).withMethods().saying(words), who, () -> {
       first.apply();
       rewrite(lifter, contexts.of(lifter, null), today, weeks);
     });

@@ -17,6 +17,10 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.call.Picture;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.progress.Occasions.Turn;
@@ -25,6 +29,8 @@ import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.Contests;
 import org.yarbel.web.journal.MethodSettings;
+import org.yarbel.web.lifter.LiftNumbers;
+import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
 
@@ -40,14 +46,16 @@ class Setup implements MethodSettings {
   private final DeloadWeekRepository deloads;
   private final LifterRepository lifters;
   private final LongPlanRepository plans;
+  private final LiftNumbersRepository numbers;
   private final Contests contests;
   private final CoreJson json;
   private final ClubClock clock;
 
   Setup(ProgressionRepository progressions, DeloadWeekRepository deloads, LifterRepository lifters, LongPlanRepository plans,
-      Contests contests, CoreJson json, ClubClock clock) {
+      LiftNumbersRepository numbers, Contests contests, CoreJson json, ClubClock clock) {
     this.contests = contests;
     this.plans = plans;
+    this.numbers = numbers;
     this.progressions = progressions;
     this.deloads = deloads;
     this.lifters = lifters;
@@ -82,8 +90,31 @@ class Setup implements MethodSettings {
   /** The long plan: its document and the contest it leads to. */
   record OfPlan(String document, @Nullable UUID contest) {}
 
-  /** All of it. */
-  record SetupState(List<OfMethod> methods, List<EasyWeek> easy, @Nullable Integer every, Deload kind, @Nullable OfPlan plan) {
+  /** What a coach has decided of the numbers of a lift; null for what was not. */
+  record OfNumbers(String lift, Basis basis, @Nullable Long trainingNg, @Nullable String goal, @Nullable LocalDate goalOn,
+      Picture.Moves moves, @Nullable Long agreedNg) {
+    static OfNumbers of(LiftNumbers own, MassUnit unit) {
+      Mass goal = own.goal();
+      Mass agreed = own.agreed(unit);
+      return new OfNumbers(own.lift(), own.basis(), own.trainingNg(), goal == null ? null : goal.toString(), own.goalOn(), own.moves(),
+          agreed == null ? null : Long.valueOf(agreed.nanograms()));
+    }
+
+    void to(LiftNumbers own, MassUnit unit) {
+      own.decide(own.level(), basis);
+      own.train(trainingNg == null ? null : Mass.ofNanograms(trainingNg, unit));
+      own.aim(goal == null ? null : Mass.parse(goal), goalOn);
+      own.move(moves, agreedNg == null ? null : Mass.ofNanograms(agreedNg, unit));
+    }
+  }
+
+  /** All of it; records of old know nothing of numbers. */
+  record SetupState(List<OfMethod> methods, List<EasyWeek> easy, @Nullable Integer every, Deload kind, @Nullable OfPlan plan,
+      @Nullable List<OfNumbers> numbers) {
+    Optional<OfNumbers> numbers(String lift) {
+      return numbers == null ? Optional.empty() : numbers.stream().filter(own -> own.lift().equals(lift)).findFirst();
+    }
+
     @Nullable OfMethod method(UUID ref) {
       return methods.stream().filter(method -> method.ref().equals(ref)).findFirst().orElse(null);
     }
@@ -96,8 +127,13 @@ class Setup implements MethodSettings {
         .map(row -> new OfPlan(row.document(), row.contestId() == null ? null : contests.contest(row.contestId()).ref())).orElse(null);
     SetupState state = new SetupState(all.stream().map(OfMethod::of).toList(),
         ahead(lifter.id()).stream().map(EasyWeek::of).sorted(Comparator.comparing(EasyWeek::monday)).toList(),
-        lifter.deloadEvery(), lifter.deloadKind(), plan);
+        lifter.deloadEvery(), lifter.deloadKind(), plan, numbers(lifter));
     return new MethodStand(json.write(state), json.write(all.stream().map(p -> new LeftOut(p.ref(), new TreeSet<>(p.leftOut()))).toList()));
+  }
+
+  private List<OfNumbers> numbers(Lifter lifter) {
+    return numbers.findByLifterIdIn(List.of(lifter.id())).stream().map(own -> OfNumbers.of(own, lifter.unit()))
+        .sorted(Comparator.comparing(OfNumbers::lift)).toList();
   }
 
   private List<DeloadWeek> ahead(long lifterId) {
@@ -127,12 +163,25 @@ class Setup implements MethodSettings {
       }
     }
     restoreWeeks(lifter.id(), from, to);
+    restoreNumbers(lifter, from, to);
     if (!Objects.equals(from.plan(), to.plan())) {
       restorePlan(lifter.id(), to.plan());
     }
     if (!Objects.equals(from.every(), to.every()) || from.kind() != to.kind()) {
       lifter.deloads(to.every(), to.kind());
       lifters.save(lifter);
+    }
+  }
+
+  /** Numbers that stand as the change left them; what was decided since stays. */
+  private void restoreNumbers(Lifter lifter, SetupState from, SetupState to) {
+    for (LiftNumbers own : numbers.findByLifterIdIn(List.of(lifter.id()))) {
+      Optional<OfNumbers> then = to.numbers(own.lift());
+      Optional<OfNumbers> left = from.numbers(own.lift());
+      if (then.isPresent() && left.isPresent() && !then.equals(left) && left.get().equals(OfNumbers.of(own, lifter.unit()))) {
+        then.get().to(own, lifter.unit());
+        numbers.save(own);
+      }
     }
   }
 

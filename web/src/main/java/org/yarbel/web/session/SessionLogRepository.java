@@ -1,5 +1,7 @@
 package org.yarbel.web.session;
 
+import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -20,4 +22,6 @@ public interface SessionLogRepository extends JpaRepository<SessionLog, Long> {
 
     @Nullable CheckedIn getCheckIn();
   }
+
+  List<SessionLog> findBySessionIdIn(Collection<Long> sessionIds);
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -32,13 +33,16 @@ public class SessionNotes {
   private final SessionWordRepository words;
   private final ClubClock clock;
   private final CurrentClub club;
+  private final ApplicationEventPublisher events;
 
-  SessionNotes(CheckedInRepository checkIns, SessionLogRepository logs, SessionWordRepository words, ClubClock clock, CurrentClub club) {
+  SessionNotes(CheckedInRepository checkIns, SessionLogRepository logs, SessionWordRepository words, ClubClock clock, CurrentClub club,
+      ApplicationEventPublisher events) {
     this.checkIns = checkIns;
     this.logs = logs;
     this.words = words;
     this.clock = clock;
     this.club = club;
+    this.events = events;
   }
 
   /**
@@ -117,6 +121,7 @@ public class SessionNotes {
     CheckedIn row = checkIns.findByLifterIdAndDay(session.lifterId(), day).orElseGet(() -> new CheckedIn(session.lifterId(), day));
     row.tell(said, clock.now());
     checkIns.saveAndFlush(row);
+    events.publishEvent(new SessionSaid(session.lifterId(), "check-in"));
   }
 
   /** Adds what hurts to what was said of the day. */

@@ -228,7 +228,7 @@ public class WeekWatch {
   }
 
   /** Weeks with training running up to a Monday, back to an easy one or one without any. */
-  private int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, Set<LocalDate> easy) {
+  public int weeksSince(Lifter lifter, List<Progression> methods, LocalDate monday, Set<LocalDate> easy) {
     LocalDate from = monday.minusWeeks(WatchedWeek.LOOKED_BACK);
     Set<LocalDate> trained = sessions.trainedDays(lifter.id(), from, monday.minusDays(1), clock.today()).stream()
         .map(Macrocycle::monday).collect(Collectors.toSet());

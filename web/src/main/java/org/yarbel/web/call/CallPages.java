@@ -1,0 +1,109 @@
+package org.yarbel.web.call;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.call.Call;
+import org.yarbel.core.call.Urgency;
+import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.column.CoreJson;
+import org.yarbel.web.lifter.Lifter;
+import org.yarbel.web.lifter.LifterRepository;
+import org.yarbel.web.problem.NotFound;
+
+/** Reads calls for the screens, in a fixed number of queries. */
+@Service
+class CallPages {
+  private static final Limit MOST = Limit.of(200);
+  private static final Limit DECIDED = Limit.of(12);
+
+  private final CallRepository calls;
+  private final LifterRepository lifters;
+  private final PictureReader reader;
+  private final CoreJson json;
+  private final ClubClock clock;
+
+  CallPages(CallRepository calls, LifterRepository lifters, PictureReader reader, CoreJson json, ClubClock clock) {
+    this.calls = calls;
+    this.lifters = lifters;
+    this.reader = reader;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /**
+   * The calls of the club that wait.
+   *
+   * @param safe whether only those are wanted that can be taken together
+   */
+  record Filter(String rule, boolean safe) {
+    boolean shows(CallRow row) {
+      return (rule.isEmpty() || row.rule().equals(rule)) && (!safe || row.safe());
+    }
+  }
+
+  /** Open calls of some lifters, or of all, what is most urgent first. */
+  @Transactional(readOnly = true)
+  List<CallView> open(boolean everybody, Collection<Long> of, Filter filter) {
+    return calls.open(everybody, everybody ? List.of(0L) : of, MOST).stream().filter(named -> filter.shows(named.getCall()))
+        .map(named -> view(named.getCall(), named.getName())).toList();
+  }
+
+  CallView view(CallRow row, String lifter) {
+    Call call = json.read(row.document(), Call.class);
+    return CallView.of(row, call, json.read(row.shown(), Shown.class), lifter, row.lift().isEmpty() ? ""
+        : reader.liftName(row.lift()).orElse(row.lift()), clock.zone());
+  }
+
+  @Transactional(readOnly = true)
+  CallView view(long id) {
+    CallRow row = calls.findById(id).orElseThrow(NotFound::new);
+    return view(row, name(row));
+  }
+
+  CallView view(CallRow row) {
+    return view(row, name(row));
+  }
+
+  private String name(CallRow row) {
+    return lifters.findById(row.lifterId()).map(Lifter::name).orElse("");
+  }
+
+  /** Open calls of a lifter, what is most urgent first. */
+  @Transactional(readOnly = true)
+  List<CallView> openOf(Lifter lifter) {
+    return calls.open(false, List.of(lifter.id()), MOST).stream().map(named -> view(named.getCall(), named.getName())).toList();
+  }
+
+  /** What was decided of a lifter last, and what waits left to lie. */
+  @Transactional(readOnly = true)
+  List<CallView> decidedOf(Lifter lifter) {
+    return calls.findByLifterIdAndStateInOrderByDecidedAtDesc(lifter.id(), Set.of(CallRow.State.TAKEN, CallRow.State.REFUSED,
+        CallRow.State.LYING, CallRow.State.UNDONE), DECIDED).stream().map(row -> view(row, lifter.name())).toList();
+  }
+
+  /** How many calls wait of a lifter, and how urgent the first of them is. */
+  record Waits(long calls, boolean caution) {}
+
+  /** Of every lifter of whom any does. */
+  @Transactional(readOnly = true)
+  public Map<Long, Waits> waiting() {
+    return calls.waiting().stream().collect(Collectors.toMap(CallRepository.Waiting::getLifterId,
+        row -> new Waits(row.getCalls(), row.getUrgency() == Urgency.CAUTION.ordinal())));
+  }
+
+  /** The safe ones of high confidence, which can be taken together. */
+  @Transactional(readOnly = true)
+  List<CallView> together(boolean everybody, Collection<Long> of, Filter filter) {
+    return new ArrayList<>(open(everybody, of, filter).stream().filter(view -> view.safe() && view.sure() == 3).collect(
+        Collectors.toMap(CallView::id, Function.identity(), (one, other) -> one, LinkedHashMap::new)).values());
+  }
+}

@@ -49,7 +49,7 @@ public final class CallRules {
     }
     boolean nothing = left.stream().allMatch(proposal -> proposal.effects().isEmpty());
     boolean had = call.proposals().stream().anyMatch(proposal -> !proposal.effects().isEmpty());
-    return nothing && had ? Optional.empty() : Optional.of(call.with(call.safe() && safe(picture, left), left));
+    return nothing && had ? Optional.empty() : Optional.of(call.with(nothing || call.safe() && safe(picture, left), left));
   }
 
   /** Whether the first proposal can be taken without looking twice: at most one step or 2.5 %, on nothing that hurts. */

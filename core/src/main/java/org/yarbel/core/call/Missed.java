@@ -10,6 +10,9 @@ import org.yarbel.core.notation.WorkLine;
 
 /** A minimum missed with nothing off: repeated, then lighter, then reset. A method with memory has spoken first. */
 final class Missed implements CallRule {
+  /** A miss is news for so many days. */
+  static final int NEWS = 10;
+
   @Override
   public String key() {
     return "missed";
@@ -45,10 +48,11 @@ final class Missed implements CallRule {
   private Optional<Call> of(Picture picture, String lift) {
     List<Past> exposures = picture.exposures(lift);
     Past newest = exposures.isEmpty() ? null : exposures.get(0);
-    if (newest == null || newest.excused() || newest.missed().isEmpty()) {
+    if (newest == null || newest.excused() || newest.missed().isEmpty() || newest.day().isBefore(picture.today().minusDays(NEWS))) {
       return Optional.empty();
     }
-    return Optional.of(picture.remembered(lift) ? told(picture, lift, newest) : judged(picture, lift, running(picture, exposures)));
+    boolean remembered = newest.lines().stream().anyMatch(Picture.Line::remembered) || picture.remembered(lift);
+    return remembered ? told(picture, newest) : judged(picture, lift, running(picture, exposures));
   }
 
   /** The exposures with unflagged misses, the newest first, each within the days of the one after it. */
@@ -64,7 +68,8 @@ final class Missed implements CallRule {
     return misses;
   }
 
-  private Call judged(Picture picture, String lift, List<Past> misses) {
+  /** Nothing where no line to come could be otherwise: what stands there is no heavier. */
+  private Optional<Call> judged(Picture picture, String lift, List<Past> misses) {
     Past newest = misses.get(0);
     Picture.Lifted worst = newest.missed().stream().min(Comparator.comparingInt(Picture.Lifted::reps)).orElseThrow();
     Draft draft = Draft.of(this, lift).when(Urgency.MISS).agreeing(misses.size());
@@ -72,7 +77,7 @@ final class Missed implements CallRule {
     String said = worst.lift().name() + ", " + Say.day(newest.day()) + ": " + Say.set(worst) + ", nothing was off. ";
     if (misses.size() == 1) {
       repeat(picture, lift, newest).ifPresent(effect -> draft.propose("Repeat it as written", List.of(effect)));
-      return draft.leave("Go on as planned").saying(said + "The first miss: it is repeated.");
+      return finished(draft, said + "The first miss: it is repeated.");
     }
     String again = misses.size() == 2 ? "The second in " : "The " + misses.size() + "rd in a row, each within ";
     String days = (int) picture.of(CallFigure.CALL_MISS_DAYS) + " days";
@@ -85,7 +90,11 @@ final class Missed implements CallRule {
       double reset = picture.of(CallFigure.CALL_MISS_RESET);
       draft.propose("Reset to " + Say.number(reset) + " %", from(picture, lift, worst.load(), reset / 100));
     }
-    return draft.leave("Go on as planned").saying(said + (misses.size() <= 3 ? again : "Once more within ") + days + ".");
+    return finished(draft, said + (misses.size() <= 3 ? again : "Once more within ") + days + ".");
+  }
+
+  private static Optional<Call> finished(Draft draft, String sentence) {
+    return draft.proposes() ? Optional.of(draft.leave("Go on as planned").saying(sentence)) : Optional.empty();
   }
 
   /** The lines to come so much lighter that the next one starts from a share of what was missed. */
@@ -108,13 +117,17 @@ final class Missed implements CallRule {
     return top.isPresent() && top.get().compareTo(load) > 0 && !top.get().hits(load) ? Edits.to(lines.get(0), was) : Optional.empty();
   }
 
-  /** What a method with memory has made of it. */
-  private Call told(Picture picture, String lift, Past newest) {
+  /** What a method with memory has made of it, where it says so. */
+  private Optional<Call> told(Picture picture, Past newest) {
     Picture.Lifted worst = newest.missed().get(0);
-    String remark = picture.planned(lift).stream().map(planned -> planned.line().remark()).filter(words -> !words.isEmpty()).findFirst()
-        .orElse("It writes the next exposure from the log.");
-    String method = picture.method(lift).map(own -> own.method().title()).orElse("The method");
-    return Draft.of(this, lift).because(newest.facts(newest.missed())).agreeing(3)
-        .saying(worst.lift().name() + ", " + Say.day(newest.day()) + ": " + Say.set(worst) + ". " + method + " has spoken: " + remark);
+    String lift = worst.lift().key();
+    Optional<Picture.Planned> next = picture.planned(lift).stream().filter(planned -> planned.line().remembered()
+        && !planned.line().remark().isEmpty()).findFirst();
+    return next.map(planned -> Draft.of(this, lift).because(newest.facts(newest.missed())).agreeing(3).saying(worst.lift().name() + ", "
+        + Say.day(newest.day()) + ": " + Say.set(worst) + ". " + method(planned) + " has spoken: " + planned.line().remark()));
+  }
+
+  private static String method(Picture.Planned planned) {
+    return planned.line().method() == null ? "The method" : planned.line().method().method().title();
   }
 }

@@ -39,7 +39,7 @@ final class MissedWithReason implements CallRule {
     while (running < exposures.size() && exposures.get(running).excused() && !exposures.get(running).missed().isEmpty()) {
       running++;
     }
-    if (running == 0 || picture.remembered(lift)) {
+    if (running == 0 || picture.remembered(lift) || exposures.get(0).day().isBefore(picture.today().minusDays(Missed.NEWS))) {
       return Optional.empty();
     }
     Past newest = exposures.get(0);

@@ -46,7 +46,8 @@ final class Say {
     String asked = set.target() == null ? "" : ", asked @" + number(set.target());
     String state = set.state().isEmpty() ? "" : ", " + set.state().stream().map(context -> context.word())
         .sorted().collect(Collectors.joining(", "));
-    String marks = set.marks().isEmpty() ? "" : ", " + set.marks().stream().map(TechniqueMark::word).collect(Collectors.joining(", "));
+    String marks = set.marks().stream().filter(mark -> mark != TechniqueMark.OTHER).map(mark -> ", " + mark.word())
+        .collect(Collectors.joining());
     return String.join(" ", words) + asked + state + marks;
   }
 

@@ -3,6 +3,7 @@ package org.yarbel.core.call;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -43,16 +44,19 @@ final class Stall implements CallRule {
   @Override
   public List<Call> look(Picture picture) {
     List<Call> calls = new ArrayList<>();
-    for (Picture.AtWork method : picture.methods()) {
-      if (method.method() == Method.NOVICE_LINEAR && method.runsOn(picture.today())) {
-        line(picture, method).ifPresent(calls::add);
-      }
-      left(picture, method).ifPresent(calls::add);
+    List<Picture.AtWork> lines = picture.methods().stream().filter(method -> method.method() == Method.NOVICE_LINEAR
+        && method.runsOn(picture.today())).sorted(Comparator.comparing(Picture.AtWork::lift)).toList();
+    lines.forEach(method -> missed(picture, method).ifPresent(calls::add));
+    if (calls.isEmpty()) {
+      // one at a time, the nearest: the lines of one lifter stall within days of each other
+      lines.stream().map(method -> forecast(picture, method)).flatMap(Optional::stream).min(Comparator.comparing(call -> call.facts().get(0)
+          .day())).ifPresent(calls::add);
     }
+    picture.methods().forEach(method -> left(picture, method).ifPresent(calls::add));
     return calls;
   }
 
-  private Optional<Call> line(Picture picture, Picture.AtWork method) {
+  private Optional<Call> missed(Picture picture, Picture.AtWork method) {
     List<Past> exposures = picture.exposures(method.lift());
     int misses = 0;
     while (misses < exposures.size() && !exposures.get(misses).missed().isEmpty()) {
@@ -66,11 +70,16 @@ final class Stall implements CallRule {
       return Optional.of(others(draft, picture, method).saying(lift.name() + ": the line was missed " + misses
           + " times running; it resets by itself. Does it still pay?"));
     }
-    return misses == 0 ? forecast(picture, method, lift) : Optional.empty();
+    return Optional.empty();
   }
 
   /** The first line of the coming two weeks whose load is over what the max to expect gives for five. */
-  private Optional<Call> forecast(Picture picture, Picture.AtWork method, Lift lift) {
+  private Optional<Call> forecast(Picture picture, Picture.AtWork method) {
+    Lift lift = picture.context().lift(method.lift());
+    List<Past> exposures = picture.exposures(lift.key());
+    if (!exposures.isEmpty() && !exposures.get(0).missed().isEmpty()) {
+      return Optional.empty();
+    }
     for (Picture.Planned planned : picture.planned(lift.key())) {
       LocalDate day = planned.session().day();
       Mass load = Edits.top(picture, planned).orElse(null);

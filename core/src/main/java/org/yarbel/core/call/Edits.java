@@ -6,6 +6,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.Load;
+import org.yarbel.core.notation.Part;
 import org.yarbel.core.notation.WorkLine;
 
 /** Edits of lines to come as rules propose them. */
@@ -32,9 +35,32 @@ final class Edits {
     return effects;
   }
 
-  /** Lines of a lift to come with their loads times a factor; what an RPE alone says follows the estimate and stays. */
+  /**
+   * Lines of a lift to come with their loads times a factor; what an RPE alone says follows the estimate and stays. Where all of them hang
+   * on the training max it is that number which moves: it moves what is not written yet as well.
+   */
   static List<Effect> scaled(Picture picture, String lift, double factor) {
+    Mass training = picture.context().numbers(picture.context().lift(lift)).training();
+    List<Picture.Planned> lines = picture.editable(lift);
+    if (training != null && !lines.isEmpty() && !picture.remembered(lift) && lines.stream().allMatch(planned -> ofTraining(picture, planned))) {
+      Mass next = half(training.scaled(factor));
+      return next.hits(training) ? List.of() : List.of(new Effect.Number(lift, Basis.TRAINING, training, next));
+    }
     return each(picture.editable(lift), line -> LineEdit.scaled(line, factor, null));
+  }
+
+  /** Whether its loads are shares of the lifter's training max, and of nothing else. */
+  private static boolean ofTraining(Picture picture, Picture.Planned planned) {
+    List<Part> parts = LineEdit.read(planned.line().planned().work()).parts();
+    return planned.line().planned().trainingMax() == null && parts.stream().anyMatch(part -> part.load() instanceof Load.Percent)
+        && parts.stream().allMatch(part -> part.load() != null && part.load().needsTop() || part.load() instanceof Load.Percent percent
+            && percent.lift() == null && (percent.basis() == null ? picture.basis(planned.line().lift()) : percent.basis()) == Basis.TRAINING);
+  }
+
+  /** To half a unit. */
+  private static Mass half(Mass mass) {
+    long unit = mass.unit().nanograms() / 2;
+    return Mass.ofNanograms(Math.round((double) mass.nanograms() / unit) * unit, mass.unit());
   }
 
   /** The heaviest work set of a line to come; empty where the lifter picks. */

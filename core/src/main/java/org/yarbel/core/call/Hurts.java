@@ -3,7 +3,6 @@ package org.yarbel.core.call;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -64,6 +63,22 @@ final class Hurts implements CallRule {
       return told.get(told.size() - back);
     }
 
+    /** What makes it worth a decision: the newest word that was new, higher than the one before, or a week after the last such. */
+    Told event(Picture picture) {
+      Told event = told.get(0);
+      int before = 0;
+      for (Told one : told) {
+        int score = one.pain().score();
+        boolean still = score >= picture.of(CallFigure.CALL_PAIN)
+            && !one.answers().day().isBefore(event.answers().day().plusDays(DAYS_AHEAD));
+        if (score > before || still) {
+          event = one;
+        }
+        before = score;
+      }
+      return event;
+    }
+
     /** Since when it has been there without a word that it is gone. */
     LocalDate since() {
       LocalDate since = newest().answers().day();
@@ -97,9 +112,7 @@ final class Hurts implements CallRule {
     List<Picture.Planned> lines = lines(picture, now);
     String lift = lines.isEmpty() ? "" : picture.context().lifts().family(lines.get(0).line().lift()).key();
     Draft draft = Draft.of(this, lift).about(where).when(Urgency.CAUTION).agreeing(course.told().size()).risky();
-    List<Told> newestFirst = new ArrayList<>(course.told());
-    Collections.reverse(newestFirst);
-    newestFirst.forEach(told -> draft.because(Say.fact(told.answers())));
+    draft.because(Say.fact(course.event(picture).answers()));
     if (!lines.isEmpty()) {
       List<Effect> swaps = swaps(picture, now, lines);
       List<Effect> halves = halves(picture, lines);

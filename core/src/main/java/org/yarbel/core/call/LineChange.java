@@ -35,11 +35,16 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     return top(resolved(picture, line));
   }
 
-  /** Whether the heaviest set weighs more after it. */
-  boolean heavier() {
+  /** Which way the heaviest set moves: 1 up, −1 down, 0 where it weighs the same or nobody knows. */
+  public int way() {
     Optional<Mass> was = top(before);
     Optional<Mass> is = top(after);
-    return was.isPresent() && is.isPresent() && is.get().compareTo(was.get()) > 0 && !is.get().hits(was.get());
+    return was.isEmpty() || is.isEmpty() || is.get().hits(was.get()) ? 0 : Integer.signum(is.get().compareTo(was.get()));
+  }
+
+  /** Whether the heaviest set weighs more after it. */
+  boolean heavier() {
+    return way() > 0;
   }
 
   /** Whether the heaviest set moves by a step or 2.5 % at most. */

@@ -14,6 +14,7 @@ import org.yarbel.core.notation.PartOf;
 final class NumbersMoved implements CallRule {
   private static final int EXPOSURES = 2;
   private static final int TEST_RPE = 9;
+  private static final double AT_ONCE = 0.025;
 
   @Override
   public String key() {
@@ -105,13 +106,28 @@ final class NumbersMoved implements CallRule {
     if (Math.abs(off) < EXPOSURES) {
       return Optional.empty();
     }
-    Mass next = near(newest(known).scaled(known.trainingShare()), picture);
+    Mass whole = near(newest(known).scaled(known.trainingShare()), picture);
+    Mass next = towards(now, whole, picture);
     String lift = known.lift().key();
-    return Optional.of(draft(picture, known, off).propose("Training max " + now.text() + " → " + next.text(),
-        List.of(new Effect.Number(lift, Basis.TRAINING, now, next))).propose("Test it first: a single @" + TEST_RPE, test(picture, lift))
+    Draft draft = draft(picture, known, off).propose("Training max " + now.text() + " → " + next.text(),
+        List.of(new Effect.Number(lift, Basis.TRAINING, now, next)));
+    if (!whole.hits(next)) {
+      draft.propose("All the way: " + now.text() + " → " + whole.text(), List.of(new Effect.Number(lift, Basis.TRAINING, now, whole)));
+    }
+    return Optional.of(draft.propose("Test it first: a single @" + TEST_RPE, test(picture, lift))
         .leave("Keep the training max").saying(known.lift().name() + " is planned with a training max of " + Say.about(now) + "; "
             + Say.number(100 * known.trainingShare()) + " % of the estimate is " + Say.about(newest(known).scaled(known.trainingShare()))
             + ", " + apart(newest(known).scaled(known.trainingShare()), now) + " it over " + Math.abs(off) + " exposures."));
+  }
+
+  /** As far towards a number as can be taken without looking twice: 2.5 %, to half a unit; what is left comes with the next exposures. */
+  private static Mass towards(Mass now, Mass whole, Picture picture) {
+    double by = whole.ratioTo(now) - 1;
+    if (Math.abs(by) <= AT_ONCE) {
+      return whole;
+    }
+    long half = picture.context().unit().nanograms() / 2;
+    return Mass.ofNanograms(Math.round(now.nanograms() * (1 + Math.signum(by) * AT_ONCE) / half) * half, picture.context().unit());
   }
 
   /** To the step below or above, the nearest. */

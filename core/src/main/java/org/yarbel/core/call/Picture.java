@@ -341,6 +341,14 @@ public record Picture(LocalDate today, Person person, LifterContext context, Map
     return context.basis(lift);
   }
 
+  /**
+   * How many points harder a lifter's sets are than they are rated in a lift, as the tracker has learned it from all sets: over 0 for one who
+   * claims too many reps in reserve. 0 where nothing is known.
+   */
+  double rates(Lift lift) {
+    return context.tracked(lift).map(known -> known.standing().on(known.standing().day()).learned().ratingBias().value()).orElse(0.0);
+  }
+
   /** The step of the lifter's unit. */
   Mass step() {
     return Mass.of(context.unit().usualStep(), context.unit());

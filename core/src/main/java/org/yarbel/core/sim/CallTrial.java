@@ -1,0 +1,521 @@
+package org.yarbel.core.sim;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.call.Call;
+import org.yarbel.core.call.CallRules;
+import org.yarbel.core.call.Effect;
+import org.yarbel.core.call.LineChange;
+import org.yarbel.core.call.Picture;
+import org.yarbel.core.card.HowEnded;
+import org.yarbel.core.card.LifterContext;
+import org.yarbel.core.card.LoggedSet;
+import org.yarbel.core.card.MaxNumbers;
+import org.yarbel.core.card.PlannedLine;
+import org.yarbel.core.card.RampStyle;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
+import org.yarbel.core.card.Resolver;
+import org.yarbel.core.card.Role;
+import org.yarbel.core.card.SessionResolver;
+import org.yarbel.core.effort.EffortChart;
+import org.yarbel.core.kit.Bar;
+import org.yarbel.core.kit.Loadables;
+import org.yarbel.core.kit.PlaceKit;
+import org.yarbel.core.kit.PlateStock;
+import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Level;
+import org.yarbel.core.lift.Lift;
+import org.yarbel.core.log.BodyPlace;
+import org.yarbel.core.log.CheckIn;
+import org.yarbel.core.log.Context;
+import org.yarbel.core.log.Pain;
+import org.yarbel.core.log.TechniqueMark;
+import org.yarbel.core.mass.Mass;
+import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.Part;
+import org.yarbel.core.notation.Reps;
+import org.yarbel.core.notation.Work;
+import org.yarbel.core.notation.WorkLine;
+import org.yarbel.core.plan.Deload;
+import org.yarbel.core.plan.SlotKind;
+import org.yarbel.core.track.Estimate;
+import org.yarbel.core.track.Observation;
+import org.yarbel.core.track.Observation.Trait;
+import org.yarbel.core.track.Standing;
+import org.yarbel.core.track.TestedMax;
+import org.yarbel.core.track.Track;
+import org.yarbel.core.track.Tracker;
+import org.yarbel.core.watch.Figures;
+
+/**
+ * Asks made-up lifters whether calls do any good: each trains half a year by the same plan, once with every call taken as it is proposed
+ * at a look on Monday, and once with none. The squat and one bench day hang on a training max, the other bench day on RPE; every eighth
+ * week is easy. What comes of it is compared, never believed by itself.
+ */
+public final class CallTrial {
+  private static final int WEEKS = 26;
+  private static final int WRITTEN = 4;
+  private static final int EASY_EVERY = 8;
+  private static final int FLIP_DAYS = 21;
+  private static final Set<String> STEERING = Set.of("numbers-moved", "too-easy-or-hard", "missed", "missed-single", "form-went", "over-plan");
+  private static final LocalDate START = LocalDate.of(2026, 1, 5);
+  private static final Catalogue LIFTS = Catalogue.standard();
+  private static final PlaceKit KIT = new PlaceKit(MassUnit.KG, List.of(new Bar("Bar", Mass.of("20", MassUnit.KG), List.of(), true, true)),
+      Mass.of("0", MassUnit.KG), PlateStock.standard(MassUnit.KG).plates(), false, List.of(), List.of(), List.of(), List.of());
+  private static final Map<PlaceKit.Loaded, Loadables> SEARCHED = new ConcurrentHashMap<>();
+  /** Sets of a wave of four weeks, each share with what the chart says it should feel like at nine tenths of the max. */
+  private static final List<String> SQUAT = List.of("4x5 86% tm @6.5", "4x5 88% tm @7", "4x5 90% tm @7.5", "4x5 92% tm @8");
+  private static final List<String> HEAVY = List.of("1x1 100% tm @7; 3x4 -16%", "1x1 102% tm @7.5; 3x4 -16%",
+      "1x1 104% tm @8; 3x4 -16%", "1x1 106% tm @8.5; 3x4 -16%");
+  private static final List<String> BENCH = List.of("4x6 82% tm @6", "4x6 84% tm @6", "4x6 86% tm @7", "4x6 88% tm @7.5");
+
+  private final School school;
+  private final boolean calls;
+  private final RandomGenerator random;
+  private final TrainedBody body;
+  private final Map<String, TrainedBody.InLift> lifts = new TreeMap<>();
+  private final Map<String, Tracked> tracked = new TreeMap<>();
+  private final Map<LocalDate, List<Written>> plan = new TreeMap<>();
+  private final List<Picture.Answers> answers = new ArrayList<>();
+  private final List<LocalDate> easy = new ArrayList<>();
+  private final Map<String, Set<String>> decided = new HashMap<>();
+  private final List<Integer> callsAWeek = new ArrayList<>();
+  private final Map<String, Integer> byRule = new TreeMap<>();
+  private final Map<String, Turn> turns = new HashMap<>();
+  private int exposures;
+  private int misses;
+  private int days;
+  private int painFree;
+  private int safe;
+  private int taken;
+  private int steered;
+  private int flips;
+  private long ids = 1;
+
+  /** What is known of a lift. */
+  private static final class Tracked {
+    private final Tracker tracker;
+    private @Nullable Standing standing;
+    private Mass training;
+    private final List<Picture.Point> points = new ArrayList<>();
+    private final Mass tested;
+
+    Tracked(Mass tested) {
+      this.tested = tested;
+      this.tracker = new Tracker(Level.INTERMEDIATE, new TestedMax(tested, START.minusDays(1)));
+      this.standing = tracker.run(List.of(), MassUnit.KG).standing();
+      this.training = tested.scaled(0.9);
+    }
+
+    Mass max(LocalDate on) {
+      return Objects.requireNonNull(standing).on(on).max(MassUnit.KG).max();
+    }
+  }
+
+  /** A line of the plan. */
+  private static final class Written {
+    private final UUID ref = UUID.randomUUID();
+    private final SlotKind kind;
+    private String lift;
+    private String work;
+    private final List<Picture.Lifted> sets = new ArrayList<>();
+
+    Written(SlotKind kind, String lift, String work) {
+      this.kind = kind;
+      this.lift = lift;
+      this.work = work;
+    }
+  }
+
+  /** Which way loads of a lift were moved last, and when. */
+  private record Turn(int way, LocalDate on, String rule) {}
+
+  /**
+   * What came of a lifter, or the sums of several.
+   *
+   * @param exposures of main lifts
+   * @param misses of them with a minimum missed
+   * @param days with a session, and of them those with pain under 4
+   * @param gain of the true max over both lifts, the sum of shares
+   * @param callsAWeek how many calls a coach got in each week of each lifter
+   * @param calls taken, of them safe
+   * @param steered calls that moved loads of a lift up or down, and of them those that undid the one before
+   */
+  public record Result(int lifters, int exposures, int misses, int days, int painFree, double gain, List<Integer> callsAWeek, int calls,
+      int safe, int steered, int flips, Map<String, Integer> byRule) {
+    static final Result NONE = new Result(0, 0, 0, 0, 0, 0, List.of(), 0, 0, 0, 0, Map.of());
+
+    Result plus(Result other) {
+      List<Integer> weeks = new ArrayList<>(callsAWeek);
+      weeks.addAll(other.callsAWeek);
+      Map<String, Integer> rules = new TreeMap<>(byRule);
+      other.byRule.forEach((rule, count) -> rules.merge(rule, count, Integer::sum));
+      return new Result(lifters + other.lifters, exposures + other.exposures, misses + other.misses, days + other.days,
+          painFree + other.painFree, gain + other.gain, weeks, calls + other.calls, safe + other.safe, steered + other.steered,
+          flips + other.flips, rules);
+    }
+
+    /** Exposures with a missed minimum a month and lifter. */
+    public double missesAMonth() {
+      return misses / (lifters * WEEKS / 4.345);
+    }
+
+    /** The share of training days with pain under 4, in %. */
+    public double painFreeDays() {
+      return 100.0 * painFree / days;
+    }
+
+    /** The mean gain of the true max, in %. */
+    public double gained() {
+      return 100 * gain / lifters;
+    }
+
+    /** The median of the calls a lifter and week. */
+    public double medianCalls() {
+      List<Integer> sorted = callsAWeek.stream().sorted().toList();
+      return sorted.isEmpty() ? 0 : sorted.get(sorted.size() / 2);
+    }
+
+    /** The mean of them. */
+    public double meanCalls() {
+      return callsAWeek.stream().mapToInt(Integer::intValue).average().orElse(0);
+    }
+
+    /** The share of calls that are safe, in %. */
+    public double safeShare() {
+      return calls == 0 ? 0 : 100.0 * safe / calls;
+    }
+
+    /** The share of calls that move loads and are undone by the next one of the lift within three weeks, in %. */
+    public double flipShare() {
+      return steered == 0 ? 0 : 100.0 * flips / steered;
+    }
+  }
+
+  private CallTrial(School school, boolean calls, RandomGenerator random) {
+    this.school = school;
+    this.calls = calls;
+    this.random = random;
+    this.body = new TrainedBody(school, random);
+    lifts.put("squat", body.new InLift(school.traits(random, 140, 220), true));
+    lifts.put("bench", body.new InLift(school.traits(random, 85, 150), false));
+    lifts.forEach((lift, one) -> {
+      one.startDay(0);
+      tracked.put(lift, new Tracked(one.trueMax()));
+    });
+  }
+
+  /** So many lifters of a school, with or without calls; the same number gives the same lifters. */
+  public static Result of(School school, boolean calls, int lifters, long seed) {
+    Result all = Result.NONE;
+    for (int lifter = 0; lifter < lifters; lifter++) {
+      all = all.plus(new CallTrial(school, calls, RandomGeneratorFactory.of("L64X128MixRandom").create(seed + lifter)).run());
+    }
+    return all;
+  }
+
+  private Result run() {
+    Map<String, Mass> begun = new HashMap<>();
+    lifts.forEach((lift, one) -> begun.put(lift, one.trueMax()));
+    for (int week = 0; week < WEEKS; week++) {
+      LocalDate monday = START.plusWeeks(week);
+      write(week);
+      if (calls) {
+        decide(monday);
+      }
+      for (LocalDate day : monday.datesUntil(monday.plusWeeks(1)).toList()) {
+        if (!school.away(week) && plan.containsKey(day)) {
+          train(day);
+        }
+      }
+    }
+    double gain = lifts.entrySet().stream().mapToDouble(one -> one.getValue().trueMax().ratioTo(Objects.requireNonNull(begun.get(one
+        .getKey()))) - 1).average().orElse(0);
+    return new Result(1, exposures, misses, days, painFree, gain, callsAWeek, taken, safe, steered, flips, byRule);
+  }
+
+  /** The plan is written four weeks ahead; what was edited stays. */
+  private void write(int week) {
+    for (int ahead = week == 0 ? 0 : WRITTEN - 1; ahead < WRITTEN; ahead++) {
+      int of = week + ahead;
+      LocalDate monday = START.plusWeeks(of);
+      int wave = of % SQUAT.size();
+      boolean light = of % EASY_EVERY == EASY_EVERY - 1;
+      if (light) {
+        easy.add(monday);
+      }
+      put(monday, light, "squat", SQUAT.get(wave));
+      put(monday.plusDays(1), light, "bench", "1x4 @8; 3x6 -12%");
+      put(monday.plusDays(3), light, "squat", HEAVY.get(wave));
+      put(monday.plusDays(4), light, "bench", BENCH.get(wave));
+    }
+  }
+
+  private void put(LocalDate day, boolean light, String lift, String work) {
+    WorkLine line = WorkLine.parse(work).line();
+    String text = light ? Deload.LESS_VOLUME.applied(line, EffortChart.HOUSE).orElse(line).toString() : line.toString();
+    plan.computeIfAbsent(day, any -> new ArrayList<>()).add(new Written(SlotKind.MAIN, lift, text));
+  }
+
+  private LifterContext context(LocalDate on) {
+    Map<String, LifterContext.Known> known = new HashMap<>();
+    tracked.forEach((lift, own) -> known.put(lift, new LifterContext.Known(new MaxNumbers(own.tested, own.max(on), own.training, null),
+        lift.equals("squat") ? Basis.TRAINING : Basis.ESTIMATED, null, EffortChart.HOUSE, Level.INTERMEDIATE,
+        new LifterContext.Tracked(Objects.requireNonNull(own.standing), on))));
+    return new LifterContext(MassUnit.KG, null, known, RampStyle.SHRINKING, LIFTS, LifterContext.Loads.of(KIT, LIFTS, MassUnit.KG,
+        loaded -> SEARCHED.computeIfAbsent(loaded, PlaceKit.Loaded::search)));
+  }
+
+  private void decide(LocalDate monday) {
+    int week = 0;
+    Set<String> seen = new HashSet<>();
+    // after each that is taken all is looked at anew, as on the screen
+    for (int round = 0; round < 12; round++) {
+      Picture picture = picture(monday);
+      Call next = CallRules.look(picture).stream().filter(call -> !seen.contains(call.matter())
+          && !decided.getOrDefault(call.matter(), Set.of()).containsAll(call.factKeys())).findFirst().orElse(null);
+      if (next == null) {
+        break;
+      }
+      seen.add(next.matter());
+      decided.put(next.matter(), new HashSet<>(next.factKeys()));
+      week++;
+      taken++;
+      safe += next.safe() ? 1 : 0;
+      byRule.merge(next.rule(), 1, Integer::sum);
+      if (!next.proposals().isEmpty()) {
+        steer(picture, next, monday);
+        next.proposals().get(0).effects().forEach(effect -> effect.accept(new Done(monday)));
+      }
+    }
+    callsAWeek.add(week);
+  }
+
+  /** Notes which way the loads of a lift are moved, and whether that undoes what was moved last. */
+  private void steer(Picture picture, Call call, LocalDate on) {
+    Map<String, Integer> ways = new HashMap<>();
+    // what is meant for a week, or to find something out, is no steering
+    boolean steering = STEERING.contains(call.rule());
+    boolean edits = steering && call.proposals().get(0).effects().stream().allMatch(effect -> effect instanceof Effect.Rewrite
+        || effect instanceof Effect.Number);
+    if (!edits || call.lift().isEmpty()) {
+      return;
+    }
+    LineChange.of(picture, call.proposals().get(0).effects()).forEach(change -> {
+      int way = change.way();
+      if (way != 0) {
+        ways.putIfAbsent(change.lift(), way);
+      }
+    });
+    ways.forEach((lift, way) -> {
+      Turn before = turns.put(lift, new Turn(way, on, call.rule()));
+      steered++;
+      if (before != null && before.way() == -way && !before.on().isBefore(on.minusDays(FLIP_DAYS))) {
+        flips++;
+        byRule.merge("undone: " + before.rule() + " by " + call.rule(), 1, Integer::sum);
+      }
+    });
+  }
+
+  private @Nullable Written line(UUID ref) {
+    return plan.values().stream().flatMap(List::stream).filter(line -> line.ref.equals(ref)).findFirst().orElse(null);
+  }
+
+  private Picture picture(LocalDate today) {
+    Map<String, Picture.OfLift> known = new HashMap<>();
+    tracked.forEach((lift, own) -> known.put(lift, new Picture.OfLift(lift(lift), Level.INTERMEDIATE, own.tested, START, own.points, null, null,
+        0.9, Picture.Moves.FOLLOW)));
+    List<Picture.Session> sessions = new ArrayList<>();
+    plan.forEach((day, lines) -> {
+      if (!day.isBefore(today.minusWeeks(12))) {
+        sessions.add(new Picture.Session(day.toEpochDay(), day, false, lines.stream().map(line -> new Picture.Line(line.ref, line.kind,
+            PlannedLine.of(lift(line.lift), line.work), null, false, "", line.sets)).toList()));
+      }
+    });
+    LocalDate last = easy.stream().filter(monday -> monday.isBefore(today)).max(Comparator.naturalOrder()).orElse(START.minusWeeks(1));
+    Picture.Deloads deloads = new Picture.Deloads((int) ChronoUnit.WEEKS.between(last, today) - 1,
+        easy.stream().filter(monday -> !monday.isBefore(today)).distinct().toList(), easy.stream().filter(monday -> monday.isBefore(today)
+            && !monday.isBefore(today.minusWeeks(12))).distinct().toList(), Deload.LESS_VOLUME);
+    return new Picture(today, new Picture.Person(Level.INTERMEDIATE, false, Set.of()), context(today), known, sessions,
+        answers.subList(Math.max(0, answers.size() - 40), answers.size()), List.of(), List.of(), null, List.of(), deloads, null, Figures.USUAL);
+  }
+
+  private static Lift lift(String key) {
+    return LIFTS.ofKey(key).orElseThrow();
+  }
+
+  private void train(LocalDate day) {
+    long since = ChronoUnit.DAYS.between(START, day);
+    body.startDay(since);
+    lifts.values().forEach(lift -> lift.startDay(since));
+    CheckIn said = answer();
+    answers.add(new Picture.Answers(ids++, day, said));
+    days++;
+    painFree += body.pain() < 4 ? 1 : 0;
+    Map<String, List<Observation>> log = new TreeMap<>();
+    for (Written line : Objects.requireNonNull(plan.get(day))) {
+      train(day, line, said, log);
+    }
+    log.forEach((lift, sets) -> {
+      Tracked own = Objects.requireNonNull(tracked.get(lift));
+      Track track = own.standing == null ? own.tracker.run(sets, MassUnit.KG) : own.tracker.goOn(own.standing, sets, MassUnit.KG);
+      own.standing = track.standing();
+      Estimate max = Objects.requireNonNull(track.standing()).on(day).max(MassUnit.KG);
+      own.points.add(new Picture.Point(day, max.max(), max.sd()));
+    });
+    body.endSession();
+  }
+
+  private CheckIn answer() {
+    int energy = (int) Math.round(Math.min(5, Math.max(1, 4.2 - 25 * Math.max(0, body.tired() - 0.03) + 0.7 * random.nextGaussian())));
+    int joints = (int) Math.round(Math.min(5, Math.max(1, 4.2 - 20 * Math.max(0, body.tired() - 0.03) - 0.4 * body.pain()
+        + 0.6 * random.nextGaussian())));
+    int sleep = (int) Math.round(Math.min(20, Math.max(8, 15 + 1.6 * random.nextGaussian())));
+    return new CheckIn(sleep, energy, joints, 4, body.pain() == 0 ? List.of() : List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, body.pain(),
+        "")));
+  }
+
+  private void train(LocalDate day, Written line, CheckIn said, Map<String, List<Observation>> log) {
+    TrainedBody.InLift lift = lifts.get(lift(line.lift).powerlift() ? line.lift : LIFTS.family(lift(line.lift)).key());
+    if (lift == null) {
+      return;
+    }
+    double ratio = lift(line.lift).ratio() == null ? 1 : lift(line.lift).ratio().percent() / 100;
+    LifterContext context = context(day);
+    Resolver.Request request;
+    try {
+      request = new SessionResolver(context).planned(PlannedLine.of(lift(line.lift), line.work));
+    } catch (RuntimeException cannot) {
+      return;
+    }
+    List<Part> parts = WorkLine.parse(line.work).line().parts();
+    List<LoggedSet> done = new ArrayList<>();
+    boolean missed = false;
+    double takes = school.takes(random);
+    Set<Context> state = EnumSet.noneOf(Context.class);
+    state.addAll(said.contextOf(lift(line.lift)));
+    ResolvedLine planned = Resolver.resolve(request);
+    for (ResolvedSet one : planned.sets()) {
+      ResolvedSet set = Resolver.resolve(request.withLogged(done)).sets().stream().filter(other -> other.part() == one.part()
+          && other.set() == one.set()).findFirst().orElse(one);
+      Mass load = set.load();
+      Integer reps = set.reps();
+      if (load == null || set.role() == Role.WARM) {
+        continue;
+      }
+      boolean open = reps == null;
+      boolean gone = lightEnough(done);
+      if (gone) {
+        break;
+      }
+      Mass took = one.part() == 1 ? request.loadables() == null ? load : request.loadables().nearest(load.scaled(takes)).total() : load;
+      TrainedBody.Done made = lift.lift(took.scaled(1 / ratio), open ? 1 : reps, open);
+      SimulatedLifter.Outcome outcome = made.outcome();
+      Part part = parts.get(set.part() - 1);
+      boolean plus = part.work() instanceof Work.SetsOfReps sets && !(sets.reps() instanceof Reps.Exactly) && open;
+      line.sets.add(new Picture.Lifted(ids++, lift(line.lift), set.part(), took, outcome.reps(), open ? null : reps, load,
+          part.rpe() == null ? null : Double.valueOf(part.rpe().middle()), plus, outcome.rpe(), outcome.easier(),
+          outcome.failed() ? HowEnded.COULD_NOT : null, state, made.form() ? List.of(TechniqueMark.HIPS_FIRST) : List.of(), null, false));
+      done.add(new LoggedSet(set.part(), set.set(), took, outcome.reps(), outcome.rpe()));
+      missed |= !open && outcome.reps() < reps;
+      log.computeIfAbsent(line.lift, any -> new ArrayList<>()).add(Observation.of(day, took, outcome.reps(), outcome.rpe())
+          .with(Trait.EASIER, outcome.easier()).with(Trait.FAILED, outcome.failed()).with(Trait.FLAGGED, !state.isEmpty()));
+    }
+    exposures++;
+    misses += missed ? 1 : 0;
+    log.keySet().removeIf(key -> !tracked.containsKey(key));
+  }
+
+  /** After two sets without a rep nobody goes on. */
+  private static boolean lightEnough(List<LoggedSet> done) {
+    return done.size() >= 2 && done.subList(done.size() - 2, done.size()).stream().allMatch(set -> set.reps() == 0);
+  }
+
+  /** Effects as the made-up coach makes them. */
+  private final class Done implements Effect.Visitor<Boolean> {
+    private final LocalDate today;
+
+    Done(LocalDate today) {
+      this.today = today;
+    }
+
+    @Override
+    public Boolean rewrite(Effect.Rewrite edit) {
+      Written line = line(edit.line());
+      if (line != null) {
+        line.lift = edit.toLift();
+        line.work = edit.after();
+      }
+      return true;
+    }
+
+    @Override
+    public Boolean add(Effect.Add edit) {
+      plan.computeIfAbsent(edit.day(), any -> new ArrayList<>()).add(new Written(edit.kind(), edit.lift(), edit.work()));
+      return true;
+    }
+
+    @Override
+    public Boolean move(Effect.Move edit) {
+      return false;
+    }
+
+    @Override
+    public Boolean easyWeek(Effect.EasyWeek edit) {
+      if (edit.insteadOf() != null) {
+        easy.remove(edit.insteadOf());
+      }
+      easy.add(edit.monday());
+      for (LocalDate day : edit.monday().datesUntil(edit.monday().plusWeeks(1)).toList()) {
+        plan.getOrDefault(day, List.of()).forEach(line -> edit.kind().applied(WorkLine.parse(line.work).line(), EffortChart.HOUSE)
+            .ifPresent(work -> line.work = work.toString()));
+      }
+      return true;
+    }
+
+    @Override
+    public Boolean number(Effect.Number edit) {
+      if (edit.what() == Basis.TRAINING) {
+        Objects.requireNonNull(tracked.get(edit.lift())).training = edit.after();
+      }
+      return true;
+    }
+
+    @Override
+    public Boolean ofBasis(Effect.OfBasis edit) {
+      return false;
+    }
+
+    @Override
+    public Boolean setting(Effect.Setting edit) {
+      return false;
+    }
+
+    @Override
+    public Boolean another(Effect.Another edit) {
+      return false;
+    }
+
+    @Override
+    public Boolean ask(Effect.Ask edit) {
+      return today.isAfter(START);
+    }
+  }
+}

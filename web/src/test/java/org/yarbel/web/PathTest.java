@@ -52,7 +52,7 @@ class PathTest {
     long speed = app.session("Tamsin", TestApp.TODAY.plusDays(2));
     List<String> coachPaths = List.of("/", "/?find=zzz", "/lifters/new", "/lifters/" + corwin, "/lifters/" + corwin + "/week",
         "/lifters/" + corwin + "/week?of=2030-01-01", "/lifters/" + corwin + "/ledger", "/lifters/" + corwin + "/ratings",
-        "/lifters/" + corwin + "/devices", "/now", "/clips", "/sessions/" + past + "/card", "/lifters/"
+        "/lifters/" + corwin + "/devices", "/now", "/clips", "/calls", "/looks", "/lifters/" + corwin + "/look", "/lifters/" + corwin + "/moves", "/sessions/" + past + "/card", "/lifters/"
         + tamsin + "/week", "/sessions/" + medley + "/card", "/sessions/" + speed + "/card", "/account", "/nowhere", "/kit",
         "/lifters/" + tamsin + "/weeks", "/lifters/" + tamsin + "/progressions",
         "/lifters/" + tamsin + "/progressions?lift=Squat&method=goal-wave", "/lifters/" + corwin + "/sheet", "/methods",

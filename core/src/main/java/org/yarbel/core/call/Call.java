@@ -27,7 +27,7 @@ public record Call(String rule, String lift, String about, String sentence, List
 
   /** The facts as they are told apart: a call that was refused comes back only with new ones. */
   public List<String> factKeys() {
-    return facts.stream().map(Fact::key).sorted().toList();
+    return facts.stream().filter(Fact::news).map(Fact::key).sorted().toList();
   }
 
   /** Whether nothing has to be decided: it tells what a method did. */

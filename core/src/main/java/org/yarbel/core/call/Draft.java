@@ -52,6 +52,11 @@ final class Draft {
     return this;
   }
 
+  /** What stands beside, and is no news. */
+  Draft beside(List<Fact> more) {
+    return because(more.stream().map(Fact::beside).toList());
+  }
+
   Draft because(Fact fact) {
     return because(List.of(fact));
   }

@@ -1,14 +1,26 @@
 package org.yarbel.core.call;
 
 import java.time.LocalDate;
+import java.util.Locale;
 
 /**
  * Something on record that a call rests on, such as 'Mon 2 Mar: 4 of 5 at 142.5 kg', to be opened.
  *
  * @param id what the caller knows it by
  * @param words what it says
+ * @param news whether a call that was refused comes back with it; else it only stands beside
  */
-public record Fact(Kind kind, String id, LocalDate day, String words) {
+public record Fact(Kind kind, String id, LocalDate day, String words, boolean news) {
+  /** One that is news. */
+  public Fact(Kind kind, String id, LocalDate day, String words) {
+    this(kind, id, day, words, true);
+  }
+
+  /** The same, standing beside. */
+  Fact beside() {
+    return new Fact(kind, id, day, words, false);
+  }
+
   /** What it is. */
   public enum Kind {
     /** A set that was lifted. */
@@ -33,6 +45,6 @@ public record Fact(Kind kind, String id, LocalDate day, String words) {
 
   /** What it is told apart by: {@code set:123}. */
   public String key() {
-    return kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-') + ":" + id;
+    return kind.name().toLowerCase(Locale.ROOT).replace('_', '-') + ":" + id;
   }
 }

@@ -110,7 +110,7 @@ final class MissedSingle implements CallRule {
           LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, null))
           .flatMap(work -> Edits.to(planned, work)).ifPresent(effects::add);
     }
-    return Optional.of(Draft.of(this, lift).when(Urgency.MISS).risky().because(facts)
+    return Optional.of(Draft.of(this, lift).about("skill").when(Urgency.MISS).risky().because(facts)
         .propose("Singles at 80–95 % for six to eight weeks, the volume at 70–85 %", effects).leave("Go on as planned")
         .saying(name(picture, lift) + ": a single missed at " + missed.load().text() + " on " + Say.day(missed.date()) + ", "
             + Say.number(100 * missed.load().ratioTo(max)) + " % of what the reps say (" + Say.about(max)

@@ -103,7 +103,7 @@ final class NumbersMoved implements CallRule {
 
   private Optional<Call> training(Picture picture, Picture.OfLift known, Mass now) {
     int off = off(picture, known, known.trainingShare(), now);
-    if (Math.abs(off) < EXPOSURES) {
+    if (Math.abs(off) < EXPOSURES || off > 0 && picture.missedLately(known.lift().key())) {
       return Optional.empty();
     }
     Mass whole = near(newest(known).scaled(known.trainingShare()), picture);

@@ -1,5 +1,6 @@
 package org.yarbel.core.call;
 
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -13,6 +14,7 @@ final class OverPlan implements CallRule {
   private static final double CAP = 8;
   private static final int NEWS = 14;
   private static final double HEAVY = 0.6;
+  private static final int MONTH = 28;
 
   @Override
   public String key() {
@@ -47,13 +49,14 @@ final class OverPlan implements CallRule {
   }
 
   private Optional<Call> of(Picture picture, String lift) {
-    List<Past> last = picture.exposures(lift).stream().limit(TIMES).toList();
+    List<Past> last = new ArrayList<>();
     List<Fact> facts = new ArrayList<>();
-    for (Past past : last) {
+    for (Past past : picture.exposures(lift)) {
       Picture.Lifted over = past.sets().stream().filter(set -> over(picture, set)).findFirst().orElse(null);
       if (over == null) {
-        return Optional.empty();
+        break;
       }
+      last.add(past);
       facts.add(Say.fact(past.day(), over));
     }
     if (last.size() < TIMES || last.get(0).day().isBefore(picture.today().minusDays(NEWS))) {
@@ -63,7 +66,11 @@ final class OverPlan implements CallRule {
     Picture.Lifted set = newest.sets().stream().filter(one -> over(picture, one)).findFirst().orElseThrow();
     Mass asked = Objects.requireNonNull(set.askedLoad());
     boolean hard = newest.sets().stream().anyMatch(one -> one.off() > 0);
-    Draft draft = Draft.of(this, lift).agreeing(TIMES).because(facts);
+    // a run of it is one matter, asked about again when it goes on for a month
+    Fact first = facts.get(facts.size() - 1);
+    long months = ChronoUnit.DAYS.between(first.day(), newest.day()) / MONTH;
+    Draft draft = Draft.of(this, lift).agreeing(last.size()).because(new Fact(first.kind(), first.id() + " " + months, first.day(),
+        first.words())).beside(facts.subList(0, facts.size() - 1));
     draft.propose("Ask why", List.of(new Effect.Ask(newest.session().id(), newest.day(), "You took " + set.load().text() + " where "
         + asked.text() + " was asked. How did it feel, and what made you take more?")));
     List<Picture.Planned> lines = picture.editable(lift);
@@ -72,7 +79,7 @@ final class OverPlan implements CallRule {
           Edits.scaled(picture, lift, 1 + Math.min(0.025, picture.step().ratioTo(top)))));
     }
     draft.propose("Cap the next sessions at 8", Edits.each(lines, line -> LineEdit.capped(line, CAP)));
-    return Optional.of(draft.leave("Leave it").saying(MissedSingle.name(picture, lift) + ": more than asked on the last two exposures; on "
+    return Optional.of(draft.leave("Leave it").saying(MissedSingle.name(picture, lift) + ": more than asked on the last " + last.size() + " exposures; on "
         + Say.day(newest.day()) + " " + set.load().text() + " for " + asked.text() + (hard ? ", and harder than asked." : ".")));
   }
 

@@ -349,6 +349,14 @@ public record Picture(LocalDate today, Person person, LifterContext context, Map
     return context.tracked(lift).map(known -> known.standing().on(known.standing().day()).learned().ratingBias().value()).orElse(0.0);
   }
 
+  /** Whether anything of a lift was missed in two weeks with nothing off: nobody raises on the heels of a miss. Our own default. */
+  boolean missedLately(String lift) {
+    return exposures(lift).stream().filter(past -> past.day().isAfter(today.minusDays(LATELY))).flatMap(past -> past.sets().stream())
+        .anyMatch(set -> set.missed() && !set.flagged());
+  }
+
+  private static final int LATELY = 14;
+
   /** The step of the lifter's unit. */
   Mass step() {
     return Mass.of(context.unit().usualStep(), context.unit());

@@ -1,5 +1,7 @@
 package org.yarbel.core.call;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -68,7 +70,8 @@ final class Ratings implements CallRule {
       return Optional.empty();
     }
     Draft draft = Draft.of(this, lift).about(off ? "off" : "unchecked").agreeing(off ? skill.pairs().size() : 1);
-    exposures.stream().limit(FEW).forEach(past -> draft.because(past.facts(past.sets().stream().filter(set -> set.rated() != null)
+    draft.because(news(picture, lift, skill, off, weeks));
+    exposures.stream().limit(FEW).forEach(past -> draft.beside(past.facts(past.sets().stream().filter(set -> set.rated() != null)
         .limit(1).toList())));
     draft.propose("A check set: one AMRAP at " + SHARE + " %, capped at 9", check(ahead.get(0)));
     if (off) {
@@ -76,6 +79,19 @@ final class Ratings implements CallRule {
     }
     return Optional.of(draft.leave("Leave it").saying(MissedSingle.name(picture, lift) + ": " + (off ? "the ratings are off, "
         + skill.words() + "." : "no set went as far as it would go for " + weeks + " weeks, and the loads hang on ratings.")));
+  }
+
+  /** The newest pair that tells; where none could, that another stretch of weeks went by without an open set. */
+  private static Fact news(Picture picture, String lift, RatingSkill skill, boolean off, int weeks) {
+    if (off) {
+      RatingSkill.Pair newest = skill.pairs().get(skill.pairs().size() - 1);
+      return new Fact(Fact.Kind.NUMBER, lift + " pair " + newest.rated().day(), newest.rated().day(), Say.day(newest.rated().day())
+          + ": rated @" + newest.rated().rpe() + ", off by " + Say.number(newest.off()) + " reps");
+    }
+    LocalDate last = skill.lastOpen() == null ? picture.today().minusWeeks(2L * weeks) : skill.lastOpen();
+    long stretches = ChronoUnit.WEEKS.between(last, picture.today()) / weeks;
+    return new Fact(Fact.Kind.NUMBER, lift + " open " + skill.lastOpen() + " " + (skill.lastOpen() == null ? 0 : stretches), last,
+        skill.lastOpen() == null ? "no open set is on record of these weeks" : "the last open set was on " + Say.day(last));
   }
 
   private static List<RatingSkill.Rated> log(List<Past> exposures) {

@@ -113,7 +113,7 @@ final class TooEasyOrHard implements CallRule {
     }
     double by = Math.min(SHARE, picture.step().ratioTo(next));
     List<Effect> effects = Edits.scaled(picture, lift, side < 0 ? 1 + by : 1 - by);
-    if (againstItsRule(picture, lift, effects)) {
+    if (againstItsRule(picture, lift, effects) || side < 0 && picture.missedLately(lift)) {
       return Optional.empty();
     }
     draft.propose((side < 0 ? "Up" : "Down") + " by " + (by < SHARE ? "a step" : "2.5 %"), effects);

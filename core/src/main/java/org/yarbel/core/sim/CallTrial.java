@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.jspecify.annotations.Nullable;
@@ -87,7 +88,7 @@ public final class CallTrial {
   private static final List<String> BENCH = List.of("4x6 82% tm @6", "4x6 84% tm @6", "4x6 86% tm @7", "4x6 88% tm @7.5");
 
   private final School school;
-  private final boolean calls;
+  private final Predicate<String> calls;
   private final RandomGenerator random;
   private final TrainedBody body;
   private final Map<String, TrainedBody.InLift> lifts = new TreeMap<>();
@@ -162,7 +163,7 @@ public final class CallTrial {
       int safe, int steered, int flips, Map<String, Integer> byRule) {
     static final Result NONE = new Result(0, 0, 0, 0, 0, 0, List.of(), 0, 0, 0, 0, Map.of());
 
-    Result plus(Result other) {
+    public Result plus(Result other) {
       List<Integer> weeks = new ArrayList<>(callsAWeek);
       weeks.addAll(other.callsAWeek);
       Map<String, Integer> rules = new TreeMap<>(byRule);
@@ -209,7 +210,7 @@ public final class CallTrial {
     }
   }
 
-  private CallTrial(School school, boolean calls, RandomGenerator random) {
+  private CallTrial(School school, Predicate<String> calls, RandomGenerator random) {
     this.school = school;
     this.calls = calls;
     this.random = random;
@@ -222,8 +223,12 @@ public final class CallTrial {
     });
   }
 
-  /** So many lifters of a school, with or without calls; the same number gives the same lifters. */
-  public static Result of(School school, boolean calls, int lifters, long seed) {
+  /**
+   * So many lifters of a school; the same number gives the same lifters.
+   *
+   * @param calls which rules' calls are taken, by key
+   */
+  public static Result of(School school, Predicate<String> calls, int lifters, long seed) {
     Result all = Result.NONE;
     for (int lifter = 0; lifter < lifters; lifter++) {
       all = all.plus(new CallTrial(school, calls, RandomGeneratorFactory.of("L64X128MixRandom").create(seed + lifter)).run());
@@ -237,9 +242,7 @@ public final class CallTrial {
     for (int week = 0; week < WEEKS; week++) {
       LocalDate monday = START.plusWeeks(week);
       write(week);
-      if (calls) {
-        decide(monday);
-      }
+      decide(monday);
       for (LocalDate day : monday.datesUntil(monday.plusWeeks(1)).toList()) {
         if (!school.away(week) && plan.containsKey(day)) {
           train(day);
@@ -289,7 +292,7 @@ public final class CallTrial {
     // after each that is taken all is looked at anew, as on the screen
     for (int round = 0; round < 12; round++) {
       Picture picture = picture(monday);
-      Call next = CallRules.look(picture).stream().filter(call -> !seen.contains(call.matter())
+      Call next = CallRules.look(picture).stream().filter(call -> calls.test(call.rule()) && !seen.contains(call.matter())
           && !decided.getOrDefault(call.matter(), Set.of()).containsAll(call.factKeys())).findFirst().orElse(null);
       if (next == null) {
         break;
@@ -312,7 +315,7 @@ public final class CallTrial {
   private void steer(Picture picture, Call call, LocalDate on) {
     Map<String, Integer> ways = new HashMap<>();
     // what is meant for a week, or to find something out, is no steering
-    boolean steering = STEERING.contains(call.rule());
+    boolean steering = STEERING.contains(call.rule()) && !call.about().equals("skill");
     boolean edits = steering && call.proposals().get(0).effects().stream().allMatch(effect -> effect instanceof Effect.Rewrite
         || effect instanceof Effect.Number);
     if (!edits || call.lift().isEmpty()) {

@@ -107,6 +107,16 @@ class EffortAndNumbersTest {
   }
 
   @Test
+  void nobodyRaisesOnTheHeelsOfAMiss() {
+    lifter.numbers("squat", Basis.TRAINING, new MaxNumbers(null, kg("190"), kg("162.5"), null)).points("squat", 4, 185, 188, 190)
+        .lifted(13, "squat", "1x1 100%", "175x0/1").ahead(2, "squat", "3x5 80%");
+    assertThat(lifter.call("numbers-moved")).as("a miss 13 days ago; found in simulation").isNull();
+    Pictures later = new Pictures().numbers("squat", Basis.TRAINING, new MaxNumbers(null, kg("190"), kg("162.5"), null))
+        .points("squat", 4, 185, 188, 190).lifted(14, "squat", "1x1 100%", "175x0/1").ahead(2, "squat", "3x5 80%");
+    assertThat(later.call("numbers-moved")).isNotNull();
+  }
+
+  @Test
   void aTestedMaxThatHasMovedIsTestedOrLeft() {
     lifter.numbers("bench", Basis.TESTED, new MaxNumbers(kg("120"), kg("125"), null, null)).tested("bench", LocalDate.of(2025, 12, 1))
         .points("bench", 4, 124, 125).ahead(2, "bench", "3x5 80%");

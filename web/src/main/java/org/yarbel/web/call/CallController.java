@@ -153,7 +153,7 @@ class CallController {
       Map<String, String> typed) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (htmx.isHtmxRequest()) {
-      ModelAndView answer = new ModelAndView("call/call :: call(${call}, ${typed})", Map.of("call", view, "typed", typed));
+      ModelAndView answer = new ModelAndView("call/one :: one", Map.of("call", view, "typed", typed));
       answer.setStatus(status);
       return answer;
     }

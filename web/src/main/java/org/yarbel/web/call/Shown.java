@@ -138,7 +138,7 @@ record Shown(List<ShownProposal> proposals) {
 
     @Override
     public String ofBasis(Effect.OfBasis edit) {
-      return name(picture, edit.lift()) + ", percentages of the " + edit.after().word() + " max, no more of the " + edit.before().word();
+      return name(picture, edit.lift()) + ", percentages of the " + edit.after().key() + " max, no more of the " + edit.before().key();
     }
 
     @Override

@@ -179,6 +179,7 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
 
   /** What stands in every table of clubs, by table: rows of other clubs, or of all. */
   public static Map<String, String> tables(JdbcClient jdbc, Long butClub) {
+    Background.done(jdbc);
     List<String> names = jdbc.sql("select table_name from information_schema.columns where table_schema = 'public' and "
         + "column_name = 'club_id' and table_name not in "
         + "('sign_in', 'known_device', 'form_once', 'demo_week') order by 1").query(String.class).list();

@@ -11,12 +11,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.SessionResolver;
+import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
@@ -122,6 +124,11 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
 
   /** Logs the first sets of a line of a day as asked, with so many reps each. */
   public void lift(LocalDate day, String lift, int... reps) {
+    lift(day, lift, null, reps);
+  }
+
+  /** The same, each rated. */
+  public void lift(LocalDate day, String lift, @Nullable Rpe rated, int... reps) {
     within(() -> app.bean(TransactionTemplate.class).execute(status -> {
       Slot slot = app.bean(SlotRepository.class).findById(slot(day, lift)).orElseThrow();
       LifterContext context = app.bean(LifterContexts.class).of(lifter(), null);
@@ -129,12 +136,17 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
       for (int i = 0; i < reps.length; i++) {
         LoggedSet.Place place = new LoggedSet.Place(asked.get(i).part(), asked.get(i).set());
         LoggedSetRow row = new LoggedSetRow(id, slot.sessionId(), slot.ref(), place, lift, day);
-        row.write(new Entry(UUID.randomUUID(), slot.ref(), place, 1, -1, asked.get(i).load(), reps[i], null, false, null, null,
+        row.write(new Entry(UUID.randomUUID(), slot.ref(), place, 1, -1, asked.get(i).load(), reps[i], rated, false, null, null,
             null, null, null), asked.get(i), true, Instant.EPOCH);
         app.bean(LoggedSetRepository.class).saveAndFlush(row);
       }
       return 0;
     }));
+  }
+
+  /** Draws up their calls at once, as is done in the background a moment after each log. */
+  public void lookAt() {
+    post(at("/calls"), Map.of());
   }
 
   /** What the lifter is known by outside. */

@@ -1,0 +1,28 @@
+package org.yarbel.web.support;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** What is done in the background a moment after it was caused. */
+public final class Background {
+  private static final Duration LONGEST = Duration.ofMinutes(3);
+
+  private Background() {}
+
+  /** Waits until nothing is due any more. */
+  public static void done(JdbcClient jdbc) {
+    Instant end = Instant.now().plus(LONGEST);
+    while (jdbc.sql("select count(*) from due_work").query(Long.class).single() > 0) {
+      if (Instant.now().isAfter(end)) {
+        throw new IllegalStateException("Still due: " + jdbc.sql("select club_id, kind, key, cause, tries from due_work limit 5").query().listOfRows());
+      }
+      try {
+        Thread.sleep(100);
+      } catch (InterruptedException stopped) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(stopped);
+      }
+    }
+  }
+}

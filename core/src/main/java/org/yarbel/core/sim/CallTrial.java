@@ -236,18 +236,32 @@ public final class CallTrial {
     return all;
   }
 
+  /** What is known of a lifter of a school after so many weeks without calls; the same number gives the same lifter. */
+  public static Picture after(School school, int weeks, long seed) {
+    CallTrial trial = new CallTrial(school, rule -> false, RandomGeneratorFactory.of("L64X128MixRandom").create(seed));
+    for (int week = 0; week < weeks; week++) {
+      trial.week(week);
+    }
+    trial.write(weeks);
+    return trial.picture(START.plusWeeks(weeks));
+  }
+
+  private void week(int week) {
+    LocalDate monday = START.plusWeeks(week);
+    write(week);
+    decide(monday);
+    for (LocalDate day : monday.datesUntil(monday.plusWeeks(1)).toList()) {
+      if (!school.away(week) && plan.containsKey(day)) {
+        train(day);
+      }
+    }
+  }
+
   private Result run() {
     Map<String, Mass> begun = new HashMap<>();
     lifts.forEach((lift, one) -> begun.put(lift, one.trueMax()));
     for (int week = 0; week < WEEKS; week++) {
-      LocalDate monday = START.plusWeeks(week);
-      write(week);
-      decide(monday);
-      for (LocalDate day : monday.datesUntil(monday.plusWeeks(1)).toList()) {
-        if (!school.away(week) && plan.containsKey(day)) {
-          train(day);
-        }
-      }
+      week(week);
     }
     double gain = lifts.entrySet().stream().mapToDouble(one -> one.getValue().trueMax().ratioTo(Objects.requireNonNull(begun.get(one
         .getKey()))) - 1).average().orElse(0);

@@ -25,6 +25,7 @@ import org.yarbel.core.card.RampStep;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
+import org.yarbel.core.card.WhyThis;
 import org.yarbel.core.card.Singles;
 import org.yarbel.core.card.TodayTable;
 import org.yarbel.core.kit.Loading;
@@ -200,7 +201,7 @@ final class CardLines {
           set.role() == Role.DENSITY, !UNRATED.contains(set.role()),
           set.role() == Role.WARM, cautions(first, firstOfPart), !set.logged() && beside.needless().contains(place()),
           !set.logged() && beside.left() != null, !set.logged() && further(), afterMiss(), fromToday(), why(refused), ends(),
-          said(refused), opinion());
+          said(refused), opinion(), firstOfPart ? WhyThis.of(set, card.lifts()) : "");
     }
 
     /** What else to know of it, with what the tracker foresees of an open set and of a single near the max. */

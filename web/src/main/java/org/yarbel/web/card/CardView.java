@@ -201,6 +201,7 @@ record CardView(
    * @param ends the RPE that ends its part once a set is rated so; empty where none does
    * @param beside what stands beside its figures
    * @param opinion what others say of its rating; null where it is not rated
+   * @param from why it weighs what it does, on the first set of a part; else empty
    */
   record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
@@ -208,7 +209,7 @@ record CardView(
       boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm,
           List<Minded> cautions, boolean needless,
       boolean left, boolean attempt, @Nullable AfterMissView afterMiss, @Nullable String fromToday, @Nullable WhyView why, String ends,
-      BesideView beside, @Nullable OpinionView opinion) {
+      BesideView beside, @Nullable OpinionView opinion, String from) {
     /** What became of it, in a word; empty while it is to be done. */
     public String state() {
       if (logged) {

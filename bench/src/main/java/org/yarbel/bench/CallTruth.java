@@ -26,7 +26,7 @@ public final class CallTruth {
       System.out.println("<!-- " + with.byRule() + " -->");
     }
     for (CallRule rule : CallRules.all()) {
-      row("all schools", "only " + rule.title(), all(rule.key(), lifters / 3));
+      row("all schools", "only " + rule.title(), all(rule.key(), lifters / 5));
     }
   }
 

@@ -35,7 +35,8 @@ public final class CallRules {
   }
 
   /** Cautions first, then misses, then what is due, then the rest; the surer before the less sure. */
-  public static final Comparator<Call> ORDER = Comparator.comparing(Call::urgency).thenComparing(Call::confidence, Comparator.reverseOrder())
+  public static final Comparator<Call> ORDER = Comparator.comparing(Call::urgency)
+      .thenComparing(Call::confidence, Comparator.reverseOrder())
       .thenComparing(Call::matter);
 
   /** The call with what can be stood for, and whether it is safe. */

@@ -123,7 +123,8 @@ final class DeloadSigns {
   }
 
   private static Optional<Sign> low(Look look, String what, Function<CheckIn, @Nullable Integer> answer, int times, int of) {
-    List<Picture.Answers> told = new ArrayList<>(look.picture().answers().stream().filter(said -> answer.apply(said.said()) != null).toList());
+    List<Picture.Answers> told = new ArrayList<>(look.picture().answers().stream().filter(said -> answer.apply(said.said()) != null)
+        .toList());
     List<Picture.Answers> last = told.subList(Math.max(0, told.size() - of), told.size());
     List<Picture.Answers> lows = last.stream().filter(said -> {
       Integer given = answer.apply(said.said());

@@ -2,9 +2,12 @@ package org.yarbel.core.call;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.ResolvedLine;
+import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.core.notation.Load;
@@ -42,11 +45,37 @@ final class Edits {
   static List<Effect> scaled(Picture picture, String lift, double factor) {
     Mass training = picture.context().numbers(picture.context().lift(lift)).training();
     List<Picture.Planned> lines = picture.editable(lift);
-    if (training != null && !lines.isEmpty() && !picture.remembered(lift) && lines.stream().allMatch(planned -> ofTraining(picture, planned))) {
+    if (training != null && !lines.isEmpty() && !picture.remembered(lift) && lines.stream()
+        .allMatch(planned -> ofTraining(picture, planned))) {
       Mass next = half(training.scaled(factor));
       return next.hits(training) ? List.of() : List.of(new Effect.Number(lift, Basis.TRAINING, training, next));
     }
     return each(picture.editable(lift), line -> LineEdit.scaled(line, factor, null));
+  }
+
+  /**
+   * Work put before a line to come. What hangs on the line's own top set would hang on the new one, which may be heavier: those parts get
+   * the loads they come to now. Empty where sets fall from one to the next, or nothing can be worked out.
+   */
+  static Optional<WorkLine> before(Picture picture, Picture.Planned planned, WorkLine first) {
+    WorkLine line = LineEdit.read(planned.line().planned().work());
+    ResolvedLine now = LineChange.resolved(picture, planned.line().planned());
+    List<Part> parts = new ArrayList<>();
+    for (int i = 0; i < line.parts().size(); i++) {
+      Part part = line.parts().get(i);
+      int number = i + 1;
+      if (part.load() == null || !part.load().needsTop()) {
+        parts.add(part);
+        continue;
+      }
+      Optional<Mass> load = now == null ? Optional.empty() : now.sets().stream().filter(set -> set.part() == number)
+          .map(ResolvedSet::load).filter(Objects::nonNull).findFirst();
+      if (load.isEmpty() || part.load() instanceof Load.Drop drop && drop.each()) {
+        return Optional.empty();
+      }
+      parts.add(new Part(part.work(), new Load.OfMass(load.get()), part.rpe(), part.options()));
+    }
+    return LineEdit.behind(first, new WorkLine(parts));
   }
 
   /** Whether its loads are shares of the lifter's training max, and of nothing else. */
@@ -54,7 +83,8 @@ final class Edits {
     List<Part> parts = LineEdit.read(planned.line().planned().work()).parts();
     return planned.line().planned().trainingMax() == null && parts.stream().anyMatch(part -> part.load() instanceof Load.Percent)
         && parts.stream().allMatch(part -> part.load() != null && part.load().needsTop() || part.load() instanceof Load.Percent percent
-            && percent.lift() == null && (percent.basis() == null ? picture.basis(planned.line().lift()) : percent.basis()) == Basis.TRAINING);
+            && percent.lift() == null && (percent.basis() == null ? picture.basis(planned.line().lift())
+                : percent.basis()) == Basis.TRAINING);
   }
 
   /** To half a unit. */

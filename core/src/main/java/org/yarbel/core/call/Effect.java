@@ -54,7 +54,8 @@ public sealed interface Effect {
    * @param after what it says then
    * @param cue what is said beside it; null for what is said now
    */
-  record Rewrite(UUID line, LocalDate day, String lift, String before, String toLift, String after, @Nullable String cue) implements Effect {
+  record Rewrite(UUID line, LocalDate day, String lift, String before, String toLift, String after,
+      @Nullable String cue) implements Effect {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.rewrite(this);

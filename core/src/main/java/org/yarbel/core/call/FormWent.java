@@ -128,7 +128,8 @@ final class FormWent implements CallRule {
     for (Picture.Planned planned : picture.editable(lift)) {
       double factor = Edits.top(picture, planned).map(most::ratioTo).orElse(1.0);
       if (factor < 1) {
-        WorkLine work = LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, picture.context().chart(planned.line().lift()));
+        WorkLine work = LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, picture.context()
+            .chart(planned.line().lift()));
         Edits.to(planned, lift, work, "Mind: " + cue).ifPresent(effects::add);
       }
     }

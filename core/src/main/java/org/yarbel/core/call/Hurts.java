@@ -39,7 +39,8 @@ final class Hurts implements CallRule {
 
   @Override
   public String when() {
-    return "Pain of 4 or more that is new, or rising on two check-ins: the lift by half, or the relative that loads the place least and did "
+    return "Pain of 4 or more that is new, or rising on two check-ins: the lift by half, or the relative that loads the place least "
+        + "and did "
         + "not hurt before. From 6, or after 14 days: a clinician. No load goes up while it stands.";
   }
 

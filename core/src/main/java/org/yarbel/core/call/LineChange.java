@@ -100,7 +100,8 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     @Override
     public List<LineChange> easyWeek(Effect.EasyWeek edit) {
       List<LineChange> all = new ArrayList<>();
-      picture.ahead().stream().filter(session -> !session.day().isBefore(edit.monday()) && session.day().isBefore(edit.monday().plusWeeks(1)))
+      picture.ahead().stream().filter(session -> !session.day().isBefore(edit.monday()) && session.day()
+          .isBefore(edit.monday().plusWeeks(1)))
           .forEach(session -> session.lines().stream().filter(line -> line.kind().mainWork())
               .forEach(line -> easy(edit, session, line).ifPresent(all::add)));
       return all;

@@ -84,7 +84,8 @@ final class MissedDays implements CallRule {
     Set<LocalDate> taken = picture.sessions().stream().filter(session -> !session.lines().isEmpty()).map(Picture.Session::day)
         .collect(Collectors.toSet());
     return picture.today().datesUntil(end).filter(day -> !taken.contains(day)
-        && (picture.person().free().isEmpty() || picture.person().free().contains(day.getDayOfWeek())) && breaksNothing(picture, missed, day))
+        && (picture.person().free().isEmpty() || picture.person().free().contains(day.getDayOfWeek()))
+            && breaksNothing(picture, missed, day))
         .findFirst();
   }
 
@@ -166,6 +167,7 @@ final class MissedDays implements CallRule {
         .because(Say.fact(ill, "sets marked as ill"));
     draft.propose("The next session " + Say.number(cut) + " % lighter", Edits.each(main(ahead, ahead.get(0).day().plusDays(1)),
         line -> LineEdit.scaled(line, 1 - cut / 100, null)));
-    return Optional.of(draft.leave("As planned").saying("Ill on " + Say.day(ill.day()) + ": the first exposure after it is better lighter."));
+    return Optional.of(draft.leave("As planned").saying("Ill on " + Say.day(ill.day())
+        + ": the first exposure after it is better lighter."));
   }
 }

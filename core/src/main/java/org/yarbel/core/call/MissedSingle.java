@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.Part;
 import org.yarbel.core.notation.PartOf;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.track.MissedSingles;
 
@@ -78,11 +80,14 @@ final class MissedSingle implements CallRule {
     List<Effect> effects = new ArrayList<>();
     picture.editable(lift).stream().filter(planned -> LineEdit.read(planned.line().planned().work()).parts().get(0).work().sets() == 1)
         .filter(planned -> Edits.top(picture, planned).filter(top -> top.compareTo(load) > 0).isPresent())
-        .forEach(planned -> Edits.to(planned, LineEdit.ofMass(LineEdit.read(planned.line().planned().work()), load)).ifPresent(effects::add));
+        .forEach(planned -> Edits.to(planned, LineEdit.ofMass(LineEdit.read(planned.line().planned().work()), load))
+            .ifPresent(effects::add));
     return Draft.of(this, lift).when(Urgency.MISS).agreeing(2).risky().because(facts).propose("No single over " + load.text()
         + " until one is made", effects).leave("Go on as planned")
-        .saying(name(picture, lift) + ": singles missed at " + lower.first().load().text() + " on " + Say.day(lower.first().date()) + " and at "
-            + lower.second().load().text() + " on " + Say.day(lower.second().date()) + ", none made between. Halfway from the heaviest made is "
+        .saying(name(picture, lift) + ": singles missed at " + lower.first().load().text() + " on " + Say.day(lower.first().date())
+            + " and at "
+            + lower.second().load().text() + " on " + Say.day(lower.second().date())
+                + ", none made between. Halfway from the heaviest made is "
             + Say.about(lower.proposed()) + ".");
   }
 
@@ -105,16 +110,23 @@ final class MissedSingle implements CallRule {
       }
       double share = SHARES[weeks.size()];
       weeks.add(monday);
-      double factor = Math.min(1, Edits.top(picture, planned).map(top -> VOLUME_MOST / 100 * max.nanograms() / top.nanograms()).orElse(1.0));
-      LineEdit.behind(PartOf.sets(SETS, 1).percent(share, Basis.ESTIMATED).line(),
-          LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, null))
-          .flatMap(work -> Edits.to(planned, work)).ifPresent(effects::add);
+      double factor = Math.min(1, Edits.top(picture, planned).map(top -> VOLUME_MOST / 100 * max.nanograms() / top.nanograms())
+          .orElse(1.0));
+      Edits.before(picture, planned, PartOf.sets(SETS, 1).percent(share, Basis.ESTIMATED).line())
+          .flatMap(work -> Edits.to(planned, singlesFirst(work, factor))).ifPresent(effects::add);
     }
     return Optional.of(Draft.of(this, lift).about("skill").when(Urgency.MISS).risky().because(facts)
         .propose("Singles at 80–95 % for six to eight weeks, the volume at 70–85 %", effects).leave("Go on as planned")
         .saying(name(picture, lift) + ": a single missed at " + missed.load().text() + " on " + Say.day(missed.date()) + ", "
             + Say.number(100 * missed.load().ratioTo(max)) + " % of what the reps say (" + Say.about(max)
             + "). That is a sign of skill, not of strength."));
+  }
+
+  /** The singles as they are, what stands behind them within the volume's share. */
+  private static WorkLine singlesFirst(WorkLine work, double factor) {
+    List<Part> parts = new ArrayList<>(LineEdit.scaled(work, factor, null).parts());
+    parts.set(0, work.parts().get(0));
+    return new WorkLine(parts);
   }
 
   static String name(Picture picture, String lift) {

@@ -145,7 +145,8 @@ final class NumbersMoved implements CallRule {
     return Optional.of(draft(picture, known, off).propose("Test it: a single @" + TEST_RPE, test(picture, lift))
         .propose("Plan with the estimate from here", List.of(new Effect.OfBasis(lift, Basis.TESTED, Basis.ESTIMATED)))
         .leave("Keep the tested max").saying(known.lift().name() + " is planned with " + now.text() + ", tested on " + known.testedOn()
-            + "; the estimate is " + Say.about(newest(known)) + ", " + apart(newest(known), now) + " it over " + Math.abs(off) + " exposures."));
+            + "; the estimate is " + Say.about(newest(known)) + ", " + apart(newest(known), now) + " it over " + Math.abs(off)
+                + " exposures."));
   }
 
   private Optional<Call> passed(Picture picture, Picture.OfLift known, Mass goal) {
@@ -177,8 +178,8 @@ final class NumbersMoved implements CallRule {
   /** A single at 9 before the next exposure's work. */
   static List<Effect> test(Picture picture, String lift) {
     List<Effect> effects = new ArrayList<>();
-    picture.editable(lift).stream().findFirst().flatMap(planned -> LineEdit.behind(PartOf.sets(1, 1).rpe(TEST_RPE).line(),
-        LineEdit.read(planned.line().planned().work())).flatMap(work -> Edits.to(planned, work))).ifPresent(effects::add);
+    picture.editable(lift).stream().limit(2).map(planned -> Edits.before(picture, planned, PartOf.sets(1, 1).rpe(TEST_RPE).line())
+        .flatMap(work -> Edits.to(planned, work))).flatMap(Optional::stream).findFirst().ifPresent(effects::add);
     return effects;
   }
 }

@@ -79,7 +79,8 @@ final class OverPlan implements CallRule {
           Edits.scaled(picture, lift, 1 + Math.min(0.025, picture.step().ratioTo(top)))));
     }
     draft.propose("Cap the next sessions at 8", Edits.each(lines, line -> LineEdit.capped(line, CAP)));
-    return Optional.of(draft.leave("Leave it").saying(MissedSingle.name(picture, lift) + ": more than asked on the last " + last.size() + " exposures; on "
+    return Optional.of(draft.leave("Leave it").saying(MissedSingle.name(picture, lift) + ": more than asked on the last " + last.size()
+        + " exposures; on "
         + Say.day(newest.day()) + " " + set.load().text() + " for " + asked.text() + (hard ? ", and harder than asked." : ".")));
   }
 

@@ -342,7 +342,8 @@ public record Picture(LocalDate today, Person person, LifterContext context, Map
   }
 
   /**
-   * How many points harder a lifter's sets are than they are rated in a lift, as the tracker has learned it from all sets: over 0 for one who
+   * How many points harder a lifter's sets are than they are rated in a lift, as the tracker has learned it from all sets: over 0 for one
+   * who
    * claims too many reps in reserve. 0 where nothing is known.
    */
   double rates(Lift lift) {

@@ -35,7 +35,8 @@ final class Ratings implements CallRule {
 
   @Override
   public String when() {
-    return "Ratings off or spread by over a rep, or no open set for six weeks where loads hang on ratings: a check set, one capped AMRAP at "
+    return "Ratings off or spread by over a rep, or no open set for six weeks where loads hang on ratings: a check set, one capped "
+        + "AMRAP at "
         + "70–75 %; percentages with a cap meanwhile.";
   }
 

@@ -59,7 +59,8 @@ final class ReadinessLow implements CallRule {
   private static List<Effect> eased(Picture picture, List<Picture.Planned> lines, double factor) {
     List<Effect> effects = new ArrayList<>();
     for (Picture.Planned planned : lines) {
-      WorkLine work = LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, picture.context().chart(planned.line().lift()));
+      WorkLine work = LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, picture.context()
+          .chart(planned.line().lift()));
       Edits.to(planned, work).ifPresent(effects::add);
     }
     return effects;

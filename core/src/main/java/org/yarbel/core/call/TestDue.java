@@ -88,7 +88,8 @@ final class TestDue implements CallRule {
     return picture.ahead().stream().filter(session -> session.day().isAfter(picture.today().plusDays(MOCK_FROM))
         && session.day().isBefore(picture.today().plusDays(MOCK_UNTIL))).reduce((one, next) -> next).map(session -> due.stream()
         .map(one -> one.lift().lift()).filter(Lift::powerlift).sorted(Comparator.comparing(lift -> ORDER.indexOf(lift.key())))
-        .<Effect>map(lift -> new Effect.Add(session.day(), SlotKind.MAIN, lift.key(), PartOf.of(new Work.Max(1)).rpe(MOCK_RPE).line().toString(),
+        .<Effect>map(lift -> new Effect.Add(session.day(), SlotKind.MAIN, lift.key(), PartOf.of(new Work.Max(1)).rpe(MOCK_RPE).line()
+            .toString(),
             "mock contest")).toList());
   }
 

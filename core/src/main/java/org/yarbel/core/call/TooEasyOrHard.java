@@ -62,8 +62,10 @@ final class TooEasyOrHard implements CallRule {
     double rates = picture.rates(agree.get(0).lines().get(0).lift());
     String known = Math.abs(rates) < WORTH_SAYING ? "" : " (how this lifter rates is taken in)";
     return proposing(picture, lift, side, draft).map(done -> done.saying(MissedSingle.name(picture, lift) + ": " + Say.number(
-        Math.abs(agree.get(0).off() + rates)) + " and " + Say.number(Math.abs(agree.get(1).off() + rates)) + " points " + (side < 0 ? "easier" : "harder")
-        + " than asked on the last two exposures (" + Say.day(agree.get(0).day()) + ", " + Say.day(agree.get(1).day()) + "), nothing off" + known + "."));
+        Math.abs(agree.get(0).off() + rates)) + " and " + Say.number(Math.abs(agree.get(1).off() + rates)) + " points "
+            + (side < 0 ? "easier" : "harder")
+        + " than asked on the last two exposures (" + Say.day(agree.get(0).day()) + ", " + Say.day(agree.get(1).day()) + "), nothing off"
+            + known + "."));
   }
 
   /** −1 for too easy, 1 for too hard, 0 where it is neither, flagged, or missed. */

@@ -62,7 +62,8 @@ public final class WhyThis {
           + (chart.share() == 1 ? "" : ", " + plain(100 * chart.share()) + " % of that") + hung(chart.hung());
     }
     if (source instanceof LoadSource.Drop drop) {
-      return (drop.percent() != null ? plain(drop.percent().doubleValue()) + " %" : Objects.requireNonNull(drop.mass()).text()) + " less than "
+      return (drop.percent() != null ? plain(drop.percent().doubleValue()) + " %" : Objects.requireNonNull(drop.mass()).text())
+          + " less than "
           + set(drop.from());
     }
     if (source instanceof LoadSource.ShareOfSet share) {

@@ -75,7 +75,8 @@ public final class CallTrial {
   private static final int WRITTEN = 4;
   private static final int EASY_EVERY = 8;
   private static final int FLIP_DAYS = 21;
-  private static final Set<String> STEERING = Set.of("numbers-moved", "too-easy-or-hard", "missed", "missed-single", "form-went", "over-plan");
+  private static final Set<String> STEERING = Set.of("numbers-moved", "too-easy-or-hard", "missed", "missed-single", "form-went",
+      "over-plan");
   private static final LocalDate START = LocalDate.of(2026, 1, 5);
   private static final Catalogue LIFTS = Catalogue.standard();
   private static final PlaceKit KIT = new PlaceKit(MassUnit.KG, List.of(new Bar("Bar", Mass.of("20", MassUnit.KG), List.of(), true, true)),
@@ -357,7 +358,8 @@ public final class CallTrial {
 
   private Picture picture(LocalDate today) {
     Map<String, Picture.OfLift> known = new HashMap<>();
-    tracked.forEach((lift, own) -> known.put(lift, new Picture.OfLift(lift(lift), Level.INTERMEDIATE, own.tested, START, own.points, null, null,
+    tracked.forEach((lift, own) -> known.put(lift, new Picture.OfLift(lift(lift), Level.INTERMEDIATE, own.tested, START, own.points, null,
+        null,
         0.9, Picture.Moves.FOLLOW)));
     List<Picture.Session> sessions = new ArrayList<>();
     plan.forEach((day, lines) -> {
@@ -371,7 +373,8 @@ public final class CallTrial {
         easy.stream().filter(monday -> !monday.isBefore(today)).distinct().toList(), easy.stream().filter(monday -> monday.isBefore(today)
             && !monday.isBefore(today.minusWeeks(12))).distinct().toList(), Deload.LESS_VOLUME);
     return new Picture(today, new Picture.Person(Level.INTERMEDIATE, false, Set.of()), context(today), known, sessions,
-        answers.subList(Math.max(0, answers.size() - 40), answers.size()), List.of(), List.of(), null, List.of(), deloads, null, Figures.USUAL);
+        answers.subList(Math.max(0, answers.size() - 40), answers.size()), List.of(), List.of(), null, List.of(), deloads, null,
+            Figures.USUAL);
   }
 
   private static Lift lift(String key) {
@@ -405,7 +408,8 @@ public final class CallTrial {
     int joints = (int) Math.round(Math.min(5, Math.max(1, 4.2 - 20 * Math.max(0, body.tired() - 0.03) - 0.4 * body.pain()
         + 0.6 * random.nextGaussian())));
     int sleep = (int) Math.round(Math.min(20, Math.max(8, 15 + 1.6 * random.nextGaussian())));
-    return new CheckIn(sleep, energy, joints, 4, body.pain() == 0 ? List.of() : List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, body.pain(),
+    return new CheckIn(sleep, energy, joints, 4, body.pain() == 0 ? List.of()
+        : List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, body.pain(),
         "")));
   }
 

@@ -81,7 +81,8 @@ final class TrainedBody {
       double now = gained - TIRED_COSTS * tired - (legs ? PAIN_COSTS * pain : 0);
       double share = load.ratioTo(trueMax());
       SimulatedLifter.Outcome outcome = lifter.lift(load.scaled(Math.exp(-now)), reps, open);
-      double reserve = RepMaxCurve.HOUSE.repsAt(Math.min(1, load.ratioTo(trueMax().scaled(Math.exp(now - gained))))).orElse(30) - outcome.reps();
+      double reserve = RepMaxCurve.HOUSE.repsAt(Math.min(1, load.ratioTo(trueMax().scaled(Math.exp(now - gained)))))
+          .orElse(30) - outcome.reps();
       boolean form = school == School.TECHNIQUE && share > FORM_GOES && random.nextDouble() < 0.8;
       double effect = outcome.failed() ? 0 : Math.max(0, 1 - Math.abs(reserve - BEST_RESERVE) / RESERVE_WIDTH) * (share < 0.6 ? 0.4 : 1);
       gained += GAIN_A_SET * effect * (legs && pain >= 4 ? 0.3 : 1) * (form ? 0.3 : 1);

@@ -78,7 +78,8 @@ class CallController {
       return answer(id, book.take(id, choice, who), choice, htmx, response, flash, typed);
     } catch (Taking.Stale stale) {
       book.lookAt(pages.view(id).lifterId());
-      return answer(id, new CallBook.Outcome.Anew(null, stale.sentence() + " The calls were drawn up anew."), choice, htmx, response, flash, typed);
+      return answer(id, new CallBook.Outcome.Anew(null, stale.sentence() + " The calls were drawn up anew."), choice, htmx, response,
+          flash, typed);
     }
   }
 
@@ -91,7 +92,8 @@ class CallController {
         lines.put(number(field.substring(prefix.length())), text.substring(0, Math.min(MOST_LINE, text.length())));
       }
     });
-    return new CallBook.Choice(number(typed.getOrDefault("version", "-1")), proposal, lines, cut(typed.getOrDefault("word", ""), MOST_WORD));
+    return new CallBook.Choice(number(typed.getOrDefault("version", "-1")), proposal, lines,
+        cut(typed.getOrDefault("word", ""), MOST_WORD));
   }
 
   private static int number(String text) {
@@ -108,7 +110,8 @@ class CallController {
   }
 
   @PostMapping("/calls/{id}/refuse")
-  ModelAndView refuse(@PathVariable long id, @RequestParam Map<String, String> typed, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx,
+  ModelAndView refuse(@PathVariable long id, @RequestParam Map<String, String> typed, @AuthenticationPrincipal SignedIn who,
+      HtmxRequest htmx,
       HttpServletResponse response, RedirectAttributes flash) {
     String reason = cut(typed.getOrDefault("reason", ""), MOST_REASON);
     if (reason.isEmpty()) {
@@ -134,7 +137,8 @@ class CallController {
       RedirectAttributes flash, Map<String, String> typed) {
     if (outcome instanceof CallBook.Outcome.Wrong wrong) {
       String first = wrong.errors().values().iterator().next();
-      return shown(pages.view(wrong.call()).choosing(choice.proposal()).saying(first), HttpStatus.UNPROCESSABLE_CONTENT, htmx, response, flash,
+      return shown(pages.view(wrong.call()).choosing(choice.proposal()).saying(first), HttpStatus.UNPROCESSABLE_CONTENT, htmx, response,
+          flash,
           typed);
     }
     if (outcome instanceof CallBook.Outcome.Done done) {
@@ -149,7 +153,8 @@ class CallController {
     return shown(pages.view(id).saying(anew.why()), HttpStatus.CONFLICT, htmx, response, flash, typed);
   }
 
-  private static ModelAndView shown(CallView view, HttpStatus status, HtmxRequest htmx, HttpServletResponse response, RedirectAttributes flash,
+  private static ModelAndView shown(CallView view, HttpStatus status, HtmxRequest htmx, HttpServletResponse response,
+      RedirectAttributes flash,
       Map<String, String> typed) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (htmx.isHtmxRequest()) {
@@ -177,7 +182,8 @@ class CallController {
         left.add(view.lifter());
       }
     }
-    flash.addFlashAttribute("said", Count.of(taken, "call") + " taken." + (left.isEmpty() ? "" : " Left open, for something stood otherwise: "
+    flash.addFlashAttribute("said", Count.of(taken, "call") + " taken." + (left.isEmpty() ? ""
+        : " Left open, for something stood otherwise: "
         + String.join(", ", left) + "."));
     return "redirect:" + Back.to(back);
   }
@@ -192,7 +198,8 @@ class CallController {
 
   /** What a proposal would make of the weeks, and what the checks would then say: worked out through the same doors and taken back. */
   @GetMapping("/calls/{id}/preview")
-  String preview(@PathVariable long id, @RequestParam(defaultValue = "0") int proposal, @AuthenticationPrincipal SignedIn who, Model model) {
+  String preview(@PathVariable long id, @RequestParam(defaultValue = "0") int proposal, @AuthenticationPrincipal SignedIn who,
+      Model model) {
     model.addAttribute("preview", preview.of(id, proposal, who));
     return "call/preview :: preview";
   }

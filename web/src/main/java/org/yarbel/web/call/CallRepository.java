@@ -30,7 +30,8 @@ interface CallRepository extends JpaRepository<CallRow, Long> {
 
   /** The open ones of the club, what is most urgent first. */
   @Query("select c as call, l.name as name from CallRow c join Lifter l on l.id = c.lifterId where c.state = "
-      + "org.yarbel.web.call.CallRow.State.OPEN and (:all = true or c.lifterId in :lifters) order by c.urgency, c.confidence desc, l.name, c.id")
+      + "org.yarbel.web.call.CallRow.State.OPEN and (:all = true or c.lifterId in :lifters) order by c.urgency, c.confidence desc, "
+          + "l.name, c.id")
   List<Named> open(boolean all, Collection<Long> lifters, Limit limit);
 
   /** How many wait of each lifter. */

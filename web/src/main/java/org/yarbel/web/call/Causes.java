@@ -61,9 +61,11 @@ class Causes implements PlanListener {
           mark(row.getLong("lifter_id"), "log", row.getString("lift").replace('-', ' ') + ", a set logged");
           return 1;
         }).list();
-    jdbc.sql("select t.lifter_id from slot s join training_session t on t.club_id = s.club_id and t.id = s.session_id where s.club_id = :club "
+    jdbc.sql("select t.lifter_id from slot s join training_session t on t.club_id = s.club_id and t.id = s.session_id where s.club_id "
+        + "= :club "
         + "and s.ref = :line and not exists (select 1 from logged_set g where g.club_id = s.club_id and g.line = s.ref)")
-        .param("club", club.id()).param("line", event.line()).query(Long.class).list().forEach(lifter -> mark(lifter, "log", "a set taken out"));
+        .param("club", club.id()).param("line", event.line()).query(Long.class).list()
+            .forEach(lifter -> mark(lifter, "log", "a set taken out"));
   }
 
   @EventListener

@@ -18,7 +18,8 @@ class ClipCounts {
 
   @Transactional(readOnly = true)
   public int of(long sessionId) {
-    return jdbc.sql("select count(*) from clip where club_id = :club and session_id = :session and gone_at is null").param("club", club.id())
+    return jdbc.sql("select count(*) from clip where club_id = :club and session_id = :session and gone_at is null")
+        .param("club", club.id())
         .param("session", sessionId).query(Integer.class).single();
   }
 }

@@ -88,7 +88,8 @@ class LoadMoves {
     Map<String, Mark> lines = new LinkedHashMap<>();
     picture.sessions().stream().filter(session -> !session.day().isBefore(picture.today()) && !session.begun())
         .forEach(session -> session.lines().stream().filter(line -> line.kind().mainWork()).forEach(line -> LineChange.top(picture,
-            line.planned()).ifPresent(top -> lines.put(line.ref().toString(), new Mark(line.lift().key(), session.day(), top.nanograms())))));
+            line.planned()).ifPresent(top -> lines.put(line.ref().toString(),
+                new Mark(line.lift().key(), session.day(), top.nanograms())))));
     return new Marks(lines);
   }
 

@@ -140,7 +140,8 @@ public class LookQueue {
   private List<Row> rows(LocalDate monday) {
     LocalDate today = clock.today();
     return jdbc.sql("""
-        select l.id, l.name, exists (select 1 from weekly_look w where w.club_id = l.club_id and w.lifter_id = l.id and w.monday = :monday) as sent,
+        select l.id, l.name,
+            exists (select 1 from weekly_look w where w.club_id = l.club_id and w.lifter_id = l.id and w.monday = :monday) as sent,
           (select count(*) from training_session t where t.club_id = l.club_id and t.lifter_id = l.id and t.day >= :monday
             and t.day < :end and exists (select 1 from slot s where s.club_id = t.club_id and s.session_id = t.id)) as planned,
           (select count(*) from training_session t where t.club_id = l.club_id and t.lifter_id = l.id and t.day >= :monday

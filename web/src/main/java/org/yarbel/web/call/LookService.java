@@ -127,7 +127,8 @@ class LookService {
         }
         if (after != null && !after.day().isBefore(monday)) {
           double by = before == null ? 0 : 100 * (after.max().ratioTo(before.max()) - 1);
-          all.add(new LookView.MovedMax(lift.lift().name(), lift.lift().key(), before == null ? "" : tenth(before.max()), tenth(after.max()),
+          all.add(new LookView.MovedMax(lift.lift().name(), lift.lift().key(), before == null ? "" : tenth(before.max()),
+              tenth(after.max()),
               before == null ? "first" : (by < 0 ? "−" : "+") + Math.rint(10 * Math.abs(by)) / 10 + " %"));
         }
       });
@@ -169,14 +170,16 @@ class LookService {
       SetInWords told = new SetInWords(set);
       String lift = reader.liftName(set.lift()).orElse(set.lift());
       String other = set.askedLift();
-      return lift + " " + told.done(unit) + ", " + told.asked(unit, Optional.ofNullable(other).flatMap(key -> week.picture().context().lifts()
+      return lift + " " + told.done(unit) + ", " + told.asked(unit, Optional.ofNullable(other)
+          .flatMap(key -> week.picture().context().lifts()
           .ofKey(key))) + (set.state().words().isEmpty() ? "" : ", " + set.state().words());
     }).toList();
   }
 
   private static List<String> marks(Picture.Session session) {
     return session.lines().stream().flatMap(line -> line.sets().stream()).flatMap(set -> set.marks().stream().map(mark -> set.lift().name()
-        + " " + set.load().number() + ": " + mark.word())).collect(Collectors.groupingBy(Function.identity(), Collectors.counting())).entrySet()
+        + " " + set.load().number() + ": " + mark.word())).collect(Collectors.groupingBy(Function.identity(), Collectors.counting()))
+            .entrySet()
         .stream().map(entry -> entry.getKey() + (entry.getValue() > 1 ? " ×" + entry.getValue() : "")).sorted().toList();
   }
 
@@ -237,14 +240,16 @@ class LookService {
 
   private LookView.PlusView plus(Week week, TrainingSession row, Picture.Lifted set) {
     int best = log.mostRepsBefore(week.lifter().id(), set.lift().key(), set.load().nanograms(), row.day());
-    return new LookView.PlusView(DAY.format(row.day()), set.lift().name(), set.reps() + " at " + set.load().text(), set.asked() == null ? "open"
+    return new LookView.PlusView(DAY.format(row.day()), set.lift().name(), set.reps() + " at " + set.load().text(), set.asked() == null
+        ? "open"
         : "of " + set.asked(), best == 0 ? "first at that load" : "best before " + best, set.reps() > best);
   }
 
   private static List<LookView.NextDay> next(Picture picture, LocalDate monday) {
     List<LookView.NextDay> days = new ArrayList<>();
     picture.sessions().stream().filter(session -> !session.day().isBefore(monday) && session.day().isBefore(monday.plusWeeks(1)))
-        .forEach(session -> days.add(new LookView.NextDay(DAY.format(session.day()), session.lines().stream().filter(line -> line.kind().counts())
+        .forEach(session -> days.add(new LookView.NextDay(DAY.format(session.day()), session.lines().stream()
+            .filter(line -> line.kind().counts())
             .map(line -> new LookView.NextLine(line.lift().name(), line.planned().work(),
                 Shown.loads(LineChange.resolved(picture, line.planned())))).toList())));
     return days;

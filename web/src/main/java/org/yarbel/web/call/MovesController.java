@@ -74,11 +74,13 @@ class MovesController {
     model.addAttribute("lifter", lifter.name());
     model.addAttribute("lifterId", id);
     model.addAttribute("unit", lifter.unit().symbol());
-    model.addAttribute("lifts", found.lifts().stream().map(one -> new LiftChoice(one.key(), one.name(), one.key().equals(found.key()))).toList());
+    model.addAttribute("lifts", found.lifts().stream().map(one -> new LiftChoice(one.key(), one.name(), one.key().equals(found.key())))
+        .toList());
     model.addAttribute("lift", found.key());
     model.addAttribute("liftName", found.name());
     model.addAttribute("moves", found.moves().stream().map(moved -> MoveView.of(moved, lifter.unit(), clock)).toList());
-    model.addAttribute("hows", own == null ? List.of() : Arrays.stream(Picture.Moves.values()).map(how -> new HowView(how.name(), how.word(),
+    model.addAttribute("hows", own == null ? List.of() : Arrays.stream(Picture.Moves.values())
+        .map(how -> new HowView(how.name(), how.word(),
         how == own.moves())).toList());
     Mass agreed = own == null ? null : own.agreed(lifter.unit());
     model.addAttribute("agreed", agreed == null ? null : agreed.amountIn(lifter.unit(), 1).toPlainString());
@@ -93,7 +95,8 @@ class MovesController {
   @PostMapping("/lifters/{id}/moves")
   String how(@PathVariable long id, @RequestParam String lift, @RequestParam String how, @AuthenticationPrincipal SignedIn who,
       RedirectAttributes flash) {
-    Picture.Moves chosen = Arrays.stream(Picture.Moves.values()).filter(one -> one.name().equals(how)).findFirst().orElseThrow(NotFound::new);
+    Picture.Moves chosen = Arrays.stream(Picture.Moves.values()).filter(one -> one.name().equals(how)).findFirst()
+        .orElseThrow(NotFound::new);
     flash.addFlashAttribute("said", moves.let(id, lift, chosen, who));
     return "redirect:/lifters/" + id + "/moves?lift=" + lift;
   }

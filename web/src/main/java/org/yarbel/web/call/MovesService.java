@@ -80,7 +80,8 @@ class MovesService {
     return switch (how) {
       case FOLLOW -> "Loads of the " + name + " follow the estimate.";
       case ASK -> "Loads of the " + name + " follow the estimate by 2 % from " + text(from) + " on; beyond that a call asks you.";
-      case HOLD -> "Loads of the " + name + " stay at " + text(from) + " until you say otherwise; a call tells you when the estimate has moved.";
+      case HOLD -> "Loads of the " + name + " stay at " + text(from)
+          + " until you say otherwise; a call tells you when the estimate has moved.";
     };
   }
 

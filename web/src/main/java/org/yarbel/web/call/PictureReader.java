@@ -235,7 +235,8 @@ class PictureReader {
   }
 
   private Set<Long> ended(List<Long> sessionIds) {
-    return sessionIds.isEmpty() ? Set.of() : left.findBySessionIdIn(sessionIds).stream().map(LeftSets::sessionId).collect(Collectors.toSet());
+    return sessionIds.isEmpty() ? Set.of() : left.findBySessionIdIn(sessionIds).stream().map(LeftSets::sessionId)
+        .collect(Collectors.toSet());
   }
 
   private Map<Long, LocalDate> liftedOn(List<Long> sessionIds) {
@@ -256,7 +257,8 @@ class PictureReader {
   private Map<String, Picture.OfLift> lifts(Lifter lifter, List<LiftNumbers> own, List<Progression> methods, LifterContext context) {
     LocalDate today = clock.today();
     Map<String, List<TrackedPoint>> tracked = own.isEmpty() ? Map.of() : points.since(List.of(lifter.id()),
-        own.stream().map(LiftNumbers::lift).toList(), today.minusWeeks(WEEKS_BACK)).stream().collect(Collectors.groupingBy(TrackedPoint::lift));
+        own.stream().map(LiftNumbers::lift).toList(), today.minusWeeks(WEEKS_BACK)).stream()
+            .collect(Collectors.groupingBy(TrackedPoint::lift));
     Map<String, Picture.OfLift> lifts = new HashMap<>();
     for (LiftNumbers known : own) {
       Lift lift = context.lifts().ofKey(known.lift()).orElse(null);
@@ -364,7 +366,8 @@ class PictureReader {
 
     /** What was done beside the lines is on record as no exposure of its own. */
     private Optional<Picture.Line> extra(String key, List<LoggedSetRow> sets) {
-      return context.lifts().ofKey(key).map(lift -> new Picture.Line(sets.get(0).line(), SlotKind.ASSISTANCE, PlannedLine.of(lift, "1x1"), null,
+      return context.lifts().ofKey(key).map(lift -> new Picture.Line(sets.get(0).line(), SlotKind.ASSISTANCE, PlannedLine.of(lift, "1x1"),
+          null,
           false, "", sets.stream().map(set -> lifted(set, List.of())).toList()));
     }
 
@@ -374,7 +377,8 @@ class PictureReader {
       boolean open = part != null && part.work() instanceof Work.SetsOfReps sets && (sets.reps() instanceof Reps.Open
           || sets.reps() instanceof Reps.AtLeast && logged.set() >= sets.sets());
       return new Picture.Lifted(set.id(), context.lift(set.lift()), logged.part(), set.load(), set.reps(), set.askedReps(), set.asked(),
-          part == null || part.rpe() == null ? null : Double.valueOf(part.rpe().middle()), open, set.ratingTaken(), set.easier(), set.ended(),
+          part == null || part.rpe() == null ? null : Double.valueOf(part.rpe().middle()), open, set.ratingTaken(), set.easier(),
+              set.ended(),
           set.state().contexts(), marks.getOrDefault(set.id(), List.of()), set.state().repSpeeds(), set.extra());
     }
   }

@@ -105,7 +105,8 @@ class Preview {
     PictureReader.Read read = reader.read(lifter);
     Picture picture = read.picture();
     Map<UUID, PreviewLine> lines = new LinkedHashMap<>();
-    picture.sessions().stream().filter(session -> !session.day().isBefore(picture.today())).forEach(session -> session.lines().forEach(line ->
+    picture.sessions().stream().filter(session -> !session.day().isBefore(picture.today()))
+        .forEach(session -> session.lines().forEach(line ->
         lines.put(line.ref(), new PreviewLine(DAY.format(session.day()), line.lift().name(), line.planned().work(),
             Shown.loads(LineChange.resolved(picture, line.planned()))))));
     Map<LocalDate, List<Finding>> findings = new LinkedHashMap<>();

@@ -39,7 +39,8 @@ record Shown(List<ShownProposal> proposals) {
    * @param number of the edit in its proposal, by which a coach types it otherwise; under 0 where it only follows from another edit
    * @param before what it says and comes to now; empty where it is new
    */
-  record ShownLine(int number, String day, String lift, String before, String beforeLoads, String after, String afterLoads, String plates) {}
+  record ShownLine(int number, String day, String lift, String before, String beforeLoads, String after, String afterLoads,
+      String plates) {}
 
   static Shown of(Picture picture, Call call) {
     return new Shown(call.proposals().stream().map(proposal -> proposal(picture, proposal)).toList());

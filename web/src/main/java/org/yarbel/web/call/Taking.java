@@ -271,6 +271,7 @@ class Taking {
 
   /** The refs of lines that are changed. */
   static Set<UUID> lines(List<Effect> effects) {
-    return effects.stream().filter(Effect.Rewrite.class::isInstance).map(effect -> ((Effect.Rewrite) effect).line()).collect(Collectors.toSet());
+    return effects.stream().filter(Effect.Rewrite.class::isInstance).map(effect -> ((Effect.Rewrite) effect).line())
+        .collect(Collectors.toSet());
   }
 }

@@ -52,7 +52,8 @@ public class CoreJson {
 
   /** And an edit which it is. */
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "edit")
-  @JsonSubTypes({@JsonSubTypes.Type(value = Effect.Rewrite.class, name = "rewrite"), @JsonSubTypes.Type(value = Effect.Add.class, name = "add"),
+  @JsonSubTypes({@JsonSubTypes.Type(value = Effect.Rewrite.class, name = "rewrite"),
+      @JsonSubTypes.Type(value = Effect.Add.class, name = "add"),
       @JsonSubTypes.Type(value = Effect.Move.class, name = "move"), @JsonSubTypes.Type(value = Effect.EasyWeek.class, name = "easy"),
       @JsonSubTypes.Type(value = Effect.Number.class, name = "number"), @JsonSubTypes.Type(value = Effect.OfBasis.class, name = "basis"),
       @JsonSubTypes.Type(value = Effect.Setting.class, name = "setting"), @JsonSubTypes.Type(value = Effect.Another.class, name = "method"),

@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.yarbel.core.lift.Catalogue;
+import org.yarbel.core.lift.Movement;
 import org.yarbel.core.mass.Count;
+import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.Deload;
 import org.yarbel.core.plan.SlotKind;
@@ -21,9 +23,10 @@ final class Deloading implements CallRule {
   private static final int TAPER_DAYS = 21;
   private static final int OFTEN = 2;
   private static final int CHEAPER_DAYS = 14;
+  private static final int MOST_CHEAPER = 1;
+  private static final int VOLUME_REPS = 4;
   /** What costs less than the back-offs of a heavy lift and trains the same. Common practice, no source. */
-  private static final Map<String, String> CHEAPER = Map.of("deadlift", "back-extension", "squat", "leg-press", "bench", "dumbbell-bench",
-      "overhead-press", "dumbbell-press");
+  private static final Map<String, String> CHEAPER = Map.of("deadlift", "back-extension", "squat", "leg-press");
 
   @Override
   public String key() {
@@ -105,12 +108,20 @@ final class Deloading implements CallRule {
     List<Effect> effects = new ArrayList<>();
     picture.ahead().stream().filter(session -> session.day().isBefore(picture.today().plusDays(CHEAPER_DAYS)))
         .forEach(session -> session.lines().stream().filter(line -> line.kind() == SlotKind.SECOND && !line.remembered())
-            .forEach(line -> cheaper(picture, new Picture.Planned(session, line)).ifPresent(effects::add)));
+            .filter(Deloading::volume).limit(MOST_CHEAPER).forEach(line -> cheaper(picture, new Picture.Planned(session, line))
+                .ifPresent(effects::add)));
     if (effects.isEmpty()) {
       picture.trained().stream().filter(CHEAPER::containsKey).forEach(lift -> effects.addAll(Edits.each(picture.editable(lift).stream()
           .filter(planned -> planned.session().day().isBefore(picture.today().plusDays(CHEAPER_DAYS))).toList(), Deloading::half)));
     }
     return effects;
+  }
+
+  /** Straight sets of several reps of what tires most: volume, and not practice of something heavy. */
+  private static boolean volume(Picture.Line line) {
+    Integer reps = LineEdit.read(line.planned().work()).parts().get(0).work() instanceof Work.SetsOfReps sets ? sets.reps().least() : null;
+    boolean tires = line.lift().movement() == Movement.SQUAT || line.lift().movement() == Movement.DEADLIFT;
+    return tires && reps != null && reps >= VOLUME_REPS;
   }
 
   private static WorkLine half(WorkLine line) {

@@ -196,13 +196,16 @@ function onClick(event) {
       : Number(input.value.replace(",", ".")) || 0;
     const next = from + Number(step.dataset.step) * Number(input.dataset.by);
     input.value = String(Math.max(Math.round(next * 100) / 100, 0));
+    otherLoad(input);
     fewer(input);
     return;
   }
   const taken = event.target.closest(".take-load");
   if (taken) {
-    const field = taken.closest(".panel").querySelector('input[name="load"]');
+    const panel = taken.closest(".panel");
+    const field = panel.querySelector('input[name="load"]');
     field.value = taken.dataset.load;
+    chose(panel, taken.dataset.chosen);
     field.focus();
     return;
   }
@@ -219,8 +222,22 @@ function onClick(event) {
   }
 }
 
+// Which of the loads that stand beside each other was taken goes into the log; one that is typed after is nobody's offer.
+function chose(panel, way) {
+  panel.querySelector('input[name="chosen"]').value = way;
+  panel.querySelectorAll(".take-load").forEach((one) => one.setAttribute("aria-pressed", String(one.dataset.chosen === way)));
+}
+
+function otherLoad(input) {
+  const panel = input.name === "load" ? input.closest(".panel") : null;
+  if (panel?.querySelector('input[name="chosen"]')) {
+    chose(panel, "");
+  }
+}
+
 function onInput(input) {
   fewer(input);
+  otherLoad(input);
   const beside = input.closest(".more-said");
   if (beside) {
     withoutBelt(input, beside);
@@ -493,11 +510,69 @@ function replace(html, ok, entry) {
   }
 }
 
+// Whether the day is a low one, and what an easier session asks, by the table that came with the card.
+function lowDay(waiting) {
+  const section = root().querySelector("#part-easier");
+  if (!section) {
+    return;
+  }
+  const table = JSON.parse(section.dataset.table);
+  const answers = waiting.findLast((one) => one.form === "check-in");
+  if (answers) {
+    const said = new URLSearchParams(answers.body);
+    const ready = readiness(table, said);
+    const readable = Object.keys(table.answers).some((name) => said.get(name));
+    const chosen = section.querySelector('[aria-pressed="true"][value]:not([value=""])');
+    section.hidden = !chosen && !(readable && !said.has("leave") && ready < table.under);
+    section.querySelector(".readiness").textContent = ready + " of 100";
+  }
+  const chose = waiting.findLast((one) => one.form === "easier");
+  if (chose) {
+    const way = new URLSearchParams(chose.body).get("way");
+    section.querySelectorAll("button[name=way]").forEach((one) => one.setAttribute("aria-pressed", String(one.value === way)));
+    ease(table, way);
+  }
+}
+
+function readiness(table, said) {
+  const points = (name, answer) => (answer ? table.answers[name]?.[answer] ?? 0 : 0);
+  const halves = (said.get("sleep") ?? "").trim() === "" ? "" : String(Math.round(2 * Number(said.get("sleep").replace(",", "."))));
+  const sum = table.before + points("sleep", halves) + points("energy", said.get("energy")) + points("joints", said.get("joints"));
+  return Math.round(Math.min(Math.max(sum, 0), 100));
+}
+
+// Sets that are still to do weigh what the way asks; of as planned what the card came with.
+function ease(table, way) {
+  const lines = new Set(Object.values(table.lines).flat());
+  const sets = table.ways[way] ?? {};
+  const changed = new Set(table.lines[way] ?? []);
+  for (const panel of root().querySelectorAll(".panel")) {
+    if (!lines.has(panel.dataset.slot) || panel.dataset.logged === "true") {
+      continue;
+    }
+    panel.cameWith ??= asCame(panel);
+    const row = changed.has(panel.dataset.slot) ? sets[panel.dataset.panelId] : panel.cameWith;
+    panel.dataset.needless = row ? "false" : "true";
+    setText(panel.dataset.panelId, ".row-state", row ? "" : "not needed");
+    if (row) {
+      const [load, side, asked, reps] = row;
+      write(panel, ["", load, side]);
+      panel.querySelector('input[name="reps"]').value = reps;
+      panel.querySelector(".asked-for").textContent = asked;
+      setText(panel.dataset.panelId, ".row-asked", asked);
+    }
+  }
+}
+
+const asCame = (panel) => [panel.querySelector(".number").textContent, (panel.querySelector(".on-bar .side")?.textContent ?? "").replace(/ a side$|^no plates$/, ""),
+  panel.querySelector(".asked-for").textContent, panel.querySelector('input[name="reps"]').value];
+
 // Shows entries that wait as done, and what the sets after them become by the issued table.
 function replay() {
   age();
   const waiting = outbox.waiting().filter((one) => one.url.startsWith(here()));
   keptAround(waiting);
+  lowDay(waiting);
   let last = null;
   for (const entry of waiting) {
     const body = new URLSearchParams(entry.body);

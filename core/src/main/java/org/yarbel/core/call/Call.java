@@ -22,6 +22,10 @@ public record Call(String rule, String lift, String about, String sentence, List
 
   /** The matter it is about: the same matter makes one call, not one a day. */
   public String matter() {
+    return matter(rule, lift, about);
+  }
+
+  static String matter(String rule, String lift, String about) {
     return rule + "/" + lift + "/" + about;
   }
 

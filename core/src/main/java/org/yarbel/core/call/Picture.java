@@ -121,8 +121,9 @@ public record Picture(LocalDate today, Person person, LifterContext context, Map
    * @param id what the caller knows it by
    * @param day it is planned for, or was lifted on
    * @param ended whether the lifter has said that it is over
+   * @param eased whether the lifter has chosen an easier one for a low day
    */
-  public record Session(long id, LocalDate day, boolean ended, List<Line> lines) {
+  public record Session(long id, LocalDate day, boolean ended, boolean eased, List<Line> lines) {
     public Session {
       lines = List.copyOf(lines);
     }

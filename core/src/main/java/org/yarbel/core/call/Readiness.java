@@ -39,13 +39,16 @@ public record Readiness(int value, List<Part> parts) {
 
   /** Of a lifter on the day of the picture. */
   public static Readiness of(Picture picture) {
-    List<Part> parts = new ArrayList<>();
-    parts.add(new Part("ratings against what was asked", ratings(picture)));
-    parts.add(new Part("minimums made", misses(picture)));
-    parts.add(new Part("the estimate against two weeks ago", estimate(picture)));
+    List<Part> parts = new ArrayList<>(before(picture));
     CheckIn said = picture.answers(picture.today()).map(Picture.Answers::said).orElse(null);
     parts.addAll(answers(said));
     return of(parts);
+  }
+
+  /** Those that are known before the day is asked about. */
+  static List<Part> before(Picture picture) {
+    return List.of(new Part("ratings against what was asked", ratings(picture)), new Part("minimums made", misses(picture)),
+        new Part("the estimate against two weeks ago", estimate(picture)));
   }
 
   /** Those that today's answers are; what a card works out by itself, the rest being known beforehand. */
@@ -56,8 +59,12 @@ public record Readiness(int value, List<Part> parts) {
 
   /** From its parts. */
   public static Readiness of(List<Part> parts) {
-    double sum = parts.stream().filter(Part::known).mapToDouble(Part::z).sum();
-    return new Readiness((int) Math.round(Math.min(Math.max(MIDDLE + EACH * sum, 0), 100)), List.copyOf(parts));
+    return new Readiness((int) Math.round(Math.min(Math.max(points(parts), 0), 100)), List.copyOf(parts));
+  }
+
+  /** The sum that it is before it is held within 0 to 100. */
+  static double points(List<Part> parts) {
+    return MIDDLE + EACH * parts.stream().filter(Part::known).mapToDouble(Part::z).sum();
   }
 
   /** In words: {@code 34 of 100: energy −1, sleep −0.5; joints not known}. */
@@ -89,18 +96,18 @@ public record Readiness(int value, List<Part> parts) {
 
   /** Target − rated, the mean of three exposures. */
   private static double ratings(Picture picture) {
-    OptionalDouble off = before(picture).flatMap(session -> session.lines().stream()).flatMap(line -> line.sets().stream())
+    OptionalDouble off = lastBefore(picture).flatMap(session -> session.lines().stream()).flatMap(line -> line.sets().stream())
         .mapToDouble(Picture.Lifted::off).filter(known -> !Double.isNaN(known)).average();
     return off.isEmpty() ? Double.NaN : within(-off.getAsDouble());
   }
 
-  private static Stream<Picture.Session> before(Picture picture) {
+  private static Stream<Picture.Session> lastBefore(Picture picture) {
     return picture.lifted().stream().filter(session -> session.day().isBefore(picture.today())).limit(EXPOSURES);
   }
 
   /** 0.5 − missed minimums in three sessions. */
   private static double misses(Picture picture) {
-    List<Picture.Session> last = before(picture).toList();
+    List<Picture.Session> last = lastBefore(picture).toList();
     long missed = last.stream().flatMap(session -> session.lines().stream()).flatMap(line -> line.sets().stream())
         .filter(Picture.Lifted::missed).count();
     return last.isEmpty() ? Double.NaN : within(0.5 - missed);

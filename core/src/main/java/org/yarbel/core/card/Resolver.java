@@ -62,6 +62,11 @@ public final class Resolver {
           Movement.SQUAT, false, List.of(), WarmUp.SHRINKING, null);
     }
 
+    /** The same sets of another line. */
+    public Request withLine(ParsedLine other) {
+      return new Request(other, basis, numbers, others, bodyMass, loadables, unit, chart, movement, partial, logged, warmUp, level);
+    }
+
     /** The same with what was done. */
     public Request withLogged(List<LoggedSet> done) {
       return new Request(line, basis, numbers, others, bodyMass, loadables, unit, chart, movement, partial, done, warmUp, level);

@@ -364,7 +364,8 @@ public final class CallTrial {
     List<Picture.Session> sessions = new ArrayList<>();
     plan.forEach((day, lines) -> {
       if (!day.isBefore(today.minusWeeks(12))) {
-        sessions.add(new Picture.Session(day.toEpochDay(), day, false, lines.stream().map(line -> new Picture.Line(line.ref, line.kind,
+        sessions.add(new Picture.Session(day.toEpochDay(), day, false, false, lines.stream()
+            .map(line -> new Picture.Line(line.ref, line.kind,
             PlannedLine.of(lift(line.lift), line.work), null, false, "", line.sets)).toList()));
       }
     });

@@ -8,7 +8,7 @@ import org.yarbel.core.mass.MassUnit;
 public enum School {
   STEADY("steady"),
   UNEVEN("uneven days"),
-  UNDERSHOOTING("rates too low"),
+  UNDERSHOOTING("rates too hard"),
   OVERREACHING("does more than asked"),
   LAYOFF("three weeks away"),
   TECHNIQUE("technique fails above 90 %");

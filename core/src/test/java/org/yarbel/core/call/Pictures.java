@@ -172,7 +172,8 @@ final class Pictures {
     boolean plus = part.work() instanceof Work.SetsOfReps sets && (sets.reps() instanceof Reps.AtLeast || sets.reps() instanceof Reps.Open);
     Set<Context> state = EnumSet.noneOf(Context.class);
     Arrays.stream(Context.values()).filter(context -> rest.contains(context.word())).forEach(state::add);
-    List<TechniqueMark> marks = Arrays.stream(TechniqueMark.values()).filter(mark -> mark != TechniqueMark.OTHER && rest.contains(mark.word()))
+    List<TechniqueMark> marks = Arrays.stream(TechniqueMark.values()).filter(mark -> mark != TechniqueMark.OTHER
+        && rest.contains(mark.word()))
         .toList();
     HowEnded how = Arrays.stream(HowEnded.values()).filter(one -> rest.contains(one.word())).findFirst().orElse(null);
     String speed = rest.contains("m/s") ? rest.replaceAll(".*?(\\d\\.\\d+) m/s.*", "$1") : null;
@@ -214,7 +215,8 @@ final class Pictures {
     numbers.forEach((key, own) -> lifts.put(key, new Picture.OfLift(LIFTS.ofKey(key).orElseThrow(), level, own.tested(), tests.get(key),
         points.getOrDefault(key, List.of()), heaviest.get(key), courses.get(key), 0.9, moves)));
     List<Picture.Session> sessions = new ArrayList<>();
-    days.forEach((date, lines) -> sessions.add(new Picture.Session(date.toEpochDay(), date, ended.getOrDefault(date, false), lines)));
+    days.forEach((date, lines) -> sessions.add(new Picture.Session(date.toEpochDay(), date, ended.getOrDefault(date, false), false,
+        lines)));
     return new Picture(TODAY, new Picture.Person(level, strained, free), context, lifts, sessions, answers, complaints, weighed, contest,
         methods, deloads, week, new Figures(figures));
   }

@@ -73,7 +73,7 @@ class SecurityConfig {
                 "/favicon.ico", "/error", "/sw.js", "/feeds/*", "/health", "/health/*").permitAll()
             .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card",
                 "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end", "/sessions/*/check-in", "/sessions/*/words", "/sessions/*/read",
-                "/sessions/*/lifted", "/sessions/*/clips", "/clips/*", "/clips/*/out", "/clips/uploads/*",
+                "/sessions/*/lifted", "/sessions/*/easier", "/sessions/*/clips", "/clips/*", "/clips/*/out", "/clips/uploads/*",
                 "/sessions/*/extra", "/sessions/*/extra/*/out",
                 "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics",
                 "/lifters/*/calendar/revoke",

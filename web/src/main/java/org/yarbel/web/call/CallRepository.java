@@ -15,6 +15,9 @@ interface CallRepository extends JpaRepository<CallRow, Long> {
   /** What was decided of a matter last. */
   Optional<CallRow> findFirstByLifterIdAndMatterAndStateInOrderByIdDesc(long lifterId, String matter, Collection<CallRow.State> states);
 
+  /** Whether a matter was decided so. */
+  boolean existsByLifterIdAndMatterAndStateIn(long lifterId, String matter, Collection<CallRow.State> states);
+
   /** The newest decided ones of a lifter. */
   List<CallRow> findByLifterIdAndStateInOrderByDecidedAtDesc(long lifterId, Collection<CallRow.State> states, Limit limit);
 

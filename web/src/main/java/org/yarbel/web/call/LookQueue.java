@@ -122,7 +122,8 @@ public class LookQueue {
     return Macrocycle.monday(clock.today().minusDays(TURNS_ON));
   }
 
-  private record Row(long id, String name, boolean sent, int planned, int done, boolean pain, boolean silent, boolean contest) {}
+  private record Row(long id, String name, boolean sent, int planned, int done, boolean pain, boolean silent, boolean contest,
+      long calls) {}
 
   /** The lifters chosen, by name, those with something to say first. */
   @Transactional(readOnly = true)
@@ -151,7 +152,8 @@ public class LookQueue {
             and c.lifter_id = l.id and c.over_on is null and c.score >= :pain) as pain,
           not exists (select 1 from logged_set g where g.club_id = l.club_id and g.lifter_id = l.id and g.day > :recently) as silent,
           exists (select 1 from contest_entry e join contest k on k.club_id = e.club_id and k.id = e.contest_id where e.club_id = l.club_id
-            and e.lifter_id = l.id and k.state = 'PLANNED' and not k.gone and k.day >= :today) as contest
+            and e.lifter_id = l.id and k.state = 'PLANNED' and not k.gone and k.day >= :today) as contest,
+          (select count(*) from coach_call c where c.club_id = l.club_id and c.lifter_id = l.id and c.state = 'OPEN') as calls
         from lifter l where l.club_id = :club order by lower(l.name), l.id limit :most""").param("club", club.id())
         .param("monday", monday).param("end", monday.plusWeeks(1)).param("recently", today.minusWeeks(1)).param("today", today)
         .param("pain", (int) thresholds.values().of(CallFigure.CALL_PAIN)).param("most", MOST).query(Row.class).list();
@@ -174,13 +176,19 @@ public class LookQueue {
     return new Place(at + 1, all.size(), at > 0 ? all.get(at - 1) : null, at + 1 < all.size() ? all.get(at + 1) : null);
   }
 
-  /** How many looks are sent, and how many there are to send, this week. */
-  public record Sent(int waiting, int all) {}
+  /**
+   * How many looks are sent, and how many there are to send, this week.
+   *
+   * @param calls how many wait of each lifter of whom any does
+   */
+  public record Sent(int waiting, int all, Map<Long, Long> calls) {}
 
   /** Of those who had something planned in the week. */
   @Transactional(readOnly = true)
   public Sent sent() {
-    List<Row> planned = rows(monday()).stream().filter(row -> row.planned() > 0).toList();
-    return new Sent((int) planned.stream().filter(row -> !row.sent()).count(), planned.size());
+    List<Row> all = rows(monday());
+    List<Row> planned = all.stream().filter(row -> row.planned() > 0).toList();
+    return new Sent((int) planned.stream().filter(row -> !row.sent()).count(), planned.size(), all.stream().filter(row -> row.calls() > 0)
+        .collect(Collectors.toMap(Row::id, Row::calls)));
   }
 }

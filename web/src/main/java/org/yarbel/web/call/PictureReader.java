@@ -24,6 +24,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.call.Picture;
 import org.yarbel.core.card.LifterContext;
+import org.yarbel.core.card.Chosen;
 import org.yarbel.core.card.LoggedSet;
 import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.ResolvedLine;
@@ -345,7 +346,8 @@ class PictureReader {
       }
       done.values().stream().flatMap(Collection::stream).filter(set -> set.sessionId() == row.id() && !refs.contains(set.line()))
           .collect(Collectors.groupingBy(LoggedSetRow::lift)).forEach((lift, sets) -> extra(lift, sets).ifPresent(lines::add));
-      return new Picture.Session(row.id(), liftedOn.getOrDefault(row.id(), row.day()), ended.contains(row.id()), lines);
+      return new Picture.Session(row.id(), liftedOn.getOrDefault(row.id(), row.day()), ended.contains(row.id()),
+          row.easier() != null, lines);
     }
 
     private Picture.Line line(TrainingSession row, Slot slot) {
@@ -373,7 +375,10 @@ class PictureReader {
 
     private Picture.Lifted lifted(LoggedSetRow set, List<Part> parts) {
       LoggedSet logged = set.loggedSet();
-      Part part = logged.part() >= 1 && logged.part() <= parts.size() ? parts.get(logged.part() - 1) : null;
+      Chosen chosen = set.state().chosen();
+      // what was planned is not what an easier session asked
+      boolean asPlanned = chosen == null || !chosen.easierDay();
+      Part part = asPlanned && logged.part() >= 1 && logged.part() <= parts.size() ? parts.get(logged.part() - 1) : null;
       boolean open = part != null && part.work() instanceof Work.SetsOfReps sets && (sets.reps() instanceof Reps.Open
           || sets.reps() instanceof Reps.AtLeast && logged.set() >= sets.sets());
       return new Picture.Lifted(set.id(), context.lift(set.lift()), logged.part(), set.load(), set.reps(), set.askedReps(), set.asked(),

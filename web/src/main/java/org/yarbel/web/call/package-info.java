@@ -6,7 +6,7 @@
  * keeps what they make of it, one row a matter, and takes, refuses and undoes. {@link org.yarbel.web.call.Taking} makes the edits of a
  * proposal through the doors a coach's own edits go through, so that checks, methods, cards and undo know them. {@link
  * org.yarbel.web.call.LoadMoves} keeps what moved the loads. The Calls page is for the club, the weekly look for one lifter after
- * another; only coaches. It may use club, contest, edit, group, job, journal, lifter, log, plan, program, session, skyline and watch.
+ * another; only coaches. It may use card, club, contest, edit, group, job, journal, lifter, log, plan, program, session, skyline and watch.
  */
 @NullMarked
 package org.yarbel.web.call;

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.Chosen;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.Mark;
@@ -20,16 +22,17 @@ import org.yarbel.web.log.SetState;
  * @param worn the pieces that are ticked
  * @param wornWas the pieces as they are shown, so that nobody is taken to have said what only stood there
  * @param marks each with its rep as it is typed
+ * @param chosen which of the loads that were offered it is; null for none of them
  * @param hurt where it hurt, as it was typed and not taken; what was taken stands with the check-in
  */
 record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear> wornWas, Map<TechniqueMark, String> marks,
-    String speeds, String did, HurtForm hurt) {
+    String speeds, String did, @Nullable Chosen chosen, HurtForm hurt) {
   /** Nothing, to be filled by a script. */
-  static final BesideView NOTHING = new BesideView(Set.of(), "", Set.of(), Set.of(), Map.of(), "", "", HurtForm.NOTHING);
+  static final BesideView NOTHING = new BesideView(Set.of(), "", Set.of(), Set.of(), Map.of(), "", "", null, HurtForm.NOTHING);
 
   /** What is proposed before anything is said. */
   static BesideView proposed(Set<Context> contexts, Set<Gear> normal) {
-    return new BesideView(contexts, "", normal, normal, Map.of(), "", "", HurtForm.NOTHING);
+    return new BesideView(contexts, "", normal, normal, Map.of(), "", "", null, HurtForm.NOTHING);
   }
 
   /** As it stands in the log. */
@@ -40,13 +43,13 @@ record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear>
     Set<Gear> worn = state.gear() == null ? normal : state.gear();
     RepSpeeds speeds = state.repSpeeds();
     return new BesideView(state.contexts(), state.contextWords(), worn, worn, seen, speeds == null ? "" : speeds.text(), did,
-        HurtForm.NOTHING);
+        state.chosen(), HurtForm.NOTHING);
   }
 
   /** As it was typed and not taken. */
   static BesideView typed(SaidForm form, Set<Gear> shown) {
     return new BesideView(form.contexts(), form.words(), form.worn() == null ? shown : form.worn(), shown, form.marks(), form.speeds(),
-        form.did(), form.hurt());
+        form.did(), form.chosen(), form.hurt());
   }
 
   /** The pieces as they are shown, as a form sends them. */
@@ -61,6 +64,9 @@ record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear>
   /** In a few words, for who does not open it; empty where all is as usual. */
   public String brief() {
     List<String> words = new ArrayList<>();
+    if (chosen != null) {
+      words.add(chosen.word());
+    }
     contexts.forEach(context -> words.add(context.word()));
     marks.forEach((mark, rep) -> words.add(mark.word() + (rep.isEmpty() ? "" : ", rep " + rep)));
     if (!speeds.isEmpty()) {

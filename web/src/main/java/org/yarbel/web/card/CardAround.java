@@ -116,7 +116,7 @@ record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView bef
     LocalDate on = log == null ? null : log.liftedOn();
     where.put("on", (on == null ? card.session().day() : on).toString());
     where.put("at", log == null ? "" : log.liftedAt());
-    return Map.of("check-in", shown(in), "end", keyed(after), "lifted", shown(where), "say", keyed(Map.of()),
+    return Map.of("check-in", shown(in), "easier", shown(Map.of()), "end", keyed(after), "lifted", shown(where), "say", keyed(Map.of()),
         "extra", keyed(Map.of()));
   }
 

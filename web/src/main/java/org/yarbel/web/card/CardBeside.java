@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.call.EasyWay;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.Mark;
 import org.yarbel.core.log.Pain;
@@ -38,6 +39,12 @@ class CardBeside {
    * was said to be worn says by itself whether a belt is missing.
    */
   Said said(TrainingSession session, CardDocument.CardSlot slot, Entry entry, @Nullable LoggedSetRow standing) {
+    Said said = asked(entry, standing, session, slot);
+    EasyWay easier = session.easier();
+    return easier == null || slot.easier() == null || !slot.easier().containsKey(easier) ? said : said.choosing(easier.chosen());
+  }
+
+  private Said asked(Entry entry, @Nullable LoggedSetRow standing, TrainingSession session, CardDocument.CardSlot slot) {
     Said said = entry.said();
     if (said == null) {
       said = standing == null ? Said.NOTHING.inStates(ofTheDay(session, slot.lift())) : standing(standing);
@@ -55,7 +62,7 @@ class CardBeside {
   private Said standing(LoggedSetRow row) {
     return new Said(row.state().contexts(), row.state().contextWords(), row.state().gear(), marks.findBySetIdOrderById(row.id()).stream()
         .filter(mark -> mark.clipId() == null).map(SetMark::mark).toList(), row.state().repSpeeds(),
-        row.askedLift() == null ? null : row.lift(), null);
+        row.askedLift() == null ? null : row.lift(), row.state().chosen(), null);
   }
 
   /** What the day and the place of a session make of every set of a lift. */

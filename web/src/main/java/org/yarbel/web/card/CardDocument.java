@@ -2,6 +2,7 @@ package org.yarbel.web.card;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.call.EasyWay;
+import org.yarbel.core.call.LowDay;
 import org.yarbel.core.card.BackOffTable;
 import org.yarbel.core.card.Caution;
 import org.yarbel.core.card.CoachWord;
@@ -51,6 +54,7 @@ import org.yarbel.web.plan.Slot;
  * @param numbers the maxes of all the lifter's lifts, by key, as they stood
  * @param numbersOn the day of the newest log each estimate knew, by key
  * @param order the sets in the order they are lifted, with the rest after each; null on cards of old: line by line
+ * @param lowDay what the card needs to see that its day is a low one; null on older cards, and where nothing easier is offered
  * @param chart percent(reps 1–12, RPE 10–6 in halves), rows by RPE, null beyond 15 reps to failure
  */
 public record CardDocument(
@@ -63,7 +67,8 @@ public record CardDocument(
     Map<String, LocalDate> numbersOn,
     List<CardSlot> slots,
     List<List<@Nullable Double>> chart,
-    @Nullable List<SetOrder.Turn> order) {
+    @Nullable List<SetOrder.Turn> order,
+    @Nullable LowDay lowDay) {
   /**
    * What of lift and lifter decides what a line may ask and what is to be minded.
    *
@@ -102,6 +107,7 @@ public record CardDocument(
    * @param group the group it is done in; null for none
    * @param problem why the line cannot be worked out; null when it can
    * @param last the heaviest load of the lift's last day; null without one
+   * @param easier the line as it would be on a low day; null where it stays
    */
   public record CardSlot(
       UUID ref,
@@ -124,7 +130,15 @@ public record CardDocument(
       @Nullable InGroup group,
       @Nullable List<PlaceKit.Stamp> stamps,
       @Nullable List<WornFrom> gear,
-      @Nullable List<SpeedTable.Row> speeds) {
+      @Nullable List<SpeedTable.Row> speeds,
+      @Nullable Map<EasyWay, Eased> easier) {
+    /** The line as it is in an easier session. */
+    CardSlot in(EasyWay way) {
+      Eased other = easier == null ? null : easier.get(way);
+      return other == null ? this : new CardSlot(ref, kind, lift, other.work(), basis, other.ramp(), other.sets(), other.tables(),
+          cautions, problem, last, liftName, kit, masses, stretch, facts, notes, group, stamps, gear, speeds, easier);
+    }
+
     /** At which speeds the bar came before, by rating. */
     List<SpeedTable.Row> barSpeeds() {
       return speeds == null ? List.of() : speeds;
@@ -152,6 +166,18 @@ public record CardDocument(
     EffortChart chart() {
       return stretch == null ? EffortChart.HOUSE : new EffortChart(EffortChart.HOUSE.curve(), stretch);
     }
+  }
+
+  /** What a line becomes on a low day. */
+  public record Eased(String work, List<RampStep> ramp, List<ResolvedSet> sets, List<BackOffTable> tables) {}
+
+  /** The card as it is in an easier session; as it was issued for null. */
+  CardDocument in(@Nullable EasyWay way) {
+    if (way == null) {
+      return this;
+    }
+    List<CardSlot> eased = slots.stream().map(slot -> slot.in(way)).toList();
+    return new CardDocument(number, day, unit, bodyMass, kit, numbers, numbersOn, eased, chart, order(eased), lowDay);
   }
 
   /** What loads a line; empty where nothing does. */
@@ -209,9 +235,10 @@ public record CardDocument(
    * @param last the heaviest load of each lift's last day, by its key
    * @param gear what they normally wear
    * @param speeds at which speeds the bar came before, by the key of the lift
+   * @param lowDay what is known of the day before it is asked about; null where nothing easier is offered
    */
   public record Known(Map<String, LocalDate> numbersOn, Map<String, Mass> last, NormalGear gear,
-      Map<String, List<SpeedTable.Row>> speeds) {}
+      Map<String, List<SpeedTable.Row>> speeds, @Nullable LowDay lowDay) {}
 
   /**
    * Works a session out as a card.
@@ -229,7 +256,7 @@ public record CardDocument(
           : cardSlot(slot, groups, context, Objects.requireNonNull(worked.get(slot.id())), known));
     }
     return new CardDocument(number, day, context.unit(), context.bodyMass(), null, numbers(context, plan), known.numbersOn(),
-        slots, EffortChart.HOUSE.rows(12), order(slots));
+        slots, EffortChart.HOUSE.rows(12), order(slots), known.lowDay());
   }
 
   private static CardSlot cardSlot(Slot slot, Groups groups, LifterContext context, SessionResolver.Worked worked,
@@ -252,14 +279,38 @@ public record CardDocument(
     if (request == null || line == null || word.isPresent()) {
       String problem = word.orElseGet(() -> Objects.requireNonNull(worked.wrong()).problems().get(0).message());
       return new CardSlot(slot.ref(), slot.kind(), lift.key(), slot.work(), context.basis(lift), List.of(), List.of(), List.of(),
-          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps, gear, speeds);
+          List.of(), problem, last, lift.name(), kit, masses, null, null, Notes.of(slot.details()), inGroup, stamps, gear, speeds,
+          null);
     }
     double stretch = request.chart().stretch();
     return new CardSlot(slot.ref(), slot.kind(), lift.key(), line.notation(), context.basis(lift), line.ramp(),
         line.sets(), BackOffTable.of(request), line.cautions(), null, last, lift.name(), kit, masses,
         stretch == 1 ? null : Double.valueOf(stretch), new Facts(request.movement(), request.partial(), request.level(),
             request.partial() ? context.drawnAgainst(lift) : null),
-        Notes.of(slot.details()), inGroup, stamps, gear, speeds);
+        Notes.of(slot.details()), inGroup, stamps, gear, speeds, slot.kind().mainWork() ? eased(request, known.lowDay()) : null);
+  }
+
+  private static @Nullable Map<EasyWay, Eased> eased(Resolver.Request request, @Nullable LowDay lowDay) {
+    if (lowDay == null) {
+      return null;
+    }
+    Map<EasyWay, Eased> ways = new EnumMap<>(EasyWay.class);
+    for (EasyWay way : EasyWay.values()) {
+      way.of(request.line().line(), request.chart(), lowDay.lighter()).flatMap(line -> eased(request, line))
+          .ifPresent(eased -> ways.put(way, eased));
+    }
+    return ways.isEmpty() ? null : ways;
+  }
+
+  /** Empty where such a line could not be written or lifted. */
+  private static Optional<Eased> eased(Resolver.Request request, WorkLine line) {
+    try {
+      Resolver.Request other = request.withLine(WorkLine.parse(line.toString()));
+      ResolvedLine worked = Resolver.resolve(other);
+      return Optional.of(new Eased(line.toString(), worked.ramp(), worked.sets(), BackOffTable.of(other)));
+    } catch (NotationException cannot) {
+      return Optional.empty();
+    }
   }
 
   /** What goes on for a line: what is written for it, else what is normal. */

@@ -104,7 +104,7 @@ public class CardLog {
     }
     Lifter lifter = cards.lifter(session);
     issuing.newestOrIssue(session, lifter);
-    CardDocument document = issuing.numbered(sessionId, Math.max(entry.issue(), 1)).orElseThrow(NotFound::new);
+    CardDocument document = issuing.numbered(session, Math.max(entry.issue(), 1)).orElseThrow(NotFound::new);
     List<LoggedSetRow> logged = new ArrayList<>(sets.ofSession(sessionId));
     Optional<LoggedSetRow> existing = at(logged, entry);
     CardDocument.CardSlot slot =

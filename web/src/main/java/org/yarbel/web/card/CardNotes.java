@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.call.EasyWay;
 import org.yarbel.core.log.BodyPlace;
 import org.yarbel.core.log.CheckIn;
 import org.yarbel.core.log.Pain;
@@ -73,6 +74,31 @@ class CardNotes {
     if (typed.fine()) {
       notes.checkIn(session, new CheckIn(hours == null ? null : Integer.valueOf((int) Math.round(2 * hours)), energy, joints, stress,
           pains));
+    }
+    return typed;
+  }
+
+  /** An easier session for a low day, while nothing of its main work is lifted. */
+  @Transactional
+  public Typed ease(long sessionId, SignedIn who, Map<String, String> fields) {
+    TrainingSession session = cards.turn(sessionId, who);
+    Typed typed = new Typed(fields);
+    EasyWay way = typed.choice("way", EasyWay.class).orElse(null);
+    if (way == null && !typed.empty("way")) {
+      typed.wrong("way", "Choose one of the easier sessions, or the one as planned.");
+    }
+    if (!typed.fine() || way == session.easier()) {
+      return typed;
+    }
+    EasyView offered = EasyView.of(cards.look(sessionId, who));
+    boolean there = offered != null && (way == null || offered.ways().stream().anyMatch(one -> one.way() == way));
+    if (!there) {
+      typed.wrong("way", "This card offers no easier session: it is not of today, or your coach has decided about it.");
+    } else if (!offered.open()) {
+      typed.wrong("way", "A set of the main work is logged already: the session goes on as it is. "
+          + "Take less on the bar where it is too heavy.");
+    } else {
+      notes.ease(session, way);
     }
     return typed;
   }

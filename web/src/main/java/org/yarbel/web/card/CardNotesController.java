@@ -40,6 +40,13 @@ class CardNotesController {
     return answer(id, who, "check-in", notes.checkIn(id, who, form), htmx, response);
   }
 
+  /** Makes the session easier on a low day, or lets it stand as planned again. */
+  @PostMapping("/sessions/{id}/easier")
+  ModelAndView ease(@PathVariable long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal SignedIn who,
+      HtmxRequest htmx, HttpServletResponse response) {
+    return answer(id, who, "easier", notes.ease(id, who, form), htmx, response);
+  }
+
   @PostMapping("/sessions/{id}/words")
   ModelAndView say(@PathVariable long id, @RequestParam Map<String, String> form, @AuthenticationPrincipal SignedIn who,
       HtmxRequest htmx, HttpServletResponse response) {

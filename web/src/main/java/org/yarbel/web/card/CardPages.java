@@ -27,6 +27,7 @@ class CardPages {
   Map<String, Object> shown(long id, SignedIn who, CardView.Wanted wanted) {
     CardView view = CardView.of(cards.look(id, who), wanted);
     return Map.of("card", view, "tables", json.write(view.tables()), "besides", json.write(view.besides()),
+        "easy", view.easy() == null ? "" : json.write(view.easy().table()),
         "coach", who.coach(), "lifts", lifts.offered());
   }
 

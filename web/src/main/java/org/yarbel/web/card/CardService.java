@@ -50,11 +50,13 @@ public class CardService {
   private final ClubClock clock;
   private final Turns turns;
   private final SessionNotes notes;
+  private final LowDays lowDays;
   private final SetMarkRepository marks;
 
   CardService(TrainingSessionRepository sessions, LifterRepository lifters, LoggedSetRepository sets, LeftSetsRepository left, Lifts lifts,
       LiftNumbersRepository numbers, Issuing issuing, IssuedLines lines, ClubClock clock, Turns turns, SessionNotes notes,
-      SetMarkRepository marks) {
+      SetMarkRepository marks, LowDays lowDays) {
+    this.lowDays = lowDays;
     this.notes = notes;
     this.marks = marks;
     this.turns = turns;
@@ -80,10 +82,11 @@ public class CardService {
    * @param lifts the lifts of the club
    * @param ahead whether its day is to come
    * @param zone in which the club reads its clock
+   * @param decided whether a coach has decided about an easier session
    */
   record Card(TrainingSession session, Lifter lifter, CardDocument document, List<LoggedSetRow> logged,
       Map<UUID, ResolvedLine> lines, Map<UUID, IssuedLines.Beside> beside, List<String> gone,
-      Map<Long, List<Mark>> marks, SessionNotes.Told told, Catalogue lifts, boolean ahead, ZoneId zone) {
+      Map<Long, List<Mark>> marks, SessionNotes.Told told, Catalogue lifts, boolean ahead, ZoneId zone, boolean decided) {
     boolean issued() {
       return document.number() > 0;
     }
@@ -194,6 +197,7 @@ public class CardService {
     List<String> gone = without.stream().map(row -> names.ofKey(row.lift()).map(Lift::name).orElse(row.lift()) + ": " + row.words())
         .toList();
     return new Card(session, lifter, document, logged, resolved, beside, gone, seen, read.told(), names,
-        session.day().isAfter(clock.today()), clock.zone());
+        session.day().isAfter(clock.today()), clock.zone(), document.lowDay() != null && session.easier() == null
+        && read.told().said().isPresent() && lowDays.decided(session.lifterId(), session.day()));
   }
 }

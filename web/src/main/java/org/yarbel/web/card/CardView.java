@@ -46,6 +46,7 @@ import org.yarbel.web.skyline.Skyline;
  * @param gone what was done of lines that were taken out since
  * @param ahead whether its day is to come
  * @param around what stands around the sets
+ * @param easy an easier session for a low day; null where none is offered
  */
 record CardView(
     long sessionId,
@@ -68,7 +69,8 @@ record CardView(
     List<String> ended,
     List<String> gone,
     boolean ahead,
-    CardAround around) {
+    CardAround around,
+    @Nullable EasyView easy) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
   /** A phone's width less its margins. */
   private static final double SKYLINE_WIDTH = 358;
@@ -321,7 +323,8 @@ record CardView(
         DAY.format(document.day()), document.day().toString(), document.unit(), document.unit().usualStep().toPlainString(),
         skyline(card), slots, turns.panels(), turns.current(wanted).orElse(null), (int) sets.stream().filter(SetView::logged).count(),
         turns.owed(), tables(card), slots.stream().map(PaperSlot::of).toList(), open(card, slots), ended(card, slots),
-        card.gone(), card.ahead(), CardAround.of(card, wanted));
+        card.gone(), card.ahead(), CardAround.of(card, wanted),
+        EasyView.of(card));
   }
 
   private static List<SlotView> slots(CardService.Card card, Wanted wanted) {

@@ -10,9 +10,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.call.LowDay;
 import org.yarbel.core.card.LifterContext;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.track.SpeedTable;
@@ -47,9 +49,11 @@ public class Issuing implements PlanListener {
   private final ClubClock clock;
   private final CurrentClub club;
   private final Speeds speeds;
+  private final LowDays lowDays;
 
   Issuing(CardIssueRepository issues, SlotRepository slots, LoggedSetRepository sets, LiftNumbersRepository numbers,
-      LifterContexts contexts, CoreJson json, ClubClock clock, CurrentClub club, Speeds speeds) {
+      LifterContexts contexts, CoreJson json, ClubClock clock, CurrentClub club, Speeds speeds, LowDays lowDays) {
+    this.lowDays = lowDays;
     this.speeds = speeds;
     this.club = club;
     this.issues = issues;
@@ -80,13 +84,13 @@ public class Issuing implements PlanListener {
   /** The newest issued card, or a look ahead with number 0 when none was issued. */
   @Transactional(propagation = Propagation.MANDATORY)
   CardDocument newestOrLookAhead(TrainingSession session, Lifter lifter) {
-    return newest(session.id()).orElseGet(() -> document(session, lifter, 0, Map.of()));
+    return newest(session.id()).orElseGet(() -> document(session, lifter, 0, Map.of())).in(session.easier());
   }
 
   /** The newest issued card; issues the first when there is none. */
   @Transactional(propagation = Propagation.MANDATORY)
   CardDocument newestOrIssue(TrainingSession session, Lifter lifter) {
-    return newest(session.id()).orElseGet(() -> issue(session, lifter, 1, Map.of()));
+    return newest(session.id()).orElseGet(() -> issue(session, lifter, 1, Map.of())).in(session.easier());
   }
 
   /** Issues the next number of the cards of these sessions that were issued before. */
@@ -110,8 +114,9 @@ public class Issuing implements PlanListener {
 
   /** The card of a number. */
   @Transactional(propagation = Propagation.MANDATORY)
-  Optional<CardDocument> numbered(long sessionId, int number) {
-    return issues.findBySessionIdAndNumber(sessionId, number).map(issue -> json.read(issue.document(), CardDocument.class));
+  Optional<CardDocument> numbered(TrainingSession session, int number) {
+    return issues.findBySessionIdAndNumber(session.id(), number)
+        .map(issue -> json.read(issue.document(), CardDocument.class).in(session.easier()));
   }
 
   private Optional<CardDocument> newest(long sessionId) {
@@ -134,14 +139,20 @@ public class Issuing implements PlanListener {
     LifterContext context = contexts.of(lifter, session.placeId());
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Map<String, Mass> last = lastLoads(lifter, plan, session.day());
-    return CardDocument.of(number, session.day(), context, known(lifter, last), plan, session.groups(), kept);
+    return CardDocument.of(number, session.day(), context, known(lifter, last, lowDay(session, lifter, number)), plan, session.groups(),
+        kept);
   }
 
-  private CardDocument.Known known(Lifter lifter, Map<String, Mass> last) {
+  /** A look ahead offers nothing for its day, and a day gone by has nothing easier to offer. */
+  private @Nullable LowDay lowDay(TrainingSession session, Lifter lifter, int number) {
+    return number > 0 && session.day().equals(clock.today()) ? lowDays.of(lifter) : null;
+  }
+
+  private CardDocument.Known known(Lifter lifter, Map<String, Mass> last, @Nullable LowDay lowDay) {
     List<LiftNumbers> own = numbers.findByLifterIdIn(List.of(lifter.id()));
     Map<String, List<SpeedTable.Row>> rows = new HashMap<>();
     speeds.of(lifter, own).forEach((lift, table) -> rows.put(lift, table.rows()));
-    return new CardDocument.Known(numbersOn(own), last, lifter.normalGear(), rows);
+    return new CardDocument.Known(numbersOn(own), last, lifter.normalGear(), rows, lowDay);
   }
 
   private static Map<String, LocalDate> numbersOn(List<LiftNumbers> all) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
+import org.yarbel.core.card.Chosen;
 import org.yarbel.core.card.HowEnded;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Gear;
@@ -18,6 +19,7 @@ import org.yarbel.core.log.Mark;
 import org.yarbel.core.log.RepSpeeds;
 import org.yarbel.core.log.TechniqueMark;
 import org.yarbel.core.mass.Refused;
+import org.yarbel.web.form.Typed;
 import org.yarbel.web.log.Said;
 
 /**
@@ -27,10 +29,11 @@ import org.yarbel.web.log.Said;
  * @param worn null where the pieces stand as they were shown
  * @param marks each with what was typed as its rep
  * @param did what was typed as the lift that was done
+ * @param chosen which of the loads that were offered was tapped; null for none of them
  * @param hurt where it hurt
  */
 record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Set<Gear> worn, Map<TechniqueMark, String> marks,
-    String speeds, String did, HurtForm hurt) {
+    String speeds, String did, @Nullable Chosen chosen, HurtForm hurt) {
   static final int MOST_WORDS = 200;
   private static final int LONGEST_LIFT = 60;
   private static final int LONGEST_FIELD = 1_000;
@@ -41,7 +44,8 @@ record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Se
     Set<Gear> worn = chosen(form, "gear", Gear.class);
     boolean untouched = worn.equals(named(text(form, "wornWas").split(","), Gear.class));
     return new SaidForm(form.containsKey("chips"), chosen(form, "ctx", Context.class), text(form, "ctxWords"), untouched ? null : worn,
-        marks, text(form, "speeds"), text(form, "did"), HurtForm.of(form));
+        marks, text(form, "speeds"), text(form, "did"),
+        Typed.named(Chosen.class, text(form, "chosen")).orElse(null), HurtForm.of(form));
   }
 
   static String text(MultiValueMap<String, String> form, String field) {
@@ -88,7 +92,7 @@ record SaidForm(boolean asked, Set<Context> contexts, String words, @Nullable Se
       errors.put("did", unknown(lifts, did));
     }
     return new Said(states, words.length() > MOST_WORDS ? "" : words, worn, seen, measured, other.map(Lift::key).orElse(null),
-        ended == HowEnded.HURT ? hurt.check(errors) : null);
+        chosen, ended == HowEnded.HURT ? hurt.check(errors) : null);
   }
 
   private static Mark mark(TechniqueMark what, String typed, int reps, boolean further, Map<String, String> errors) {

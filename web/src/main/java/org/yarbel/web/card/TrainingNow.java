@@ -116,7 +116,8 @@ public class TrainingNow {
       CardDocument document = issued.get(session.id());
       List<LoggedSetRow> own = logged.getOrDefault(session.id(), List.of());
       rows.add(document == null ? notBegun(session, lifter, planned.getOrDefault(session.id(), List.of()))
-          : row(cards.card(session, lifter, document, new CardService.Read(own, ended.getOrDefault(session.id(), List.of()),
+          : row(cards.card(session, lifter, document.in(session.easier()), new CardService.Read(own,
+              ended.getOrDefault(session.id(), List.of()),
               known.getOrDefault(session.lifterId(), List.of()), List.of(), SessionNotes.Told.NOTHING))));
     }
     rows.sort(Comparator.comparingInt(TrainingNow::turn).thenComparing(Row::name));

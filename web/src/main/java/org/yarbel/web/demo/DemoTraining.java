@@ -130,7 +130,7 @@ class DemoTraining {
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     LifterContext context = one.context(session.day(), places);
     issuing.store(session.id(), CardDocument.of(1, session.day(), context, new CardDocument.Known(Map.of(), one.last(),
-        one.lifter().normalGear(), Map.of()), plan, session.groups(), Map.of()));
+        one.lifter().normalGear(), Map.of(), null), plan, session.groups(), Map.of()));
     one.startDay(session.day());
     plan.forEach(slot -> lift(one, session, slot, context));
   }

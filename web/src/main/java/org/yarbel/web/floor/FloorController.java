@@ -51,9 +51,11 @@ class FloorController {
     }
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     model.addAttribute("floor", floor.floor(find.length() > 80 ? find.substring(0, 80) : find, all));
-    model.addAttribute("waits", calls.byLifter());
-    if (!htmx.isHtmxRequest() && find.isBlank()) {
-      model.addAttribute("looks", looks.sent());
+    boolean whole = !htmx.isHtmxRequest() && find.isBlank();
+    LookQueue.Sent sent = whole ? looks.sent() : null;
+    model.addAttribute("waits", sent == null ? calls.byLifter() : sent.calls());
+    if (whole) {
+      model.addAttribute("looks", sent);
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
       model.addAttribute("unread", notes.unreadByCoaches().stream()
           .map(one -> FloorView.NewWord.of(one.getWord(), one.getName(), clock.zone())).toList());

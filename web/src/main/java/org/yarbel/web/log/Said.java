@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.Chosen;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.log.Context;
 import org.yarbel.core.log.Mark;
@@ -21,12 +22,13 @@ import org.yarbel.core.log.RepSpeeds;
  * @param marks what was seen of it
  * @param speeds how fast it moved; null where nobody measured it
  * @param did the key of the lift that was done in place of the one asked; null for the one that was asked
+ * @param chosen which of the loads that were offered it is; null where there was one, or another was typed
  * @param pain where it hurt, for the check-in of the day; null where nobody said
  */
 public record Said(Set<Context> contexts, String words, @Nullable Set<Gear> gear, List<Mark> marks, @Nullable RepSpeeds speeds,
-    @Nullable String did, @Nullable Pain pain) {
+    @Nullable String did, @Nullable Chosen chosen, @Nullable Pain pain) {
   /** Nothing is said. */
-  public static final Said NOTHING = new Said(Set.of(), "", null, List.of(), null, null, null);
+  public static final Said NOTHING = new Said(Set.of(), "", null, List.of(), null, null, null, null);
 
   public Said {
     contexts = set(contexts, Context.class);
@@ -48,12 +50,17 @@ public record Said(Set<Context> contexts, String words, @Nullable Set<Gear> gear
 
   /** The same in just these states. */
   public Said inStates(Set<Context> others) {
-    return new Said(others, words, gear, marks, speeds, did, pain);
+    return new Said(others, words, gear, marks, speeds, did, chosen, pain);
   }
 
   /** The same with just these pieces worn. */
   public Said wearing(@Nullable Set<Gear> pieces) {
-    return new Said(contexts, words, pieces, marks, speeds, did, pain);
+    return new Said(contexts, words, pieces, marks, speeds, did, chosen, pain);
+  }
+
+  /** The same by one of the loads that were offered. */
+  public Said choosing(@Nullable Chosen way) {
+    return new Said(contexts, words, gear, marks, speeds, did, way, pain);
   }
 
   /** Whether it makes the set count less. */

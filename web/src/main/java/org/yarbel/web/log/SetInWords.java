@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.card.Chosen;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
@@ -64,7 +65,9 @@ public record SetInWords(LoggedSetRow row) {
     if (!what.isEmpty()) {
       words.add(what);
     }
-    return words.isEmpty() ? "" : "asked " + String.join(" ", words);
+    Chosen chosen = row.state().chosen();
+    String which = chosen == null ? "" : ", taken " + chosen.word();
+    return words.isEmpty() ? "" : "asked " + String.join(" ", words) + which;
   }
 
   /** How it ended, with a comma before it: {@code , form went}; empty where nobody said, and of a plain miss. */

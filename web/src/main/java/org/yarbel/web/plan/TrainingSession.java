@@ -2,9 +2,12 @@ package org.yarbel.web.plan;
 
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import org.yarbel.core.call.EasyWay;
 import org.yarbel.core.plan.Groups;
 import org.yarbel.web.club.ClubRow;
 
@@ -17,6 +20,9 @@ public class TrainingSession extends ClubRow {
 
   @Convert(converter = GroupsColumn.class)
   private Groups groups = Groups.NONE;
+
+  @Enumerated(EnumType.STRING)
+  private @Nullable EasyWay easier;
 
   @Version private int version;
 
@@ -45,6 +51,16 @@ public class TrainingSession extends ClubRow {
   /** Arranges its lines in these groups. */
   public void arrange(Groups newGroups) {
     this.groups = newGroups;
+  }
+
+  /** How the lifter made it easier on a low day; null as planned. */
+  public @Nullable EasyWay easier() {
+    return easier;
+  }
+
+  /** Makes it easier for its day; null for as planned. */
+  public void ease(@Nullable EasyWay way) {
+    this.easier = way;
   }
 
   /** Where it is not the place the lifter trains in first; else null. */

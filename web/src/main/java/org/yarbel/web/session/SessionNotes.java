@@ -12,6 +12,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.call.EasyWay;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.log.CheckIn;
 import org.yarbel.core.log.Context;
@@ -122,6 +123,13 @@ public class SessionNotes {
     row.tell(said, clock.now());
     checkIns.saveAndFlush(row);
     events.publishEvent(new SessionSaid(session.lifterId(), "check-in"));
+  }
+
+  /** Makes a session easier on a low day; null for as planned. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void ease(TrainingSession session, @Nullable EasyWay way) {
+    session.ease(way);
+    events.publishEvent(new SessionSaid(session.lifterId(), "easier"));
   }
 
   /** Adds what hurts to what was said of the day. */

@@ -19,7 +19,7 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
  */
 public final class SqlMeter implements BeanPostProcessor {
   /** What the application does by itself meanwhile belongs to no page. */
-  private static final String BY_ITSELF = "scheduling-";
+  private static final List<String> BY_ITSELF = List.of("scheduling-", "due");
   private static final List<Sent> SENT = new CopyOnWriteArrayList<>();
   private static volatile boolean counting;
 
@@ -66,7 +66,7 @@ public final class SqlMeter implements BeanPostProcessor {
 
   private static <T extends Statement> T statement(Class<T> type, T real, String sql) {
     return proxy(type, (name, args, call) -> {
-      if (!counting || !name.startsWith("execute") || Thread.currentThread().getName().startsWith(BY_ITSELF)) {
+      if (!counting || !name.startsWith("execute") || BY_ITSELF.stream().anyMatch(Thread.currentThread().getName()::startsWith)) {
         return call.go(real);
       }
       long from = System.nanoTime();

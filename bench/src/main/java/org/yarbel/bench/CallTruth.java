@@ -5,6 +5,7 @@ import org.yarbel.core.call.CallRule;
 import org.yarbel.core.call.CallRules;
 import org.yarbel.core.sim.CallTrial;
 import org.yarbel.core.sim.School;
+import org.yarbel.core.sim.TrialResult;
 
 /** Prints what calls do for made-up lifters of each school, with them and without; and, of all schools, what each rule does by itself. */
 public final class CallTruth {
@@ -21,7 +22,7 @@ public final class CallTruth {
     System.out.println("|---|---|---|---|---|---|---|---|");
     for (School school : School.values()) {
       row(school.word(), "without", CallTrial.of(school, rule -> false, lifters, SEED));
-      CallTrial.Result with = CallTrial.of(school, rule -> true, lifters, SEED);
+      TrialResult with = CallTrial.of(school, rule -> true, lifters, SEED);
       row(school.word(), "with", with);
       System.out.println("<!-- " + with.byRule() + " -->");
     }
@@ -30,16 +31,16 @@ public final class CallTruth {
     }
   }
 
-  private static CallTrial.Result all(String only, int lifters) {
-    CallTrial.Result all = null;
+  private static TrialResult all(String only, int lifters) {
+    TrialResult all = null;
     for (School school : School.values()) {
-      CallTrial.Result one = CallTrial.of(school, only::equals, lifters, SEED);
+      TrialResult one = CallTrial.of(school, only::equals, lifters, SEED);
       all = all == null ? one : all.plus(one);
     }
     return all;
   }
 
-  private static void row(String school, String calls, CallTrial.Result result) {
+  private static void row(String school, String calls, TrialResult result) {
     System.out.printf(Locale.ROOT, "| %s | %s | %.2f | %.1f | %.2f | %.0f (%.2f) | %.0f | %.1f |%n", school, calls, result.missesAMonth(),
         result.painFreeDays(), result.gained(), result.medianCalls(), result.meanCalls(), result.safeShare(), result.flipShare());
   }

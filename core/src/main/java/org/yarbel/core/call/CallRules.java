@@ -25,7 +25,6 @@ public final class CallRules {
 
   /**
    * What they make of a lifter. What would make a lift heavier that hurts is left out; what has no proposal left goes.
-
    */
   public static List<Call> look(Picture picture) {
     List<Call> calls = new ArrayList<>();
@@ -64,8 +63,13 @@ public final class CallRules {
   }
 
   /** Whether an edit is of a kind that can be safe. */
-  private enum Tame implements Effect.Visitor<Boolean> {
+  private enum Tame implements Effect.Some<Boolean> {
     ONE;
+
+    @Override
+    public Boolean other(Effect edit) {
+      return true;
+    }
 
     @Override
     public Boolean rewrite(Effect.Rewrite edit) {
@@ -73,28 +77,8 @@ public final class CallRules {
     }
 
     @Override
-    public Boolean add(Effect.Add edit) {
-      return true;
-    }
-
-    @Override
-    public Boolean move(Effect.Move edit) {
-      return true;
-    }
-
-    @Override
     public Boolean easyWeek(Effect.EasyWeek edit) {
       return false;
-    }
-
-    @Override
-    public Boolean number(Effect.Number edit) {
-      return true;
-    }
-
-    @Override
-    public Boolean ofBasis(Effect.OfBasis edit) {
-      return true;
     }
 
     @Override
@@ -105,11 +89,6 @@ public final class CallRules {
     @Override
     public Boolean another(Effect.Another edit) {
       return false;
-    }
-
-    @Override
-    public Boolean ask(Effect.Ask edit) {
-      return true;
     }
   }
 }

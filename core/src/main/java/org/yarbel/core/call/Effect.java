@@ -44,6 +44,57 @@ public sealed interface Effect {
     R ask(Ask edit);
   }
 
+  /** One that tells some kinds apart and takes the others alike. */
+  interface Some<R> extends Visitor<R> {
+    /** Of every kind that has no method of its own. */
+    R other(Effect edit);
+
+    @Override
+    default R rewrite(Rewrite edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R add(Add edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R move(Move edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R easyWeek(EasyWeek edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R number(Number edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R ofBasis(OfBasis edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R setting(Setting edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R another(Another edit) {
+      return other(edit);
+    }
+
+    @Override
+    default R ask(Ask edit) {
+      return other(edit);
+    }
+  }
+
   /**
    * A line of a day to come says something else.
    *

@@ -13,11 +13,11 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 
 /** Form that goes the same way again and again: loads under where it goes although the reps were made, and work on the weak point. */
-final class FormWent implements CallRule {
+final class FormWent implements LiftRule {
   private static final int SESSIONS = 5;
   private static final int TWICE = 2;
   private static final int NEWS = 14;
-  private static final int HELPS = 2;
+  private static final int HELPS = 1;
 
   @Override
   public String key() {
@@ -45,13 +45,6 @@ final class FormWent implements CallRule {
     return List.of(CallFigure.CALL_MARKS, CallFigure.CALL_FORM_RESET);
   }
 
-  @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().forEach(lift -> of(picture, lift).ifPresent(calls::add));
-    return calls;
-  }
-
   /** Sets that show the same, of several sessions. */
   private record Seen(List<Past> sessions, List<Fact> facts, List<Mass> loads) {
     Seen() {
@@ -71,7 +64,8 @@ final class FormWent implements CallRule {
     }
   }
 
-  private Optional<Call> of(Picture picture, String lift) {
+  @Override
+  public Optional<Call> of(Picture picture, String lift) {
     List<Past> last = picture.exposures(lift).stream().limit(SESSIONS).toList();
     if (last.isEmpty() || last.get(0).day().isBefore(picture.today().minusDays(NEWS))) {
       return Optional.empty();
@@ -117,7 +111,7 @@ final class FormWent implements CallRule {
 
   private Call without(Picture picture, String key, Seen went) {
     return Draft.of(this, key).agreeing(went.sessions().size()).because(went.facts()).propose("Under " + went.lightest().text(),
-        under(picture, key, went.lightest(), "clean reps only")).leave("Watch it").saying(MissedSingle.name(picture, key) + ": form went "
+        under(picture, key, went.lightest(), "clean reps only")).leave("Watch it").saying(picture.name(key) + ": form went "
             + Say.times(went.facts().size()) + " at " + went.lightest().text() + " and more.");
   }
 
@@ -137,7 +131,7 @@ final class FormWent implements CallRule {
   }
 
   private static List<Effect> help(Picture picture, WeakPoints.Row row, Lift lift) {
-    return WeakPoints.work(picture, row, lift).stream().limit(HELPS - 1).map(help -> WeakPoints.line(picture, row, lift, help))
+    return WeakPoints.work(picture, row, lift).stream().limit(HELPS).map(help -> WeakPoints.line(picture, row, lift, help))
         .flatMap(Optional::stream).toList();
   }
 }

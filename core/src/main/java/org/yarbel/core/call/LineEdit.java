@@ -121,6 +121,12 @@ final class LineEdit {
     return new Part(part.work(), part.load(), easier, options);
   }
 
+  /** Whether any of its sets goes as far as it goes. */
+  static boolean open(WorkLine line) {
+    return line.parts().stream().anyMatch(part -> part.work() instanceof Work.SetsOfReps sets && !(sets.reps() instanceof Reps.Exactly)
+        && !(sets.reps() instanceof Reps.Between));
+  }
+
   /** A line with the target of its parts eased by so much, never under 6. */
   static WorkLine eased(WorkLine line, double points) {
     return each(line, part -> part.rpe() == null ? part : new Part(part.work(), part.load(),

@@ -8,7 +8,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.watch.Milestones;
 
 /** The next load is a first milestone, and the last two near it went badly. */
-final class MilestoneAhead implements CallRule {
+final class MilestoneAhead implements LiftRule {
   private static final double NEAR = 0.95;
   private static final int LAST = 2;
   private static final double HARD = 9.5;
@@ -35,13 +35,7 @@ final class MilestoneAhead implements CallRule {
   }
 
   @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().forEach(lift -> of(picture, lift).ifPresent(calls::add));
-    return calls;
-  }
-
-  private Optional<Call> of(Picture picture, String key) {
+  public Optional<Call> of(Picture picture, String key) {
     Picture.OfLift known = picture.lifts().get(key);
     Picture.Planned next = picture.planned(key).stream().filter(planned -> planned.session().day()
         .isBefore(picture.today().plusDays(DAYS_AHEAD))).findFirst().orElse(null);
@@ -60,7 +54,7 @@ final class MilestoneAhead implements CallRule {
     List<Effect> effects = Edits.to(next, LineEdit.ofMass(LineEdit.read(next.line().planned().work()), around)).map(List::of)
         .orElse(List.of());
     return Optional.of(Draft.of(this, key).about(Integer.toString(mark.getAsInt())).agreeing(LAST).because(near).because(Say.line(next))
-        .propose("Around it: " + around.text(), effects).leave("Meet it").saying(MissedSingle.name(picture, key) + ", "
+        .propose("Around it: " + around.text(), effects).leave("Meet it").saying(picture.name(key) + ", "
             + Say.day(next.session().day()) + ": " + top.text() + " is the first time at " + mark.getAsInt()
             + ", and the last two sets near it were missed or at 9.5 and more."));
   }

@@ -9,7 +9,7 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.WorkLine;
 
 /** A minimum missed with nothing off: repeated, then lighter, then reset. A method with memory has spoken first. */
-final class Missed implements CallRule {
+final class Missed implements LiftRule {
   /** A miss is news for so many days. */
   static final int NEWS = 10;
 
@@ -39,13 +39,7 @@ final class Missed implements CallRule {
   }
 
   @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().forEach(lift -> of(picture, lift).ifPresent(calls::add));
-    return calls;
-  }
-
-  private Optional<Call> of(Picture picture, String lift) {
+  public Optional<Call> of(Picture picture, String lift) {
     List<Past> exposures = picture.exposures(lift);
     Past newest = exposures.isEmpty() ? null : exposures.get(0);
     if (newest == null || newest.excused() || newest.missed().isEmpty() || newest.day().isBefore(picture.today().minusDays(NEWS))) {

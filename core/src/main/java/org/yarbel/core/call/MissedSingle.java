@@ -14,7 +14,7 @@ import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.track.MissedSingles;
 
 /** Singles that were missed: halfway down, or practice of singles where the reps say more. */
-final class MissedSingle implements CallRule {
+final class MissedSingle implements LiftRule {
   /** A missed single is news for so many days. */
   private static final int NEWS = 14;
   private static final int WEEKS = 6;
@@ -45,13 +45,7 @@ final class MissedSingle implements CallRule {
   }
 
   @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().forEach(lift -> of(picture, lift).ifPresent(calls::add));
-    return calls;
-  }
-
-  private Optional<Call> of(Picture picture, String lift) {
+  public Optional<Call> of(Picture picture, String lift) {
     List<MissedSingles.Single> log = new ArrayList<>();
     List<Fact> facts = new ArrayList<>();
     for (Past past : picture.exposures(lift)) {
@@ -84,7 +78,7 @@ final class MissedSingle implements CallRule {
             .ifPresent(effects::add));
     return Draft.of(this, lift).when(Urgency.MISS).agreeing(2).risky().because(facts).propose("No single over " + load.text()
         + " until one is made", effects).leave("Go on as planned")
-        .saying(name(picture, lift) + ": singles missed at " + lower.first().load().text() + " on " + Say.day(lower.first().date())
+        .saying(picture.name(lift) + ": singles missed at " + lower.first().load().text() + " on " + Say.day(lower.first().date())
             + " and at "
             + lower.second().load().text() + " on " + Say.day(lower.second().date())
                 + ", none made between. Halfway from the heaviest made is "
@@ -117,7 +111,7 @@ final class MissedSingle implements CallRule {
     }
     return Optional.of(Draft.of(this, lift).about("skill").when(Urgency.MISS).risky().because(facts)
         .propose("Singles at 80–95 % for six to eight weeks, the volume at 70–85 %", effects).leave("Go on as planned")
-        .saying(name(picture, lift) + ": a single missed at " + missed.load().text() + " on " + Say.day(missed.date()) + ", "
+        .saying(picture.name(lift) + ": a single missed at " + missed.load().text() + " on " + Say.day(missed.date()) + ", "
             + Say.number(100 * missed.load().ratioTo(max)) + " % of what the reps say (" + Say.about(max)
             + "). That is a sign of skill, not of strength."));
   }
@@ -127,9 +121,5 @@ final class MissedSingle implements CallRule {
     List<Part> parts = new ArrayList<>(LineEdit.scaled(work, factor, null).parts());
     parts.set(0, work.parts().get(0));
     return new WorkLine(parts);
-  }
-
-  static String name(Picture picture, String lift) {
-    return picture.context().lift(lift).name();
   }
 }

@@ -1,11 +1,10 @@
 package org.yarbel.core.call;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** A minimum missed on a day that was not as usual: it lowers nothing. */
-final class MissedWithReason implements CallRule {
+final class MissedWithReason implements LiftRule {
   @Override
   public String key() {
     return "missed-with-reason";
@@ -27,13 +26,7 @@ final class MissedWithReason implements CallRule {
   }
 
   @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().forEach(lift -> of(picture, lift).ifPresent(calls::add));
-    return calls;
-  }
-
-  private Optional<Call> of(Picture picture, String lift) {
+  public Optional<Call> of(Picture picture, String lift) {
     List<Past> exposures = picture.exposures(lift);
     int running = 0;
     while (running < exposures.size() && exposures.get(running).excused() && !exposures.get(running).missed().isEmpty()) {

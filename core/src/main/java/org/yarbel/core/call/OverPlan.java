@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.yarbel.core.mass.Mass;
 
 /** More was lifted than was asked, twice. */
-final class OverPlan implements CallRule {
+final class OverPlan implements LiftRule {
   private static final int TIMES = 2;
   private static final int STEPS = 2;
   private static final double CAP = 8;
@@ -42,13 +42,7 @@ final class OverPlan implements CallRule {
   }
 
   @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().forEach(lift -> of(picture, lift).ifPresent(calls::add));
-    return calls;
-  }
-
-  private Optional<Call> of(Picture picture, String lift) {
+  public Optional<Call> of(Picture picture, String lift) {
     List<Past> last = new ArrayList<>();
     List<Fact> facts = new ArrayList<>();
     for (Past past : picture.exposures(lift)) {
@@ -79,7 +73,7 @@ final class OverPlan implements CallRule {
           Edits.scaled(picture, lift, 1 + Math.min(0.025, picture.step().ratioTo(top)))));
     }
     draft.propose("Cap the next sessions at 8", Edits.each(lines, line -> LineEdit.capped(line, CAP)));
-    return Optional.of(draft.leave("Leave it").saying(MissedSingle.name(picture, lift) + ": more than asked on the last " + last.size()
+    return Optional.of(draft.leave("Leave it").saying(picture.name(lift) + ": more than asked on the last " + last.size()
         + " exposures; on "
         + Say.day(newest.day()) + " " + set.load().text() + " for " + asked.text() + (hard ? ", and harder than asked." : ".")));
   }

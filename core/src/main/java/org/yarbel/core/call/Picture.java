@@ -308,6 +308,11 @@ public record Picture(LocalDate today, Person person, LifterContext context, Map
     return all;
   }
 
+  /** What a lift is called. */
+  String name(String lift) {
+    return context.lift(lift).name();
+  }
+
   /** The keys of the lifts that main work was done of, in their order. */
   Set<String> trained() {
     Set<String> keys = new TreeSet<>();

@@ -66,7 +66,8 @@ final class Ratings implements CallRule {
     int weeks = (int) picture.of(CallFigure.CALL_OPEN_WEEKS);
     boolean reaches = exposures.get(exposures.size() - 1).day().isBefore(picture.today().minusWeeks(weeks));
     boolean unchecked = reaches && (skill.lastOpen() == null || skill.lastOpen().isBefore(picture.today().minusWeeks(weeks)));
-    boolean coming = picture.planned(lift).stream().anyMatch(planned -> planned.line().planned().work().contains("AMRAP"));
+    boolean coming = picture.planned(lift).stream().anyMatch(planned -> LineEdit.open(LineEdit.read(planned.line()
+        .planned().work())));
     if (coming || !off && !unchecked) {
       return Optional.empty();
     }
@@ -78,7 +79,7 @@ final class Ratings implements CallRule {
     if (off) {
       draft.propose("Percentages with a cap meanwhile", shares(picture, ahead));
     }
-    return Optional.of(draft.leave("Leave it").saying(MissedSingle.name(picture, lift) + ": " + (off ? "the ratings are off, "
+    return Optional.of(draft.leave("Leave it").saying(picture.name(lift) + ": " + (off ? "the ratings are off, "
         + skill.words() + "." : "no set went as far as it would go for " + weeks + " weeks, and the loads hang on ratings.")));
   }
 

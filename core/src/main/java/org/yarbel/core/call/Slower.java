@@ -51,7 +51,7 @@ final class Slower implements CallRule {
     List<Call> calls = new ArrayList<>();
     picture.trained().forEach(lift -> found(picture, lift).filter(found -> found.newest().isAfter(picture.today().minusDays(NEWS)))
         .ifPresent(found -> calls.add(Draft.of(this, lift).agreeing(found.slow().size()).because(found.facts()).leave("Noted")
-            .saying(MissedSingle.name(picture, lift) + ": " + Say.number(Math.round(100 * found.by()))
+            .saying(picture.name(lift) + ": " + Say.number(Math.round(100 * found.by()))
                 + " cm/s slower than the lifter's own "
                 + "line on the last " + found.slow().size() + " exposures. It counts as a sign for a deload; look at the ratings of those "
                 + "sets."))));

@@ -117,7 +117,7 @@ final class Stall implements CallRule {
     return follows ? Optional.empty() : method.method().rule().leaving(ChronoUnit.WEEKS.between(method.startsOn(), end)).map(why ->
         Draft.of(this, method.lift()).about("left early").agreeing(1).risky().because(Say.fact(method, method.method().title()
             + ", from " + method.startsOn() + " to " + end)).propose("Let it go on", List.of(new Effect.Another(method.ref(), method.lift(),
-                null, picture.today()))).leave("It stays ended").saying(MissedSingle.name(picture, method.lift()) + ", "
+                null, picture.today()))).leave("It stays ended").saying(picture.name(method.lift()) + ", "
                     + method.method().title() + ": " + why));
   }
 }

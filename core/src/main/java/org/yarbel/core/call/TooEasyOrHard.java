@@ -61,7 +61,7 @@ final class TooEasyOrHard implements CallRule {
     agree.forEach(past -> draft.because(past.facts(past.sets().stream().filter(set -> !Double.isNaN(set.off())).toList())));
     double rates = picture.rates(agree.get(0).lines().get(0).lift());
     String known = Math.abs(rates) < WORTH_SAYING ? "" : " (how this lifter rates is taken in)";
-    return proposing(picture, lift, side, draft).map(done -> done.saying(MissedSingle.name(picture, lift) + ": " + Say.number(
+    return proposing(picture, lift, side, draft).map(done -> done.saying(picture.name(lift) + ": " + Say.number(
         Math.abs(agree.get(0).off() + rates)) + " and " + Say.number(Math.abs(agree.get(1).off() + rates)) + " points "
             + (side < 0 ? "easier" : "harder")
         + " than asked on the last two exposures (" + Say.day(agree.get(0).day()) + ", " + Say.day(agree.get(1).day()) + "), nothing off"
@@ -87,7 +87,7 @@ final class TooEasyOrHard implements CallRule {
       return Optional.empty();
     }
     Draft draft = Draft.of(this, lift).agreeing(1).about(over > 0 ? "easy" : "hard").because(Say.fact(newest.day(), open));
-    return proposing(picture, lift, -over, draft).map(done -> done.saying(MissedSingle.name(picture, lift) + ", " + Say.day(newest.day())
+    return proposing(picture, lift, -over, draft).map(done -> done.saying(picture.name(lift) + ", " + Say.day(newest.day())
         + ": the open set had " + open.reps() + " reps at " + open.load().text() + ", " + Math.abs(over) + (over > 0 ? " over" : " under")
         + " its minimum."));
   }

@@ -50,6 +50,7 @@ import org.yarbel.core.log.TechniqueMark;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.Basis;
+import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.Part;
 import org.yarbel.core.notation.Reps;
 import org.yarbel.core.notation.Work;
@@ -71,7 +72,7 @@ import org.yarbel.core.watch.Figures;
  * week is easy. What comes of it is compared, never believed by itself.
  */
 public final class CallTrial {
-  private static final int WEEKS = 26;
+  static final int WEEKS = 26;
   private static final int WRITTEN = 4;
   private static final int EASY_EVERY = 8;
   private static final int FLIP_DAYS = 21;
@@ -149,68 +150,6 @@ public final class CallTrial {
   /** Which way loads of a lift were moved last, and when. */
   private record Turn(int way, LocalDate on, String rule) {}
 
-  /**
-   * What came of a lifter, or the sums of several.
-   *
-   * @param exposures of main lifts
-   * @param misses of them with a minimum missed
-   * @param days with a session, and of them those with pain under 4
-   * @param gain of the true max over both lifts, the sum of shares
-   * @param callsAWeek how many calls a coach got in each week of each lifter
-   * @param calls taken, of them safe
-   * @param steered calls that moved loads of a lift up or down, and of them those that undid the one before
-   */
-  public record Result(int lifters, int exposures, int misses, int days, int painFree, double gain, List<Integer> callsAWeek, int calls,
-      int safe, int steered, int flips, Map<String, Integer> byRule) {
-    static final Result NONE = new Result(0, 0, 0, 0, 0, 0, List.of(), 0, 0, 0, 0, Map.of());
-
-    public Result plus(Result other) {
-      List<Integer> weeks = new ArrayList<>(callsAWeek);
-      weeks.addAll(other.callsAWeek);
-      Map<String, Integer> rules = new TreeMap<>(byRule);
-      other.byRule.forEach((rule, count) -> rules.merge(rule, count, Integer::sum));
-      return new Result(lifters + other.lifters, exposures + other.exposures, misses + other.misses, days + other.days,
-          painFree + other.painFree, gain + other.gain, weeks, calls + other.calls, safe + other.safe, steered + other.steered,
-          flips + other.flips, rules);
-    }
-
-    /** Exposures with a missed minimum a month and lifter. */
-    public double missesAMonth() {
-      return misses / (lifters * WEEKS / 4.345);
-    }
-
-    /** The share of training days with pain under 4, in %. */
-    public double painFreeDays() {
-      return 100.0 * painFree / days;
-    }
-
-    /** The mean gain of the true max, in %. */
-    public double gained() {
-      return 100 * gain / lifters;
-    }
-
-    /** The median of the calls a lifter and week. */
-    public double medianCalls() {
-      List<Integer> sorted = callsAWeek.stream().sorted().toList();
-      return sorted.isEmpty() ? 0 : sorted.get(sorted.size() / 2);
-    }
-
-    /** The mean of them. */
-    public double meanCalls() {
-      return callsAWeek.stream().mapToInt(Integer::intValue).average().orElse(0);
-    }
-
-    /** The share of calls that are safe, in %. */
-    public double safeShare() {
-      return calls == 0 ? 0 : 100.0 * safe / calls;
-    }
-
-    /** The share of calls that move loads and are undone by the next one of the lift within three weeks, in %. */
-    public double flipShare() {
-      return steered == 0 ? 0 : 100.0 * flips / steered;
-    }
-  }
-
   private CallTrial(School school, Predicate<String> calls, RandomGenerator random) {
     this.school = school;
     this.calls = calls;
@@ -229,8 +168,8 @@ public final class CallTrial {
    *
    * @param calls which rules' calls are taken, by key
    */
-  public static Result of(School school, Predicate<String> calls, int lifters, long seed) {
-    Result all = Result.NONE;
+  public static TrialResult of(School school, Predicate<String> calls, int lifters, long seed) {
+    TrialResult all = TrialResult.NONE;
     for (int lifter = 0; lifter < lifters; lifter++) {
       all = all.plus(new CallTrial(school, calls, RandomGeneratorFactory.of("L64X128MixRandom").create(seed + lifter)).run());
     }
@@ -258,7 +197,7 @@ public final class CallTrial {
     }
   }
 
-  private Result run() {
+  private TrialResult run() {
     Map<String, Mass> begun = new HashMap<>();
     lifts.forEach((lift, one) -> begun.put(lift, one.trueMax()));
     for (int week = 0; week < WEEKS; week++) {
@@ -266,7 +205,7 @@ public final class CallTrial {
     }
     double gain = lifts.entrySet().stream().mapToDouble(one -> one.getValue().trueMax().ratioTo(Objects.requireNonNull(begun.get(one
         .getKey()))) - 1).average().orElse(0);
-    return new Result(1, exposures, misses, days, painFree, gain, callsAWeek, taken, safe, steered, flips, byRule);
+    return new TrialResult(1, exposures, misses, days, painFree, gain, callsAWeek, taken, safe, steered, flips, byRule);
   }
 
   /** The plan is written four weeks ahead; what was edited stays. */
@@ -320,7 +259,7 @@ public final class CallTrial {
       byRule.merge(next.rule(), 1, Integer::sum);
       if (!next.proposals().isEmpty()) {
         steer(picture, next, monday);
-        next.proposals().get(0).effects().forEach(effect -> effect.accept(new Done(monday)));
+        next.proposals().get(0).effects().forEach(effect -> effect.accept(new Done()));
       }
     }
     callsAWeek.add(week);
@@ -424,7 +363,7 @@ public final class CallTrial {
     Resolver.Request request;
     try {
       request = new SessionResolver(context).planned(PlannedLine.of(lift(line.lift), line.work));
-    } catch (RuntimeException cannot) {
+    } catch (NotationException cannot) {
       return;
     }
     List<Part> parts = WorkLine.parse(line.work).line().parts();
@@ -470,12 +409,11 @@ public final class CallTrial {
     return done.size() >= 2 && done.subList(done.size() - 2, done.size()).stream().allMatch(set -> set.reps() == 0);
   }
 
-  /** Effects as the made-up coach makes them. */
-  private final class Done implements Effect.Visitor<Boolean> {
-    private final LocalDate today;
-
-    Done(LocalDate today) {
-      this.today = today;
+  /** Effects as the made-up coach makes them; what needs methods or words is not tried. */
+  private final class Done implements Effect.Some<Boolean> {
+    @Override
+    public Boolean other(Effect edit) {
+      return false;
     }
 
     @Override
@@ -485,18 +423,12 @@ public final class CallTrial {
         line.lift = edit.toLift();
         line.work = edit.after();
       }
-      return true;
+      return line != null;
     }
 
     @Override
     public Boolean add(Effect.Add edit) {
-      plan.computeIfAbsent(edit.day(), any -> new ArrayList<>()).add(new Written(edit.kind(), edit.lift(), edit.work()));
-      return true;
-    }
-
-    @Override
-    public Boolean move(Effect.Move edit) {
-      return false;
+      return plan.computeIfAbsent(edit.day(), any -> new ArrayList<>()).add(new Written(edit.kind(), edit.lift(), edit.work()));
     }
 
     @Override
@@ -517,27 +449,7 @@ public final class CallTrial {
       if (edit.what() == Basis.TRAINING) {
         Objects.requireNonNull(tracked.get(edit.lift())).training = edit.after();
       }
-      return true;
-    }
-
-    @Override
-    public Boolean ofBasis(Effect.OfBasis edit) {
-      return false;
-    }
-
-    @Override
-    public Boolean setting(Effect.Setting edit) {
-      return false;
-    }
-
-    @Override
-    public Boolean another(Effect.Another edit) {
-      return false;
-    }
-
-    @Override
-    public Boolean ask(Effect.Ask edit) {
-      return today.isAfter(START);
+      return edit.what() == Basis.TRAINING;
     }
   }
 }

@@ -19,7 +19,6 @@ import org.yarbel.core.call.Picture;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.log.CheckIn;
 import org.yarbel.core.log.SessionEffort;
-import org.yarbel.core.log.TechniqueMark;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubClock;

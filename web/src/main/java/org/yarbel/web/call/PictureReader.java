@@ -72,7 +72,6 @@ import org.yarbel.web.program.DeloadWeekRepository;
 import org.yarbel.web.program.Progression;
 import org.yarbel.web.program.ProgressionRepository;
 import org.yarbel.web.session.CheckedInRepository;
-import org.yarbel.web.session.SessionLog;
 import org.yarbel.web.session.SessionLogRepository;
 import org.yarbel.web.watch.Thresholds;
 import org.yarbel.web.watch.WeekWatch;

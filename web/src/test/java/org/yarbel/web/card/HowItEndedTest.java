@@ -135,7 +135,7 @@ class HowItEndedTest {
   @Test
   void aThumbSaysWhyThereWereNoMoreReps(TestApp app, Browser browser) {
     Client coach = Client.of(app, "coach");
-    LocalDate day = TestApp.TODAY.minusWeeks(46).plusDays(5);
+    LocalDate day = TestApp.TODAY.minusWeeks(48).plusDays(5);
     coach.post("/lifters/" + app.lifter("Tamsin") + "/days/" + day + "/slots", Map.of("kind", "MAIN", "lift", "squat", "work", "3x5 70%"),
         "HX-Request", "true");
     long session = app.session("Tamsin", day);
@@ -232,7 +232,7 @@ class HowItEndedTest {
 
   @Test
   void aMissedMaxIsTriedAgainWithoutSignal(TestApp app, Browser browser) {
-    long session = ofTamsin(app, 46, "max 1");
+    long session = ofTamsin(app, 48, "max 1");
     browser.signIn("tamsin").phone().card(session);
     browser.awaitText(".card-head", "card 1");
     try {

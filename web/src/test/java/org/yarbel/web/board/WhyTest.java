@@ -37,7 +37,7 @@ class WhyTest {
   void whatIsNotThereIsNotFound(TestApp app) {
     Someone lifter = planned(app, "Why Nobody");
     assertThat(lifter.coach().get(lifter.at("/why?week=2026-03-11&lift=no-such")).statusCode()).isEqualTo(404);
-    assertThat(lifter.coach().get(lifter.at("/why?week=tomorrow&lift=squat")).statusCode()).isEqualTo(400);
+    assertThat(lifter.coach().get(lifter.at("/why?week=tomorrow&lift=squat")).statusCode()).isEqualTo(404);
     assertThat(lifter.coach().get("/lifters/999999/why?week=2026-03-11&lift=squat").statusCode()).isEqualTo(404);
     assertThat(lifter.coach().get("/slots/999999/why").statusCode()).isEqualTo(404);
     assertThat(Client.of(app, "tamsin").get(lifter.at("/why?week=2026-03-11&lift=squat")).statusCode()).isEqualTo(403);

@@ -27,7 +27,7 @@ function edit(call) {
 
 const press = (root, key) => {
   const found = [...(root?.querySelectorAll(`[data-key="${key}"]`) ?? [])].find((button) => button.offsetParent !== null);
-  if (found?.matches("input")) {
+  if (found?.matches("input, textarea")) {
     found.focus();
   } else {
     found?.click();
@@ -65,11 +65,11 @@ document.addEventListener("keydown", (event) => {
     call.querySelectorAll(".call-facts").forEach((facts) => (facts.open = !facts.open));
   } else if (key === "c" && call) {
     press(call.querySelector(".proposal:has(input:checked)") ?? call, "c");
-  } else if ("trlw".includes(key) && call) {
+  } else if ("trlm".includes(key) && call) {
     done = press(call, key);
   } else if (key === "u") {
     done = press((last && document.getElementById(last)) ?? call, "u") || press(document, "u");
-  } else if ("snpa".includes(key)) {
+  } else if ("snpaw".includes(key)) {
     done = press(document, key);
   } else {
     done = false;
@@ -85,12 +85,12 @@ document.addEventListener("click", (event) => {
   }
 });
 
-// What was decided stays where it was, to be undone; the next that waits is at hand.
-document.body.addEventListener("htmx:afterSwap", (event) => {
-  const id = event.detail.requestConfig?.target?.id;
-  const call = id && document.getElementById(id);
-  if (call?.matches(".call")) {
-    last = id;
+// What was decided stays where it was, to be undone; the next that waits is at hand. Before an answer has settled it still has the
+// classes of what stood there.
+document.body.addEventListener("htmx:load", ({ detail }) => {
+  const call = detail.elt;
+  if (call.matches?.(".call")) {
+    last = call.id;
     const all = calls();
     const next = call.classList.contains("is-decided")
       ? all.slice(all.indexOf(call) + 1).find((other) => !other.classList.contains("is-decided")) : call;

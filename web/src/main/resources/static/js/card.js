@@ -430,7 +430,7 @@ function keptAround(waiting) {
       let list = part.querySelector(".kept-here");
       if (!list) {
         list = Object.assign(document.createElement("ul"), { className: "plain kept-here" });
-        part.querySelector(":scope > details, :scope > form").before(list);
+        (part.querySelector(":scope > details, :scope > form") ?? part.lastElementChild).before(list);
       }
       list.append(Object.assign(document.createElement("li"), { textContent: entry.words + ", kept on this phone" }));
     }
@@ -526,6 +526,11 @@ function lowDay(waiting) {
     section.hidden = !chosen && !(readable && !said.has("leave") && ready < table.under);
     section.querySelector(".readiness").textContent = ready + " of 100";
   }
+  // once a set of the main work is done the session goes on as it is
+  const lines = new Set(Object.values(table.lines).flat());
+  const begun = [...root().querySelectorAll('.panel[data-logged="true"]')].some((panel) => lines.has(panel.dataset.slot))
+    || waiting.some((one) => lines.has(new URLSearchParams(one.body).get("slot")));
+  section.querySelectorAll("button[name=way]").forEach((one) => (one.disabled = begun));
   const chose = waiting.findLast((one) => one.form === "easier");
   if (chose) {
     const way = new URLSearchParams(chose.body).get("way");

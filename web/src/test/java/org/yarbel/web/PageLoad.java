@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.IntFunction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -62,6 +63,25 @@ class PageLoad {
     begun.forEach(session -> coach.post("/sessions/" + session + "/issue", Map.of(), "HX-Request", "true"));
     measure("Training now, 20 under way", WARM / 4, COUNTED / 20, i -> coach.packed("/now"));
     logged(app);
+    lookedThrough(app, lifters);
+    measure("the Calls page", WARM / 4, COUNTED / 20, i -> coach.packed("/calls"));
+    measure("who was looked at this week", WARM / 4, COUNTED / 20, i -> coach.packed("/looks"));
+    measure("a weekly look", WARM / 4, COUNTED / 8, i -> coach.packed("/lifters/" + lifter.apply(i) + "/look"));
+  }
+
+  /** The end of the club's day: everybody's calls are drawn up in the background; the second time with warm code. */
+  private static void lookedThrough(TestApp app, List<Long> lifters) {
+    for (String time : List.of("first", "second")) {
+      long from = System.nanoTime();
+      app.jdbc().sql("insert into due_work (id, club_id, kind, key, cause, words, who, due_at) select nextval('yarbel_id'), club_id, 'calls', "
+          + "id::text, 'day', 'a day has ended', '', now() from lifter where id in (:all)").param("all", lifters).update();
+      while (app.jdbc().sql("select exists(select 1 from due_work where key in (:all))").param("all", lifters.stream().map(String::valueOf)
+          .toList()).query(Boolean.class).single()) {
+        LockSupport.parkNanos(20_000_000);
+      }
+      System.out.printf(Locale.ROOT, "the club looked through, the %s time: %d lifters in %.1f s; %d calls wait%n", time, lifters.size(),
+          (System.nanoTime() - from) / 1e9, app.jdbc().sql("select count(*) from coach_call where state = 'OPEN'").query(Long.class).single());
+    }
   }
 
   /** What follows a logged set where methods with memory have written half a year. */

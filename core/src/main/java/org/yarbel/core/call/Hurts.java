@@ -134,7 +134,7 @@ final class Hurts implements CallRule {
   private static List<Picture.Planned> lines(Picture picture, Pain pain) {
     List<Picture.Planned> lines = new ArrayList<>();
     picture.ahead().stream().filter(session -> session.day().isBefore(picture.today().plusDays(DAYS_AHEAD)))
-        .forEach(session -> session.lines().stream().filter(line -> line.kind().mainWork() && pain.place().loadedBy(line.lift()))
+        .forEach(session -> session.lines().stream().filter(line -> line.kind().counts() && pain.place().loadedBy(line.lift()))
             .forEach(line -> lines.add(new Picture.Planned(session, line))));
     return lines;
   }

@@ -4,10 +4,12 @@ import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -101,13 +103,22 @@ class CallBook implements DueWork {
     return KIND;
   }
 
+  /** Looks without the lifter's turn, so that nobody who logs or plans waits for it, and keeps what it saw if nothing came meanwhile. */
   @Override
   @Transactional
-  public void work(String key, List<Cause> causes) {
-    lifters.findById(Long.parseLong(key)).ifPresent(lifter -> {
-      turns.ofLifter(lifter.id());
-      moves.note(lifter, look(lifter), causes);
-    });
+  public boolean work(String key, List<Cause> causes, BooleanSupplier overtaken) {
+    Optional<Lifter> lifter = lifters.findById(Long.parseLong(key));
+    if (lifter.isEmpty()) {
+      return true;
+    }
+    Seen seen = see(lifter.get());
+    turns.ofLifter(lifter.get().id());
+    if (overtaken.getAsBoolean()) {
+      return false;
+    }
+    keep(lifter.get().id(), seen);
+    moves.note(lifter.get(), seen.picture(), causes);
+    return true;
   }
 
   /** Draws up the calls of a lifter at once. */
@@ -118,29 +129,43 @@ class CallBook implements DueWork {
     look(lifter);
   }
 
-  private Picture look(Lifter lifter) {
+  private void look(Lifter lifter) {
+    keep(lifter.id(), see(lifter));
+  }
+
+  /** A call, with what a coach sees of it. */
+  private record Drawn(Call call, String shown) {}
+
+  /** What a look saw: the calls by their matter. */
+  private record Seen(Picture picture, Map<String, Drawn> calls) {}
+
+  private Seen see(Lifter lifter) {
     Picture picture = reader.read(lifter).picture();
-    undoneElsewhere(lifter.id());
-    Map<String, Call> fresh = new HashMap<>();
-    CallRules.look(picture).forEach(call -> fresh.putIfAbsent(call.matter(), call));
-    Map<String, CallRow> waiting = calls.findByLifterIdAndStateIn(lifter.id(), WAITING).stream()
+    Map<String, Drawn> seen = new LinkedHashMap<>();
+    CallRules.look(picture).forEach(call -> seen.computeIfAbsent(call.matter(), matter -> new Drawn(call, shown(picture, call))));
+    return new Seen(picture, seen);
+  }
+
+  private void keep(long lifterId, Seen seen) {
+    undoneElsewhere(lifterId);
+    Map<String, Drawn> fresh = new LinkedHashMap<>(seen.calls());
+    Map<String, CallRow> waiting = calls.findByLifterIdAndStateIn(lifterId, WAITING).stream()
         .collect(Collectors.toMap(CallRow::matter, Function.identity()));
     for (CallRow row : waiting.values()) {
-      Call now = fresh.remove(row.matter());
+      Drawn now = fresh.remove(row.matter());
       if (now == null) {
         row.go(clock.now());
       } else {
-        boolean news = !new HashSet<>(row.facts()).containsAll(now.factKeys());
-        row.say(now, json.write(now), shown(picture, now));
+        boolean news = !new HashSet<>(row.facts()).containsAll(now.call().factKeys());
+        row.say(now.call(), json.write(now.call()), now.shown());
         if (news && row.state() == CallRow.State.LYING) {
           row.open();
         }
       }
     }
-    fresh.values().stream().filter(call -> isNews(lifter.id(), call))
-        .forEach(call -> calls.save(new CallRow(lifter.id(), call, json.write(call), shown(picture, call), clock.now())));
+    fresh.values().stream().filter(drawn -> isNews(lifterId, drawn.call()))
+        .forEach(drawn -> calls.save(new CallRow(lifterId, drawn.call(), json.write(drawn.call()), drawn.shown(), clock.now())));
     calls.flush();
-    return picture;
   }
 
   /** A matter that was decided comes back only with new facts. */
@@ -298,7 +323,9 @@ class CallBook implements DueWork {
     row.undo(who.name(), clock.now());
     calls.saveAndFlush(row);
     look(lifters.findById(row.lifterId()).orElseThrow(NotFound::new));
-    return new Outcome.Done(row, "Taken back.");
+    CallRow open = calls.findByLifterIdAndStateIn(row.lifterId(), WAITING).stream().filter(other -> other.matter().equals(row.matter()))
+        .findFirst().orElse(row);
+    return new Outcome.Done(open, "Taken back.");
   }
 
   /** What was taken of the lifter after a call. */

@@ -29,6 +29,8 @@ import org.yarbel.web.who.SignedIn;
 /** The calls of the club, and what a coach decides of each. */
 @Controller
 class CallController {
+  /** An id with the version that was on the screen. */
+  private static final String OF_A_VERSION = "\\d{1,18}-\\d{1,6}";
   private static final int MOST_REASON = 300;
   private static final int MOST_WORD = 300;
   private static final int MOST_LINE = 500;
@@ -142,7 +144,7 @@ class CallController {
           typed);
     }
     if (outcome instanceof CallBook.Outcome.Done done) {
-      return shown(pages.view(id).saying(done.said()), HttpStatus.OK, htmx, response, flash, typed);
+      return shown(pages.view(done.call()).saying(done.said()), HttpStatus.OK, htmx, response, flash, typed);
     }
     if (outcome instanceof CallBook.Outcome.Already already) {
       CallView view = pages.view(id);
@@ -158,7 +160,7 @@ class CallController {
       Map<String, String> typed) {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     if (htmx.isHtmxRequest()) {
-      ModelAndView answer = new ModelAndView("call/one :: one", Map.of("call", view, "typed", typed));
+      ModelAndView answer = new ModelAndView("call/one :: one", Map.of("call", view, "typed", typed, "wrong", status.isError()));
       answer.setStatus(status);
       return answer;
     }
@@ -173,10 +175,13 @@ class CallController {
     int taken = 0;
     List<String> left = new ArrayList<>();
     for (String one : chosen.stream().limit(MOST_TOGETHER).toList()) {
+      if (!one.matches(OF_A_VERSION)) {
+        throw new NotFound();
+      }
       String[] parts = one.split("-");
-      long id = parts.length == 2 ? number(parts[0]) : -1;
+      long id = Long.parseLong(parts[0]);
       CallView view = pages.view(id);
-      if (view.safe() && view.sure() == 3 && done(id, number(parts[1]), who)) {
+      if (view.safe() && view.sure() == 3 && done(id, Integer.parseInt(parts[1]), who)) {
         taken++;
       } else {
         left.add(view.lifter());

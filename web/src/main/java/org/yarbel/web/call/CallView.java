@@ -53,6 +53,11 @@ record CallView(long id, int version, long lifterId, String lifter, String rule,
     return proposals.stream().anyMatch(proposal -> !proposal.lines().isEmpty() || !proposal.others().isEmpty());
   }
 
+  /** Whether it has a line that can be written otherwise before it is taken. */
+  public boolean editable() {
+    return proposals.stream().flatMap(proposal -> proposal.lines().stream()).anyMatch(line -> line.number() >= 0);
+  }
+
   private static String href(CallRow row, Fact fact) {
     String lifter = "/lifters/" + row.lifterId();
     return switch (fact.kind()) {

@@ -23,11 +23,12 @@ import org.yarbel.web.journal.PlanListener;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.NumbersChanged;
 import org.yarbel.web.log.LineLogged;
+import org.yarbel.web.log.SetJudged;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.session.SessionSaid;
 import org.yarbel.web.who.SignedIn;
 
-/** What makes a lifter worth a look: a log, words and answers, an edit of the plan, numbers, and the end of the club's day. */
+/** What makes a lifter worth a look: a log, answers, a second opinion, a mark on a clip, an edit of the plan, numbers, and the end of the club's day. */
 @Component
 class Causes implements PlanListener {
   private static final Logger LOG = LoggerFactory.getLogger(Causes.class);
@@ -71,6 +72,11 @@ class Causes implements PlanListener {
   @EventListener
   void said(SessionSaid event) {
     mark(event.lifterId(), event.what(), "");
+  }
+
+  @EventListener
+  void judged(SetJudged event) {
+    mark(event.lifterId(), "mark", "a mark on a clip");
   }
 
   @EventListener

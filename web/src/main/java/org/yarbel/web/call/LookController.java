@@ -40,7 +40,7 @@ class LookController {
     LookQueue.Chosen chosen = new LookQueue.Chosen(group, LookQueue.Only.of(only));
     LocalDate monday = queue.monday();
     model.addAttribute("all", queue.of(monday, chosen));
-    model.addAttribute("monday", monday);
+    model.addAttribute("week", LookService.week(monday));
     chosen(model, chosen);
     return "call/looks";
   }

@@ -81,6 +81,11 @@ class LookService {
     return lifters.findById(id).orElseThrow(NotFound::new);
   }
 
+  /** As it is called: {@code Week of 2 March 2026}. */
+  static String week(LocalDate monday) {
+    return "Week of " + WEEK.format(monday);
+  }
+
   /** The week of a Monday, not further back than the rules look. */
   @Transactional(readOnly = true)
   LookView look(long lifterId, LocalDate monday) {
@@ -94,7 +99,7 @@ class LookService {
     List<SessionLog> logs = ids.isEmpty() ? List.of() : sessionLogs.findBySessionIdIn(ids);
     List<LookView.SessionView> shown = rows.stream().filter(row -> !read.slots().getOrDefault(row.id(), List.of()).isEmpty())
         .map(row -> session(week, row, logs)).toList();
-    return new LookView(lifterId, lifter.name(), lifter.unit().symbol(), "Week of " + WEEK.format(monday), monday.toString(), shown,
+    return new LookView(lifterId, lifter.name(), lifter.unit().symbol(), week(monday), monday.toString(), shown,
         answers(read.picture()), hurts(read), week.moved(), open(week, rows), next(read.picture(), monday.plusWeeks(1)),
         sent.map(look -> look.sentBy() + ", " + DAY.format(look.sentAt().atZone(clock.zone()))).orElse(null),
         sent.map(WeeklyLook::word).orElse(null));

@@ -152,13 +152,18 @@ class PictureReader {
   /** The picture of a lifter as of today. */
   @Transactional(readOnly = true)
   public Read read(Lifter lifter) {
-    LocalDate today = clock.today();
+    return read(lifter, clock.today());
+  }
+
+  /** The picture as of a day: what was written down of later ones, by a phone whose clock runs fast, is not known yet. */
+  @Transactional(readOnly = true)
+  public Read read(Lifter lifter, LocalDate today) {
     List<TrainingSession> rows = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), today.minusWeeks(WEEKS_BACK),
         today.plusWeeks(WEEKS_AHEAD));
     List<Long> ids = rows.stream().map(TrainingSession::id).toList();
     Map<Long, List<Slot>> bySession = ids.isEmpty() ? Map.of() : slots.findBySessionIdInOrderByPositionAscIdAsc(ids).stream()
         .collect(Collectors.groupingBy(Slot::sessionId));
-    List<LoggedSetRow> sets = ids.isEmpty() ? List.of() : log.allOf(ids);
+    List<LoggedSetRow> sets = ids.isEmpty() ? List.of() : log.allOf(ids).stream().filter(set -> !set.day().isAfter(today)).toList();
     Map<UUID, List<LoggedSetRow>> done = sets.stream().collect(Collectors.groupingBy(LoggedSetRow::line));
     List<LiftNumbers> own = numbers.findByLifterIdIn(List.of(lifter.id()));
     List<Complaint> hurts = complaints.present(lifter.id(), COMPLAINTS);
@@ -169,8 +174,8 @@ class PictureReader {
         .collect(Collectors.toMap(Picture.AtWork::ref, Function.identity()));
     Sessions built = new Sessions(context, atWork, done, marks(ids), ended(ids), liftedOn(ids));
     List<Picture.Session> all = rows.stream().map(row -> built.session(row, bySession.getOrDefault(row.id(), List.of()))).toList();
-    Picture picture = new Picture(today, person(lifter, own), context, lifts(lifter, own, methods, context), all,
-        checkIns.findByLifterIdOrderByDayDesc(lifter.id(), ANSWERS).stream().filter(row -> row.said().any())
+    Picture picture = new Picture(today, person(lifter, own), context, lifts(own, methods, context, today), all,
+        checkIns.findByLifterIdOrderByDayDesc(lifter.id(), ANSWERS).stream().filter(row -> row.said().any() && !row.day().isAfter(today))
             .map(row -> new Picture.Answers(row.id(), row.day(), row.said())).toList(),
         hurts.stream().map(PictureReader::complaint).toList(),
         weighIns.findByLifterIdOrderByDayDesc(lifter.id(), WEIGHED).stream().map(row -> new Picture.Weighed(row.id(), row.day(), row.mass()
@@ -254,19 +259,19 @@ class PictureReader {
     return new Picture.Person(level, lifter.strained(), lifter.daysFree());
   }
 
-  private Map<String, Picture.OfLift> lifts(Lifter lifter, List<LiftNumbers> own, List<Progression> methods, LifterContext context) {
-    LocalDate today = clock.today();
-    Map<String, List<TrackedPoint>> tracked = own.isEmpty() ? Map.of() : points.since(List.of(lifter.id()),
-        own.stream().map(LiftNumbers::lift).toList(), today.minusWeeks(WEEKS_BACK)).stream()
+  private Map<String, Picture.OfLift> lifts(List<LiftNumbers> own, List<Progression> methods, LifterContext context, LocalDate today) {
+    MassUnit unit = context.unit();
+    Map<String, List<TrackedPoint>> tracked = own.isEmpty() ? Map.of() : points.since(List.of(own.get(0).lifterId()),
+        own.stream().map(LiftNumbers::lift).toList(), today.minusWeeks(WEEKS_BACK)).stream().filter(point -> !point.day().isAfter(today))
             .collect(Collectors.groupingBy(TrackedPoint::lift));
     Map<String, Picture.OfLift> lifts = new HashMap<>();
     for (LiftNumbers known : own) {
       Lift lift = context.lifts().ofKey(known.lift()).orElse(null);
       if (lift != null) {
         Mass tested = known.tested();
-        lifts.put(lift.key(), new Picture.OfLift(lift, known.level(), tested == null ? null : tested.shownIn(lifter.unit()),
-            known.testedOn(), points(tracked.getOrDefault(lift.key(), List.of()), lifter.unit()), known.heaviest(lifter.unit()),
-            course(known, methods, lifter.unit(), today), known.trainingPercent() / 100.0, known.moves()));
+        lifts.put(lift.key(), new Picture.OfLift(lift, known.level(), tested == null ? null : tested.shownIn(unit),
+            known.testedOn(), points(tracked.getOrDefault(lift.key(), List.of()), unit), known.heaviest(unit),
+            course(known, methods, unit, today), known.trainingPercent() / 100.0, known.moves()));
       }
     }
     return lifts;

@@ -59,7 +59,7 @@ record Shown(List<ShownProposal> proposals) {
         others.add(words);
       }
     }
-    return new ShownProposal(proposal.words(), lines, others);
+    return new ShownProposal(proposal.words(), lines, others.stream().distinct().toList());
   }
 
   private static ShownLine line(Picture picture, Effect effect, LineChange change, int number) {

@@ -98,6 +98,7 @@ class CardExtras {
     }
     sets.flush();
     tracking.logged(lifter, lift.get().key(), day);
+    notes.told(session, "extra");
     return typed;
   }
 
@@ -113,6 +114,7 @@ class CardExtras {
     sets.deleteAll(there);
     sets.flush();
     tracking.rerun(cards.lifter(session), first.lift());
+    notes.told(session, "extra");
     String name = lifts.catalogue().ofKey(first.lift()).map(Lift::name).orElse(first.lift());
     String rated = first.easier() ? EntryForm.EASIER : "";
     return Map.of("lift", name, "load", first.load().number(), "reps", Integer.toString(first.reps()), "sets",
@@ -136,6 +138,7 @@ class CardExtras {
           : Opinion.of(looked, typed.choice("from", Opinion.From.class).orElse(Opinion.From.SEEN), who.name()));
       sets.saveAndFlush(row);
       tracking.rerun(cards.lifter(session), row.lift());
+      notes.told(session, "second opinion");
     }
     return typed;
   }

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,6 +24,7 @@ import org.yarbel.web.club.Lifts;
 import org.yarbel.web.form.Typed;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.SetJudged;
 import org.yarbel.web.log.SetMark;
 import org.yarbel.web.log.SetMarkRepository;
 import org.yarbel.web.log.SetState;
@@ -45,14 +47,17 @@ class ClipReview {
   private final LoggedSetRepository sets;
   private final SetMarkRepository marks;
   private final Lifts lifts;
+  private final ApplicationEventPublisher events;
 
-  ClipReview(Clips clips, ClipRepository kept, LoggedSetRepository sets, SetMarkRepository marks, Lifts lifts, ClubClock clock) {
+  ClipReview(Clips clips, ClipRepository kept, LoggedSetRepository sets, SetMarkRepository marks, Lifts lifts, ClubClock clock,
+      ApplicationEventPublisher events) {
     this.clips = clips;
     this.kept = kept;
     this.clock = clock;
     this.sets = sets;
     this.marks = marks;
     this.lifts = lifts;
+    this.events = events;
   }
 
   /** A clip that came, whose and of what. */
@@ -146,6 +151,7 @@ class ClipReview {
       try {
         mark.check(row.reps(), row.triedFurther());
         marks.saveAndFlush(new SetMark(row, mark, who.coach()).seenOn(id, (int) Math.round(at * 1000)));
+        events.publishEvent(new SetJudged(row.lifterId()));
       } catch (Refused refused) {
         typed.wrong("rep", refused);
       }
@@ -156,8 +162,9 @@ class ClipReview {
   /** Takes a mark off a clip; it can be put back by marking again. */
   @Transactional
   public void unmark(long id, long markId, SignedIn who) {
-    clips.one(id, who);
+    Clip clip = clips.one(id, who);
     marks.delete(marks.findById(markId).filter(mark -> Long.valueOf(id).equals(mark.clipId())).orElseThrow(NotFound::new));
+    events.publishEvent(new SetJudged(clip.lifterId()));
   }
 
   /**

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.plan.cycle.Macrocycle;
@@ -69,7 +70,9 @@ class DemoClub {
     library.keepWeeks(byName.get("Brannoc"), monday, 2, "Two event weeks with a medley");
   }
 
-  private void fill(long clubId, DemoLifter one) {
+  /** Takes one on and lets them train. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void fill(long clubId, DemoLifter one) {
     people.takeOn(one, clubId);
     contests.set(one.lifter(), one.program().email(), one.today());
     training.train(one, () -> {

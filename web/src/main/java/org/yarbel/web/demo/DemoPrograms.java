@@ -226,7 +226,7 @@ final class DemoPrograms {
           : List.of(assist("back-extension", "3x12"));
       default -> List.of();
     };
-    return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "75.4",
+    return new DemoProgram("Rosalind Meikle", "rosalind", MassUnit.KG, Sex.FEMALE, 1989, "76.6",
         "The Fellgate Cup was put off by four weeks.", HALF_A_YEAR,
         List.of(new DemoNumbers("squat", Level.ADVANCED, Basis.ESTIMATED, "152.5", 28, "165", 5, "154", 0.2),
             new DemoNumbers("bench", Level.INTERMEDIATE, Basis.ESTIMATED, "87.5", 28, "", 0, "88", 0.2),

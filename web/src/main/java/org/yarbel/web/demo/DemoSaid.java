@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.call.Picture;
 import org.yarbel.core.effort.EffortChart;
 import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.lift.Movement;
@@ -49,6 +50,15 @@ class DemoSaid {
   /** Whose word nobody has answered yet. */
   private static final String WAITS = "Odile";
   private static final int MM_A_METRE = 1000;
+  /** Who has had a bad night, the first of them that trains today. */
+  private static final List<String> TIRED = List.of("Leopold", "Corwin", "Juno", "Brannoc", "Hal", "Sunniva", "Rosalind", "Emeric");
+  /** Whose bar has been slower than it was on the bench, for so many days. */
+  private static final String SLOW = "Corwin";
+  private static final int SLOW_DAYS = 15;
+  private static final double SLOWER = 0.08;
+  /** Whose deadlift waits for the coach's word, planned with less than the estimate. */
+  private static final String WAITING = "Leopold";
+  private static final double AGREED = 0.966;
 
   private final TrainingSessionRepository sessions;
   private final LoggedSetRepository sets;
@@ -84,6 +94,7 @@ class DemoSaid {
     for (Lifter lifter : lifters) {
       Random chance = new Random(SEED + lifter.name().hashCode());
       boolean knee = lifter.note().toLowerCase(Locale.ROOT).contains("knee");
+      TrainingSession hurting = null;
       Map<String, Mass> heaviest = new HashMap<>();
       for (LiftNumbers own : numbers.findByLifterIdIn(List.of(lifter.id()))) {
         Estimate known = own.estimate(lifter.unit(), today);
@@ -95,11 +106,17 @@ class DemoSaid {
         List<LoggedSetRow> logged = sets.ofSession(session.id());
         if (!logged.isEmpty()) {
           notes.checkIn(session, checkIn(chance, knee));
+          hurting = knee ? session : hurting;
           notes.was(session, new SessionEffort(5 + chance.nextInt(4)), 55 + chance.nextInt(40));
-          seen(logged, heaviest, chance);
+          seen(logged, heaviest, chance, lifter.name().startsWith(SLOW) ? today.minusDays(SLOW_DAYS) : today);
         }
       }
+      if (hurting != null) {
+        notes.checkIn(hurting, new CheckIn(13, 3, 2, 3, List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 5, "deep squats"))));
+      }
     }
+    badNight(lifters, today);
+    waits(lifters, today);
     talk(club, lifters, today);
     filmed(lifters, today, Stream.of(new DemoFilm(40), new DemoFilm(46)).flatMap(film -> film.made().stream()).toList());
   }
@@ -109,13 +126,28 @@ class DemoSaid {
     return sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), today.minusWeeks(weeks), today.minusDays(1));
   }
 
+  private void badNight(List<Lifter> lifters, LocalDate today) {
+    TIRED.stream().flatMap(name -> lifters.stream().filter(lifter -> lifter.name().startsWith(name)))
+        .flatMap(lifter -> sessions.findByLifterIdAndDay(lifter.id(), today).stream()).findFirst()
+        .ifPresent(session -> notes.checkIn(session, new CheckIn(9, 1, 2, 2, List.of())));
+  }
+
+  private void waits(List<Lifter> lifters, LocalDate today) {
+    lifters.stream().filter(lifter -> lifter.name().startsWith(WAITING)).forEach(lifter -> numbers.findByLifterIdIn(List.of(lifter.id()))
+        .stream().filter(own -> own.lift().equals("deadlift")).forEach(own -> {
+          Estimate known = own.estimate(lifter.unit(), today);
+          own.move(Picture.Moves.ASK, known == null ? null : known.max().scaled(AGREED));
+          numbers.save(own);
+        }));
+  }
+
   private static CheckIn checkIn(Random chance, boolean knee) {
     List<Pain> pains = knee ? List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 2 + chance.nextInt(3), "deep squats")) : List.of();
     return new CheckIn(12 + chance.nextInt(6), 2 + chance.nextInt(4), 3 + chance.nextInt(3), 2 + chance.nextInt(4), pains);
   }
 
   /** A mark now and then, and the speed of what counts. */
-  private void seen(List<LoggedSetRow> logged, Map<String, Mass> heaviest, Random chance) {
+  private void seen(List<LoggedSetRow> logged, Map<String, Mass> heaviest, Random chance, LocalDate slowFrom) {
     for (LoggedSetRow row : logged) {
       boolean powerlift = List.of("squat", "bench", "deadlift").contains(row.lift());
       if (powerlift && row.reps() > 0 && chance.nextInt(12) == 0) {
@@ -127,7 +159,8 @@ class DemoSaid {
       if (powerlift && row.reps() > 0 && most != null) {
         // as slow as usual in a max, faster as it gets lighter, and a little by chance; told to the hundredth
         double atMax = SpeedProfile.typicalAtMax(Movement.valueOf(row.lift().toUpperCase(Locale.ROOT))).orElse(0.2);
-        double speed = atMax + 1.05 * (1 - share(row, most)) + 0.012 * chance.nextGaussian();
+        double speed = atMax + 1.05 * (1 - share(row, most)) + 0.012 * chance.nextGaussian()
+            - (row.lift().equals("bench") && row.day().isAfter(slowFrom) ? SLOWER : 0);
         int told = 10 * (int) Math.round(MM_A_METRE / 10.0 * Math.min(Math.max(speed, 0.08), 1.4));
         row.measured(new RepSpeeds(List.of(told)), SpeedSource.TYPED);
         sets.save(row);

@@ -77,6 +77,7 @@ class DemoTraining {
     log.flush();
     one.lifted().forEach(lift -> tracking.rerun(one.lifter(), lift));
     one.known().keySet().stream().filter(lift -> !one.lifted().contains(lift)).forEach(lift -> tracking.rerun(one.lifter(), lift));
+    one.reran();
     programs.write(one.lifter(), one.context(one.today(), places), one.today(), Programs.WEEKS_AHEAD);
   }
 
@@ -143,7 +144,7 @@ class DemoTraining {
     boolean flagged = one.random().nextInt(40) == 0;
     for (int i = 0; i < count; i++) {
       ResolvedSet asked = Resolver.resolve(request.withLogged(done)).sets().get(i);
-      Mass load = asked.load() != null ? asked.load() : one.mass(one.program().picks().getOrDefault(slot.lift(), "20"));
+      Mass load = asked.load() != null ? one.takes(slot.lift(), asked.load(), session.day()) : one.mass(one.program().picks().getOrDefault(slot.lift(), "20"));
       SimulatedLifter.Outcome outcome = one.outcome(lift, asked, load);
       done.add(new LoggedSet(asked.part(), asked.set(), load, outcome.reps(), outcome.rpe()));
       Instant at = session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + i * 4L).toInstant(ZoneOffset.UTC);

@@ -120,9 +120,18 @@ public class Due {
     if (rows.isEmpty() || work == null) {
       return;
     }
-    work.work(key.key(), rows.stream().map(row -> new DueWork.Cause(row.cause(), row.words(), row.who())).toList());
+    long newest = rows.get(rows.size() - 1).id();
+    List<DueWork.Cause> causes = rows.stream().map(row -> new DueWork.Cause(row.cause(), row.words(), row.who())).toList();
+    if (!work.work(key.key(), causes, () -> newer(key, newest))) {
+      return;
+    }
     jdbc.sql("delete from due_work where club_id = :club and id in (:ids)").param("club", key.clubId())
         .param("ids", rows.stream().map(Row::id).toList()).update();
+  }
+
+  private boolean newer(Key key, long newest) {
+    return jdbc.sql("select exists(select 1 from due_work where club_id = :club and kind = :kind and key = :key and id > :newest)")
+        .param("club", key.clubId()).param("kind", key.kind()).param("key", key.key()).param("newest", newest).query(Boolean.class).single();
   }
 
   /** Tried again later; after a few times it waits for the next cause. */

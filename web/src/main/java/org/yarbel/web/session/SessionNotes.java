@@ -122,14 +122,14 @@ public class SessionNotes {
     CheckedIn row = checkIns.findByLifterIdAndDay(session.lifterId(), day).orElseGet(() -> new CheckedIn(session.lifterId(), day));
     row.tell(said, clock.now());
     checkIns.saveAndFlush(row);
-    events.publishEvent(new SessionSaid(session.lifterId(), "check-in"));
+    told(session, "check-in");
   }
 
   /** Makes a session easier on a low day; null for as planned. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void ease(TrainingSession session, @Nullable EasyWay way) {
     session.ease(way);
-    events.publishEvent(new SessionSaid(session.lifterId(), "easier"));
+    told(session, "easier");
   }
 
   /** Adds what hurts to what was said of the day. */
@@ -138,6 +138,12 @@ public class SessionNotes {
     CheckIn before = checkIns.findByLifterIdAndDay(session.lifterId(), day(session)).map(CheckedIn::said)
         .orElse(new CheckIn(null, null, null, null, List.of()));
     checkIn(session, before.with(told));
+  }
+
+  /** Says that something was said or done of a session beside the sets of its card. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void told(TrainingSession session, String what) {
+    events.publishEvent(new SessionSaid(session.lifterId(), what));
   }
 
   /** Writes down how hard and how long a session was; null for what nobody says. */
@@ -164,6 +170,7 @@ public class SessionNotes {
       told.get().moveTo(day);
       checkIns.saveAndFlush(told.get());
     }
+    told(session, "day");
   }
 
   private SessionLog row(TrainingSession session) {

@@ -216,7 +216,21 @@ class CallTest {
     HttpResponse<String> done = one.coach().post("/calls/together", Map.of("call", call.id() + "-" + call.version()));
     assertThat(done.statusCode()).isEqualTo(302);
     assertThat(one.on(THURSDAY)).containsExactly("squat 3x5 76.5% @8");
-    assertThat(one.coach().post("/calls/together", Map.of("call", "1-2-3")).statusCode()).isEqualTo(404);
+    for (String nonsense : List.of("1-2-3", "x-1", "1", "-1-1", "9".repeat(19) + "-1", "1-" + "9".repeat(7))) {
+      assertThat(one.coach().post("/calls/together", Map.of("call", nonsense)).statusCode()).as(nonsense).isEqualTo(404);
+    }
+  }
+
+  @Test
+  void ofAClubThatIsOldSeveralAreTakenTogetherToo(TestApp app) {
+    Someone one = undershooting(app, "Dora Grown");
+    one.add(TODAY, "MAIN", "squat", "3x5 75% @8");
+    one.lift(TODAY, "squat", Rpe.of(6), 5, 5, 5);
+    one.lookAt();
+    app.jdbc().sql("update coach_call set id = 123456789012345678 where id = :id").param("id", call(one, "too-easy-or-hard").id()).update();
+    Stands call = call(one, "too-easy-or-hard");
+    assertThat(one.coach().post("/calls/together", Map.of("call", call.id() + "-" + call.version())).statusCode()).isEqualTo(302);
+    assertThat(one.on(THURSDAY)).containsExactly("squat 3x5 76.5% @8");
   }
 
   @Test

@@ -176,6 +176,7 @@ class EasierDayTest {
       browser.press(OPEN + "button[value=done]");
       browser.awaitText(OPEN + "h2", "back-off 1 of 2");
       browser.awaitText(OPEN + ".number", "137.5");
+      assertThat(browser.find("#part-easier button[value='']").isEnabled()).as("a set is done: the session goes on as it is").isFalse();
       browser.press(OPEN + "button[value=done]");
       browser.awaitText(OPEN + "h2", "back-off 2 of 2");
     } finally {

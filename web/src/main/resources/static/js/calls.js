@@ -42,6 +42,7 @@ document.addEventListener("keydown", (event) => {
   }
   if (typing) {
     if (event.key === "Escape") {
+      event.target.blur();
       go(event.target.closest(".call") ?? at());
     }
     return;

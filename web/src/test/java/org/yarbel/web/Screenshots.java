@@ -8,6 +8,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
+import org.yarbel.web.support.Background;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
 
@@ -34,21 +35,19 @@ class Screenshots {
     picture(browser, "workbench");
     browser.open("/lifters/" + app.lifter("Emeric") + "/runway");
     picture(browser, "runway");
-    browser.open("/lifters/" + app.lifter("Rosalind") + "/runway/refit");
-    picture(browser, "refit");
     browser.open("/lifters/" + app.lifter("Corwin") + "/week");
     picture(browser, "week-board");
-    browser.driver().executeScript("document.querySelector('.week-panel').scrollIntoView()");
-    // its pictures come when they are looked at
-    browser.await(".recovery .dip");
-    browser.driver().executeScript("document.querySelector('.week-panel').scrollIntoView()");
-    picture(browser, "week-in-figures");
     browser.open("/lifters/" + app.lifter("Ansel") + "/weeks");
     picture(browser, "weeks-side-by-side");
     browser.open("/lifters/" + app.lifter("Leopold") + "/progressions?lift=Bench%20press&method=plus-sets");
     picture(browser, "methods");
     browser.open("/lifters/" + app.lifter("Emeric") + "/ledger?lift=squat");
     picture(browser, "ledger");
+    Background.done(app.jdbc());
+    browser.open("/calls");
+    picture(browser, "calls");
+    browser.open("/lifters/" + app.lifter("Tamsin") + "/look");
+    picture(browser, "look");
     long session = app.session("Maren", TestApp.TODAY);
     browser.signIn("maren").phone().open("/me");
     picture(browser, "my-training");

@@ -41,6 +41,15 @@ class LifeTest {
     assertThat(lifter.call("too-easy-or-hard")).as("never an increase while it stands").isNull();
   }
 
+  @Test
+  void whatIsDoneBesideTheMainWorkLoadsAPlaceToo() {
+    Pain knee = Pictures.pain(BodyPlace.KNEE, Pain.Side.LEFT, 5);
+    lifter.said(0, 7.0, 4, 3, knee).line(1, SlotKind.ASSISTANCE, "box-squat", "3x6-10 80kg", null, "")
+        .line(2, SlotKind.PREPARE, "squat", "2x8 40kg", null, "");
+    assertThat(call("hurts").sentence()).as("getting ready is no load").contains("1 line of the coming week loads it.");
+    assertThat(Pictures.writes(call("hurts"))).containsExactly("box-squat 3x6-10 40kg");
+  }
+
   @ParameterizedTest
   @CsvSource({"4, true", "3, false"})
   void painFromFourMakesACall(int score, boolean called) {

@@ -34,7 +34,7 @@ record CallView(long id, int version, long lifterId, String lifter, String rule,
     return new CallView(row.id(), row.version(), row.lifterId(), lifter, row.rule(), title, lift, call.sentence(), row.urgency().word(),
         row.confidence().word(), row.confidence().ordinal() + 1, row.safe(), row.urgency().ordinal() == 0,
         call.facts().stream().map(fact -> new FactView(fact.words(), href(row, fact))).toList(), shown.proposals(), word,
-        row.state().waits(), decided, row.reason(), 0, null, row.state() == CallRow.State.TAKEN || row.state() == CallRow.State.REFUSED
+        row.state() == CallRow.State.OPEN, decided, row.reason(), 0, null, row.state() == CallRow.State.TAKEN || row.state() == CallRow.State.REFUSED
             || row.state() == CallRow.State.LYING);
   }
 

@@ -53,9 +53,14 @@ class DemoSaid {
   /** Who has had a bad night, the first of them that trains today. */
   private static final List<String> TIRED = List.of("Leopold", "Corwin", "Juno", "Brannoc", "Hal", "Sunniva", "Rosalind", "Emeric");
   /** Whose bar has been slower than it was on the bench, for so many days. */
-  private static final String SLOW = "Corwin";
+  private static final String SLOW = "Odile";
   private static final int SLOW_DAYS = 15;
   private static final double SLOWER = 0.08;
+  /** Whose hips come up first in every deadlift. */
+  private static final String HIPS = "Corwin";
+  /** Where it hurt on the last day of training, and how much. */
+  private static final Map<String, Pain> HURTS = Map.of("Hal", new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 5, "deep squats"),
+      "Sunniva", new Pain(BodyPlace.LOWER_BACK, null, 4, "pulling from the pins"));
   /** Whose deadlift waits for the coach's word, planned with less than the estimate. */
   private static final String WAITING = "Leopold";
   private static final double AGREED = 0.966;
@@ -93,8 +98,8 @@ class DemoSaid {
   void say(long club, List<Lifter> lifters, LocalDate today) {
     for (Lifter lifter : lifters) {
       Random chance = new Random(SEED + lifter.name().hashCode());
-      boolean knee = lifter.note().toLowerCase(Locale.ROOT).contains("knee");
-      TrainingSession hurting = null;
+      String name = lifter.name().split(" ")[0];
+      TrainingSession last = null;
       Map<String, Mass> heaviest = new HashMap<>();
       for (LiftNumbers own : numbers.findByLifterIdIn(List.of(lifter.id()))) {
         Estimate known = own.estimate(lifter.unit(), today);
@@ -105,14 +110,18 @@ class DemoSaid {
       for (TrainingSession session : behind(lifter, today, WEEKS)) {
         List<LoggedSetRow> logged = sets.ofSession(session.id());
         if (!logged.isEmpty()) {
-          notes.checkIn(session, checkIn(chance, knee));
-          hurting = knee ? session : hurting;
+          notes.checkIn(session, checkIn(chance));
+          last = session;
           notes.was(session, new SessionEffort(5 + chance.nextInt(4)), 55 + chance.nextInt(40));
-          seen(logged, heaviest, chance, lifter.name().startsWith(SLOW) ? today.minusDays(SLOW_DAYS) : today);
+          seen(logged, heaviest, chance, name.equals(SLOW) ? today.minusDays(SLOW_DAYS) : today);
+          if (name.equals(HIPS)) {
+            logged.stream().filter(row -> row.lift().equals("deadlift") && row.reps() > 0).findFirst()
+                .ifPresent(row -> marks.save(new SetMark(row, new Mark(TechniqueMark.HIPS_FIRST, row.reps()), true)));
+          }
         }
       }
-      if (hurting != null) {
-        notes.checkIn(hurting, new CheckIn(13, 3, 2, 3, List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 5, "deep squats"))));
+      if (last != null && HURTS.containsKey(name)) {
+        notes.checkIn(last, new CheckIn(13, 3, 2, 3, List.of(HURTS.get(name))));
       }
     }
     badNight(lifters, today);
@@ -141,9 +150,8 @@ class DemoSaid {
         }));
   }
 
-  private static CheckIn checkIn(Random chance, boolean knee) {
-    List<Pain> pains = knee ? List.of(new Pain(BodyPlace.KNEE, Pain.Side.LEFT, 2 + chance.nextInt(3), "deep squats")) : List.of();
-    return new CheckIn(12 + chance.nextInt(6), 2 + chance.nextInt(4), 3 + chance.nextInt(3), 2 + chance.nextInt(4), pains);
+  private static CheckIn checkIn(Random chance) {
+    return new CheckIn(12 + chance.nextInt(6), 2 + chance.nextInt(4), 3 + chance.nextInt(3), 2 + chance.nextInt(4), List.of());
   }
 
   /** A mark now and then, and the speed of what counts. */

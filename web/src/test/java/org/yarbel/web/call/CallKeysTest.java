@@ -78,7 +78,7 @@ class CallKeysTest {
     browser.desk().signIn("coach").open(lifter.at("/look"));
     keys(browser, "j", "e");
     keys(browser, Keys.chord(Keys.CONTROL, "a"), "3x5 7", Keys.ENTER);
-    browser.awaitText(HERE + " .said.wrong", "would be");
+    browser.awaitText(HERE + " .said.wrong", "The unit is missing");
     keys(browser, "e");
     assertThat(browser.driver().switchTo().activeElement().getAttribute("value")).as("what was typed").isEqualTo("3x5 7");
     keys(browser, Keys.chord(Keys.CONTROL, "a"), "3x4 80% @8", Keys.ESCAPE, "m", "Trust it.", Keys.ENTER);

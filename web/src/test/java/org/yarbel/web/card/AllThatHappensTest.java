@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -23,6 +24,7 @@ import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
+import org.yarbel.web.support.SqlMeter;
 import org.yarbel.web.support.TestApp;
 import org.yarbel.web.who.Role;
 
@@ -337,6 +339,24 @@ class AllThatHappensTest {
     assertThat(training.post("lifted", "on", "2026-13-45").body()).contains("Write the day as year-month-day");
     training.post("lifted", "on", TestApp.TODAY.toString(), "at", "");
     assertThat(training.seen("squat")).extracting(Observation::date).containsOnly(TestApp.TODAY);
+  }
+
+  /** Whoever judges the lifter looks again after each of these. */
+  @Test
+  void whateverIsSaidOfASessionIsACauseToLookAgain(TestApp app) {
+    Training training = Training.of(app, "Cosima Lowe", "squat", "3x5 75%");
+    training.set(1, "rpe", "7");
+    String line = training.column("select ref::text from slot where session_id = :id").get(0);
+    String key = UUID.randomUUID().toString();
+    Map<String, Runnable> acts = new LinkedHashMap<>();
+    acts.put("check-in", () -> training.post("check-in", "sleep", "6"));
+    acts.put("opinion", () -> training.post("opinion", "slot", line, "part", "1", "set", "1", "opinion", "8", "from", "SEEN"));
+    acts.put("extra", () -> training.post("extra", "lift", "Squat", "load", "100", "reps", "5", "key", key));
+    acts.put("lifted", () -> training.post("lifted", "on", TestApp.TODAY.minusDays(1).toString(), "at", ""));
+    acts.put("a set", () -> training.set(2, "rpe", "7"));
+    acts.forEach((what, act) -> assertThat(SqlMeter.of(act)).as(what).anyMatch(sent -> sent.sql().startsWith("insert into due_work")));
+    assertThat(SqlMeter.of(() -> training.post("opinion", "slot", line, "part", "1", "set", "1", "opinion", "11"))).as("refused")
+        .noneMatch(sent -> sent.sql().startsWith("insert into due_work"));
   }
 
   /** The lifter's rating is primary: a coach moves it by half a point at most, and the log keeps both. */

@@ -26,6 +26,10 @@ function edit(call) {
 }
 
 const press = (root, key) => {
+  // pressed twice it is decided once
+  if (root?.querySelector(".htmx-request")) {
+    return true;
+  }
   const found = [...(root?.querySelectorAll(`[data-key="${key}"]`) ?? [])].find((button) => button.offsetParent !== null);
   if (found?.matches("input, textarea")) {
     found.focus();

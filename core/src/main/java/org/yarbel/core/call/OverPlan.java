@@ -46,6 +46,10 @@ final class OverPlan implements LiftRule {
     List<Past> last = new ArrayList<>();
     List<Fact> facts = new ArrayList<>();
     for (Past past : picture.exposures(lift)) {
+      if (past.sets().stream().noneMatch(set -> heavy(picture, set))) {
+        // an easy day tells nothing of it
+        continue;
+      }
       Picture.Lifted over = past.sets().stream().filter(set -> over(picture, set)).findFirst().orElse(null);
       if (over == null) {
         break;
@@ -78,16 +82,19 @@ final class OverPlan implements LiftRule {
         + Say.day(newest.day()) + " " + set.load().text() + " for " + asked.text() + (hard ? ", and harder than asked." : ".")));
   }
 
+  private static boolean heavy(Picture picture, Picture.Lifted set) {
+    Mass max = picture.context().numbers(set.lift()).best();
+    return max == null || set.load().ratioTo(max) >= HEAVY;
+  }
+
   /** Heavier than asked by the share, or by two steps; of work that was light anyway nobody minds. */
   private static boolean over(Picture picture, Picture.Lifted set) {
     Mass asked = set.askedLoad();
     if (asked == null || asked.isZero() || set.extra()) {
       return false;
     }
-    Mass max = picture.context().numbers(set.lift()).best();
-    boolean heavy = max == null || set.load().ratioTo(max) >= HEAVY;
     long more = set.load().nanograms() - asked.nanograms();
     boolean share = set.load().ratioTo(asked) >= 1 + picture.of(CallFigure.CALL_OVER_PLAN) / 100;
-    return heavy && (share || more >= STEPS * picture.step().nanograms() - Mass.TOLERANCE_NANOGRAMS);
+    return heavy(picture, set) && (share || more >= STEPS * picture.step().nanograms() - Mass.TOLERANCE_NANOGRAMS);
   }
 }

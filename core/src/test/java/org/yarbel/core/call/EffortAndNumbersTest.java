@@ -205,6 +205,17 @@ class EffortAndNumbersTest {
     assertThat(once.call("over-plan")).as("one step, 2 %").isNull();
   }
 
+  @Test
+  void anEasyDayBetweenNeitherCountsNorBreaksARun() {
+    // the max is 180: 60 % is 108
+    lifter.lifted(11, "squat", "3x5 70%", "132.5x5 for 125").lifted(4, "squat", "3x5 35%", "62.5x5 for 62.5")
+        .lifted(0, "squat", "3x5 70%", "130x5 for 125").ahead(3, "squat", "3x5 72.5%");
+    assertThat(call("over-plan").sentence()).contains("on the last 2 exposures");
+    Pictures light = new Pictures().lifted(11, "squat", "3x5 70%", "132.5x5 for 125").lifted(4, "squat", "3x5 35%", "80x5 for 62.5")
+        .ahead(3, "squat", "3x5 72.5%");
+    assertThat(light.call("over-plan")).as("of light work nobody minds").isNull();
+  }
+
   @ParameterizedTest
   @CsvSource({"84, 165, false", "85, 165, true", "85, 166, false"})
   void aTestIsDueAfterTwelveWeeksWithNothingHeavyForSix(int daysAgo, String load, boolean called) {

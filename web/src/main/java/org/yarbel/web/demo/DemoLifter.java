@@ -34,7 +34,7 @@ import org.yarbel.web.plan.LifterContexts;
 /** One lifter of the demo while they are filled in: what they can, what they have lifted, and chance that is the same each time. */
 final class DemoLifter {
   private static final String CHANCE = "L64X128MixRandom";
-  private static final int BOLD_DAYS = 15;
+  private static final int BOLD_DAYS = 22;
 
   private final DemoProgram program;
   private final Place place;

@@ -94,7 +94,7 @@ document.addEventListener("click", (event) => {
 // classes of what stood there.
 document.body.addEventListener("htmx:load", ({ detail }) => {
   const call = detail.elt;
-  if (call.matches?.(".call")) {
+  if (call.matches?.(".call:not([data-aside])")) {
     last = call.id;
     const all = calls();
     const next = call.classList.contains("is-decided")

@@ -18,6 +18,7 @@ final class FormWent implements LiftRule {
   private static final int TWICE = 2;
   private static final int NEWS = 14;
   private static final int HELPS = 1;
+  private static final String MIND = "Mind: ";
 
   @Override
   public String key() {
@@ -37,7 +38,7 @@ final class FormWent implements LiftRule {
   @Override
   public String when() {
     return "The same mark in three of five sessions, or 'form went' twice at a load or more: loads under it although the reps were made, a "
-        + "cue, and work on the weak point.";
+        + "cue, and work on the weak point; where it shows under 60 %, too, the cue and the work alone.";
   }
 
   @Override
@@ -95,17 +96,25 @@ final class FormWent implements LiftRule {
     Draft draft = Draft.of(this, key).about(mark.word()).agreeing(seen.sessions().size()).because(seen.facts())
         .when(mark.caution().isPresent() ? Urgency.CAUTION : Urgency.REST);
     Optional<WeakPoints.Row> weak = WeakPoints.of(lift, mark);
-    List<Effect> under = under(picture, key, seen.lightest(), mark.word());
+    // what shows in light work, too, is no matter of the load
+    boolean always = picture.light(lift, seen.lightest());
+    List<Effect> lines = always ? cued(picture, key, mark.word()) : under(picture, key, seen.lightest(), mark.word());
+    String first = always ? "A cue" : "Under " + seen.lightest().text();
     List<Effect> help = weak.map(row -> help(picture, row, lift)).orElse(List.of());
-    List<Effect> both = new ArrayList<>(under);
-    both.addAll(help);
-    String train = weak.map(WeakPoints.Row::trains).orElse("");
-    draft.propose("Under " + seen.lightest().text() + (help.isEmpty() ? "" : ", and work on " + train), both);
-    if (!under.isEmpty() && !help.isEmpty()) {
-      draft.propose("Only the work on " + train, help).propose("Only the lighter loads", under);
+    String train = "ork on " + weak.map(WeakPoints.Row::trains).orElse("");
+    if (lines.isEmpty() && !help.isEmpty()) {
+      draft.propose("W" + train, help);
+    } else if (help.isEmpty()) {
+      draft.propose(first, lines);
+    } else {
+      List<Effect> both = new ArrayList<>(lines);
+      both.addAll(help);
+      draft.propose(first + ", and w" + train, both).propose("Only the w" + train, help)
+          .propose(always ? "Only the cue" : "Only the lighter loads", lines);
     }
     return draft.leave("Watch it").saying(lift.name() + ": '" + mark.word() + "' in " + seen.sessions().size() + " of the last " + of
-        + " sessions, from " + seen.lightest().text() + " on." + mark.caution().map(" "::concat).orElse("")
+        + " sessions, " + (always ? "with light loads, too" : "from " + seen.lightest().text() + " on") + "." + mark.caution()
+            .map(" "::concat).orElse("")
         + weak.map(row -> " Weak: " + row.weak() + ".").orElse(""));
   }
 
@@ -113,6 +122,15 @@ final class FormWent implements LiftRule {
     return Draft.of(this, key).agreeing(went.sessions().size()).because(went.facts()).propose("Under " + went.lightest().text(),
         under(picture, key, went.lightest(), "clean reps only")).leave("Watch it").saying(picture.name(key) + ": form went "
             + Say.times(went.facts().size()) + " at " + went.lightest().text() + " and more.");
+  }
+
+  /** The lines to come with a cue beside them, where it does not stand there yet. */
+  private static List<Effect> cued(Picture picture, String lift, String mark) {
+    List<Effect> effects = new ArrayList<>();
+    String cue = MIND + mark;
+    picture.editable(lift).stream().filter(planned -> !planned.line().remark().contains(cue)).forEach(planned -> Edits.to(planned, lift,
+        LineEdit.read(planned.line().planned().work()), cue).ifPresent(effects::add));
+    return effects;
   }
 
   /** The lines to come that would go over that load lighter than it, with a cue; what is under it already gets the cue alone. */
@@ -124,7 +142,7 @@ final class FormWent implements LiftRule {
       if (factor < 1) {
         WorkLine work = LineEdit.scaled(LineEdit.read(planned.line().planned().work()), factor, picture.context()
             .chart(planned.line().lift()));
-        Edits.to(planned, lift, work, "Mind: " + cue).ifPresent(effects::add);
+        Edits.to(planned, lift, work, MIND + cue).ifPresent(effects::add);
       }
     }
     return effects;

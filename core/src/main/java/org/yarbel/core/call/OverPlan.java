@@ -13,7 +13,6 @@ final class OverPlan implements LiftRule {
   private static final int STEPS = 2;
   private static final double CAP = 8;
   private static final int NEWS = 14;
-  private static final double HEAVY = 0.6;
   private static final int MONTH = 28;
 
   @Override
@@ -46,7 +45,7 @@ final class OverPlan implements LiftRule {
     List<Past> last = new ArrayList<>();
     List<Fact> facts = new ArrayList<>();
     for (Past past : picture.exposures(lift)) {
-      if (past.sets().stream().noneMatch(set -> heavy(picture, set))) {
+      if (past.sets().stream().allMatch(set -> picture.light(set.lift(), set.load()))) {
         // an easy day tells nothing of it
         continue;
       }
@@ -82,11 +81,6 @@ final class OverPlan implements LiftRule {
         + Say.day(newest.day()) + " " + set.load().text() + " for " + asked.text() + (hard ? ", and harder than asked." : ".")));
   }
 
-  private static boolean heavy(Picture picture, Picture.Lifted set) {
-    Mass max = picture.context().numbers(set.lift()).best();
-    return max == null || set.load().ratioTo(max) >= HEAVY;
-  }
-
   /** Heavier than asked by the share, or by two steps; of work that was light anyway nobody minds. */
   private static boolean over(Picture picture, Picture.Lifted set) {
     Mass asked = set.askedLoad();
@@ -95,6 +89,6 @@ final class OverPlan implements LiftRule {
     }
     long more = set.load().nanograms() - asked.nanograms();
     boolean share = set.load().ratioTo(asked) >= 1 + picture.of(CallFigure.CALL_OVER_PLAN) / 100;
-    return heavy(picture, set) && (share || more >= STEPS * picture.step().nanograms() - Mass.TOLERANCE_NANOGRAMS);
+    return !picture.light(set.lift(), set.load()) && (share || more >= STEPS * picture.step().nanograms() - Mass.TOLERANCE_NANOGRAMS);
   }
 }

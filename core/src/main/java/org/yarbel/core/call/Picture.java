@@ -363,6 +363,13 @@ public record Picture(LocalDate today, Person person, LifterContext context, Map
   }
 
   private static final int LATELY = 14;
+  private static final double LIGHT = 0.6;
+
+  /** Whether a load is light work for the lifter: under 60 % of the best number there is. */
+  boolean light(Lift lift, Mass load) {
+    Mass max = context.numbers(lift).best();
+    return max != null && load.ratioTo(max) < LIGHT;
+  }
 
   /** The step of the lifter's unit. */
   Mass step() {

@@ -112,6 +112,20 @@ class LifeTest {
   }
 
   @Test
+  void whatShowsInLightWorkTooIsNoMatterOfTheLoad() {
+    // 60 % of 180 is 108
+    lifter.lifted(9, "squat", "3x5 45%", "80x5 knees in").lifted(6, "squat", "3x5 80%", "145x5 knees in")
+        .lifted(2, "squat", "3x5 80%", "142.5x5 knees in").ahead(2, "squat", "3x5 80%");
+    Call call = call("form-went");
+    assertThat(call.sentence()).startsWith("Squat: 'knees in' in 3 of the last 3 sessions, with light loads, too.");
+    assertThat(call.proposals()).extracting(Proposal::words).containsExactly("A cue, and work on hips and thighs, each side by itself",
+        "Only the work on hips and thighs, each side by itself", "Only the cue", "Watch it");
+    Effect.Rewrite cue = (Effect.Rewrite) call.proposals().get(2).effects().get(0);
+    assertThat(cue.after()).as("the loads stay").isEqualTo("3x5 80%").isEqualTo(cue.before());
+    assertThat(cue.cue()).isEqualTo("Mind: knees in");
+  }
+
+  @Test
   void formThatWentTwiceResetsAlthoughTheRepsWereMade() {
     lifter.lifted(6, "deadlift", "3x3 85%", "187.5x2/3 form went").lifted(2, "deadlift", "3x3 82.5%", "182.5x3/3 form went")
         .ahead(2, "deadlift", "3x3 85%");

@@ -19,11 +19,8 @@ import org.yarbel.core.call.Call;
 import org.yarbel.core.call.CallRule;
 import org.yarbel.core.call.CallRules;
 import org.yarbel.core.call.Effect;
-import org.yarbel.core.call.LineChange;
 import org.yarbel.core.call.Picture;
 import org.yarbel.core.call.Proposal;
-import org.yarbel.core.notation.NotationException;
-import org.yarbel.core.notation.WorkLine;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.club.Undoing;
@@ -71,8 +68,12 @@ class CallBook implements DueWork {
 
   /** What became of a decision. */
   sealed interface Outcome {
-    /** Done, with a sentence. */
-    record Done(CallRow call, String said) implements Outcome {}
+    /**
+     * Done, with a sentence.
+     *
+     * @param beside other calls of the lifter that came out otherwise by it
+     */
+    record Done(CallRow call, String said, List<CallRow> beside) implements Outcome {}
 
     /** Somebody has decided it already. */
     record Already(CallRow call) implements Outcome {}
@@ -129,8 +130,8 @@ class CallBook implements DueWork {
     look(lifter);
   }
 
-  private void look(Lifter lifter) {
-    keep(lifter.id(), see(lifter));
+  private List<CallRow> look(Lifter lifter) {
+    return keep(lifter.id(), see(lifter));
   }
 
   /** A call, with what a coach sees of it. */
@@ -146,7 +147,9 @@ class CallBook implements DueWork {
     return new Seen(picture, seen);
   }
 
-  private void keep(long lifterId, Seen seen) {
+  /** Keeps what was seen; which of the calls that waited came out otherwise. */
+  private List<CallRow> keep(long lifterId, Seen seen) {
+    List<CallRow> otherwise = new ArrayList<>();
     undoneElsewhere(lifterId);
     Map<String, Drawn> fresh = new LinkedHashMap<>(seen.calls());
     Map<String, CallRow> waiting = calls.findByLifterIdAndStateIn(lifterId, WAITING).stream()
@@ -155,9 +158,12 @@ class CallBook implements DueWork {
       Drawn now = fresh.remove(row.matter());
       if (now == null) {
         row.go(clock.now());
+        otherwise.add(row);
       } else {
         boolean news = !new HashSet<>(row.facts()).containsAll(now.call().factKeys());
-        row.say(now.call(), json.write(now.call()), now.shown());
+        if (row.say(now.call(), json.write(now.call()), now.shown())) {
+          otherwise.add(row);
+        }
         if (news && row.state() == CallRow.State.LYING) {
           row.open();
         }
@@ -166,6 +172,7 @@ class CallBook implements DueWork {
     fresh.values().stream().filter(drawn -> isNews(lifterId, drawn.call()))
         .forEach(drawn -> calls.save(new CallRow(lifterId, drawn.call(), json.write(drawn.call()), drawn.shown(), clock.now())));
     calls.flush();
+    return otherwise;
   }
 
   /** A matter that was decided comes back only with new facts. */
@@ -235,8 +242,7 @@ class CallBook implements DueWork {
     row.take(choice.proposal(), json.write(new Proposal(proposal.words(), effects)), change.orElse(null), told(row, proposal, effects,
         choice), who.name(), clock.now());
     calls.saveAndFlush(row);
-    look(lifter);
-    return new Outcome.Done(row, said(lifter, proposal));
+    return new Outcome.Done(row, said(lifter, proposal), look(lifter));
   }
 
   private static String said(Lifter lifter, Proposal proposal) {
@@ -268,15 +274,9 @@ class CallBook implements DueWork {
       if (number < 0 || number >= effects.size()) {
         throw new NotFound();
       }
-      try {
-        WorkLine.parse(text);
-        boolean comes = LineChange.of(picture, Taking.edited(List.of(effects.get(number)), Map.of(0, text))).stream()
-            .allMatch(change -> change.after() != null);
-        if (!comes) {
-          wrong.put(number, "That cannot be worked out for this lifter: a number it asks for is missing, or it is over what may be asked.");
-        }
-      } catch (NotationException unread) {
-        wrong.put(number, unread.problems().get(0).message());
+      String why = Shown.typed(picture, effects.get(number), text).wrong();
+      if (why != null) {
+        wrong.put(number, why);
       }
     });
     return wrong;
@@ -291,7 +291,7 @@ class CallBook implements DueWork {
     }
     row.refuse(reason, who.name(), clock.now());
     calls.saveAndFlush(row);
-    return new Outcome.Done(row, "Refused: " + reason + ". It comes back only with something new.");
+    return new Outcome.Done(row, "Refused: " + reason + ". It comes back only with something new.", List.of());
   }
 
   /** Lets a call lie until there is something new. */
@@ -303,7 +303,7 @@ class CallBook implements DueWork {
     }
     row.lie(who.name(), clock.now());
     calls.saveAndFlush(row);
-    return new Outcome.Done(row, "Left to lie until there is something new.");
+    return new Outcome.Done(row, "Left to lie until there is something new.", List.of());
   }
 
   /** Takes a decision back: what it changed goes, where nothing later touched the same, and the call is open again if it still holds. */
@@ -322,10 +322,10 @@ class CallBook implements DueWork {
     }
     row.undo(who.name(), clock.now());
     calls.saveAndFlush(row);
-    look(lifters.findById(row.lifterId()).orElseThrow(NotFound::new));
+    List<CallRow> beside = look(lifters.findById(row.lifterId()).orElseThrow(NotFound::new));
     CallRow open = calls.findByLifterIdAndStateIn(row.lifterId(), WAITING).stream().filter(other -> other.matter().equals(row.matter()))
         .findFirst().orElse(row);
-    return new Outcome.Done(open, "Taken back.");
+    return new Outcome.Done(open, "Taken back.", beside);
   }
 
   /** What was taken of the lifter after a call. */

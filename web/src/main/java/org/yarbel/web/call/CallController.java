@@ -144,7 +144,13 @@ class CallController {
           typed);
     }
     if (outcome instanceof CallBook.Outcome.Done done) {
-      return shown(pages.view(done.call()).saying(done.said()), HttpStatus.OK, htmx, response, flash, typed);
+      ModelAndView answer = shown(pages.view(done.call()).saying(done.said()), HttpStatus.OK, htmx, response, flash, typed);
+      if (htmx.isHtmxRequest()) {
+        // what stands beside it on the screen came out otherwise, too: its loads, or that it waits at all
+        response.addHeader("HX-Trigger", "yarbel:decided");
+        answer.addObject("beside", done.beside().stream().map(pages::view).toList());
+      }
+      return answer;
     }
     if (outcome instanceof CallBook.Outcome.Already already) {
       CallView view = pages.view(id);
@@ -199,6 +205,15 @@ class CallController {
     } catch (Taking.Stale stale) {
       return false;
     }
+  }
+
+  /** What a line comes to while a coach types it otherwise. */
+  @GetMapping("/calls/{id}/line")
+  String line(@PathVariable long id, @RequestParam int proposal, @RequestParam int number, @RequestParam Map<String, String> typed,
+      Model model) {
+    String text = typed.getOrDefault("line" + proposal + "." + number, "");
+    model.addAttribute("line", pages.typed(id, proposal, number, text.substring(0, Math.min(MOST_LINE, text.length()))));
+    return "call/comes :: typed";
   }
 
   /** What a proposal would make of the weeks, and what the checks would then say: worked out through the same doors and taken back. */

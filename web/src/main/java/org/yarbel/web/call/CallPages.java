@@ -12,6 +12,8 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.call.Call;
+import org.yarbel.core.call.Effect;
+import org.yarbel.core.call.Proposal;
 import org.yarbel.core.call.Urgency;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.column.CoreJson;
@@ -75,6 +77,19 @@ class CallPages {
 
   private String name(CallRow row) {
     return lifters.findById(row.lifterId()).map(Lifter::name).orElse("");
+  }
+
+  /** What a line of a proposal comes to as it is being typed. */
+  @Transactional(readOnly = true)
+  Shown.TypedLine typed(long id, int proposal, int number, String text) {
+    CallRow row = calls.findById(id).orElseThrow(NotFound::new);
+    List<Proposal> proposals = json.read(row.document(), Call.class).proposals();
+    List<Effect> effects = proposal < 0 || proposal >= proposals.size() ? List.of() : proposals.get(proposal).effects();
+    if (number < 0 || number >= effects.size()) {
+      throw new NotFound();
+    }
+    Lifter lifter = lifters.findById(row.lifterId()).orElseThrow(NotFound::new);
+    return Shown.typed(reader.read(lifter).picture(), effects.get(number), text);
   }
 
   /** Open calls of a lifter, what is most urgent first. */

@@ -20,6 +20,8 @@ import org.yarbel.core.card.ResolvedSet;
 import org.yarbel.core.card.Role;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
+import org.yarbel.core.notation.NotationException;
+import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.plan.LineLoads;
 
@@ -41,6 +43,26 @@ record Shown(List<ShownProposal> proposals) {
    */
   record ShownLine(int number, String day, String lift, String before, String beforeLoads, String after, String afterLoads,
       String plates) {}
+
+  /**
+   * A line as a coach types it.
+   *
+   * @param wrong why it comes to nothing; null where it is fine
+   */
+  record TypedLine(String loads, String plates, @Nullable String wrong) {}
+
+  /** What an edit comes to that is typed otherwise than it was proposed. */
+  static TypedLine typed(Picture picture, Effect effect, String text) {
+    try {
+      WorkLine.parse(text);
+      List<LineChange> changes = LineChange.of(picture, Taking.edited(List.of(effect), Map.of(0, text)));
+      boolean comes = !changes.isEmpty() && changes.stream().allMatch(change -> change.after() != null);
+      return comes ? new TypedLine(loads(changes.get(0).after()), plates(changes.get(0).after()), null) : new TypedLine("", "",
+          "That cannot be worked out for this lifter: a number it asks for is missing, or it is over what may be asked.");
+    } catch (NotationException unread) {
+      return new TypedLine("", "", unread.problems().get(0).message());
+    }
+  }
 
   static Shown of(Picture picture, Call call) {
     return new Shown(call.proposals().stream().map(proposal -> proposal(picture, proposal)).toList());

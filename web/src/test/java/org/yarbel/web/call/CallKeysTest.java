@@ -57,6 +57,7 @@ class CallKeysTest {
     keys(browser, "t");
     browser.awaitText(".call.is-decided", "taken: Up by");
     browser.awaitText(HERE + " header", "Squat");
+    browser.awaitText(".look-next", "3x5 77% @8");
     keys(browser, "t");
     browser.awaitGone(".call:not(.is-decided)");
     assertThat(lifter.on(THURSDAY)).containsExactlyInAnyOrder("squat 3x5 76.5% @8", "bench 3x5 77% @8");
@@ -77,7 +78,9 @@ class CallKeysTest {
     Someone lifter = undershooting(app, "Kay Typed");
     browser.desk().signIn("coach").open(lifter.at("/look"));
     keys(browser, "j", "e");
-    keys(browser, Keys.chord(Keys.CONTROL, "a"), "3x5 7", Keys.ENTER);
+    keys(browser, Keys.chord(Keys.CONTROL, "a"), "3x5 7");
+    browser.awaitText(HERE + " .comes-to", "The unit is missing");
+    keys(browser, Keys.ENTER);
     browser.awaitText(HERE + " .said.wrong", "The unit is missing");
     keys(browser, "e");
     assertThat(browser.driver().switchTo().activeElement().getAttribute("value")).as("what was typed").isEqualTo("3x5 7");

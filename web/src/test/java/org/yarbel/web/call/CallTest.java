@@ -104,6 +104,23 @@ class CallTest {
     assertThat(call(lifter, "too-easy-or-hard").state()).isEqualTo("GONE");
   }
 
+  /** Else a coach would meet "drawn up anew" at each next call of the same lines. */
+  @Test
+  void whatComesOutOtherwiseByADecisionIsSentWithIt(TestApp app) {
+    Someone lifter = undershooting(app, "Wim Beside");
+    app.jdbc().sql("update lift_numbers set tested_on = :day where lifter_id = :l").param("day", TODAY.minusWeeks(13)).param("l", lifter.id())
+        .update();
+    lifter.lookAt();
+    int before = call(lifter, "test-due").version();
+    String taken = take(lifter, call(lifter, "too-easy-or-hard"), Map.of()).body();
+    Stands test = call(lifter, "test-due");
+    assertThat(test.version()).as("its line says something else by now").isGreaterThan(before);
+    assertThat(taken).containsOnlyOnce("hx-swap-oob=\"true\"").contains("action=\"/calls/" + test.id() + "/take\"",
+        "name=\"version\" value=\"" + test.version() + "\"");
+    assertThat(take(lifter, test, Map.of()).statusCode()).isEqualTo(200);
+    assertThat(lifter.on(THURSDAY).get(0)).startsWith("squat 1x1 @9; 3x5 ");
+  }
+
   @Test
   void ofTwoCoachesTheSecondIsToldWhoDecided(TestApp app) {
     Someone lifter = undershooting(app, "Wes Twice");
@@ -154,6 +171,22 @@ class CallTest {
     assertThat(lifter.on(THURSDAY)).containsExactly("squat 2x5 78% @8");
     assertThat(app.jdbc().sql("select word from coach_call where id = :id").param("id", call.id()).query(String.class).single())
         .isEqualTo("Two sets, heavier.");
+  }
+
+  @Test
+  void aLineSaysItsLoadsWhileItIsTyped(TestApp app) {
+    Someone lifter = undershooting(app, "Xia Typing");
+    String line = "/calls/" + call(lifter, "too-easy-or-hard").id() + "/line?proposal=0&number=0&line0.0=";
+    // 80 % of 181.1 is 144.9, on the bar 145: 62.5 a side
+    assertThat(lifter.coach().get(line + "3x4+80%25").body()).contains(">145 ×3<", "25 ×2, 10, 2.5 a side").doesNotContain("field-error");
+    assertThat(lifter.coach().get(line + "3x4+8").body()).contains("field-error", "The unit is missing");
+    assertThat(lifter.coach().get(line + "x".repeat(3000)).statusCode()).isEqualTo(200);
+    for (String nowhere : List.of("proposal=9&number=0", "proposal=0&number=9", "proposal=-1&number=0", "proposal=0&number=-1",
+        "proposal=x&number=0", "number=0")) {
+      assertThat(lifter.coach().get(line.replace("proposal=0&number=0", nowhere)).statusCode()).as(nowhere).isIn(400, 404);
+    }
+    assertThat(House.called(app, "Typely").coach().get(line + "3x5").statusCode()).isEqualTo(404);
+    assertThat(Client.of(app, "maren").get(line + "3x5").statusCode()).as("a lifter decides nothing").isEqualTo(403);
   }
 
   @Test

@@ -113,7 +113,8 @@ final class FormWent implements LiftRule {
           .propose(always ? "Only the cue" : "Only the lighter loads", lines);
     }
     return draft.leave("Watch it").saying(lift.name() + ": '" + mark.word() + "' in " + seen.sessions().size() + " of the last " + of
-        + " sessions, " + (always ? "with light loads, too" : "from " + seen.lightest().text() + " on") + "." + mark.caution()
+        + " sessions, " + (always ? "with light loads, too" : "from " + seen.lightest().text() + " on") + "."
+        + mark.caution()
             .map(" "::concat).orElse("")
         + weak.map(row -> " Weak: " + row.weak() + ".").orElse(""));
   }

@@ -22,8 +22,9 @@ import org.yarbel.web.club.CurrentClub;
 
 /**
  * Work that is due again and again for one of many, such as looking at a lifter after each set. Whoever causes it appends a row in the
- * transaction of what was done, and never waits; a moment later one thread of one node takes all rows of one key with a lock that others
- * skip, does the work once for all of them, and deletes them in the same transaction. What fails is tried again later, a few times.
+ * transaction of what was done, and never waits; a moment after the last of them one thread of one node takes all rows of one key with
+ * a lock that others skip, does the work once for all of them, and deletes them in the same transaction. What fails is tried again
+ * later, a few times.
  */
 @Service
 public class Due {
@@ -32,6 +33,8 @@ public class Due {
   private static final int MOST_AT_ONCE = 400;
   private static final int MOST_TRIES = 4;
   private static final int MOST_WORDS = 200;
+  /** While more comes it is put off, but for no longer. */
+  private static final String LONGEST_WAIT = "interval '20 seconds'";
 
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
@@ -56,7 +59,7 @@ public class Due {
   /** Says that something is due, in a moment; with the transaction in force where there is one. */
   public void mark(String kind, String key, DueWork.Cause cause) {
     jdbc.sql("insert into due_work (id, club_id, kind, key, cause, words, who, due_at) values (nextval('yarbel_id'), :club, :kind, :key, "
-        + ":cause, :words, :who, now() + interval '1 second')").param("club", club.id()).param("kind", kind).param("key", key)
+        + ":cause, :words, :who, now() + interval '2 seconds')").param("club", club.id()).param("kind", kind).param("key", key)
         .param("cause", cause.cause()).param("words", cut(cause.words())).param("who", cause.who()).update();
   }
 
@@ -96,8 +99,9 @@ public class Due {
   }
 
   private List<Key> due() {
-    return jdbc.sql("select club_id, kind, key from due_work where due_at <= now() group by club_id, kind, key order by min(id) limit "
-        + MOST_AT_ONCE).query(Key.class).list();
+    return jdbc.sql("select club_id, kind, key from due_work group by club_id, kind, key having max(due_at) <= now() or min(due_at) "
+        + "<= now() - "
+        + LONGEST_WAIT + " order by min(id) limit " + MOST_AT_ONCE).query(Key.class).list();
   }
 
   private void one(Key key) {
@@ -130,8 +134,10 @@ public class Due {
   }
 
   private boolean newer(Key key, long newest) {
-    return jdbc.sql("select exists(select 1 from due_work where club_id = :club and kind = :kind and key = :key and id > :newest)")
-        .param("club", key.clubId()).param("kind", key.kind()).param("key", key.key()).param("newest", newest).query(Boolean.class).single();
+    return jdbc.sql("select exists(select 1 from due_work where club_id = :club and kind = :kind and key = :key and id > :newest) and not "
+        + "exists(select 1 from due_work where club_id = :club and kind = :kind and key = :key and due_at <= now() - " + LONGEST_WAIT + ")")
+        .param("club", key.clubId()).param("kind", key.kind()).param("key", key.key()).param("newest", newest).query(Boolean.class)
+            .single();
   }
 
   /** Tried again later; after a few times it waits for the next cause. */

@@ -90,6 +90,13 @@ document.addEventListener("click", (event) => {
   }
 });
 
+// Which calls are on the page, so that those come out otherwise with an answer.
+document.body.addEventListener("htmx:configRequest", ({ detail }) => {
+  if (detail.verb === "post" && detail.elt.closest(".call")) {
+    detail.parameters.on = calls().map((call) => call.id.slice("call-".length)).join(" ");
+  }
+});
+
 // What was decided stays where it was, to be undone; the next that waits is at hand. Before an answer has settled it still has the
 // classes of what stood there.
 document.body.addEventListener("htmx:load", ({ detail }) => {

@@ -20,10 +20,12 @@ import org.yarbel.core.notation.Part;
 /**
  * A line before and after an edit, worked out: what a coach sees before anything is taken.
  *
+ * @param was what it says now; empty where it is new
+ * @param work what it would say
  * @param before null where it is new, or cannot be worked out
  * @param after null where it cannot be worked out
  */
-public record LineChange(LocalDate day, String lift, String work, @Nullable ResolvedLine before, @Nullable ResolvedLine after) {
+public record LineChange(LocalDate day, String lift, String was, String work, @Nullable ResolvedLine before, @Nullable ResolvedLine after) {
   /** The heaviest work set of a line; empty where there is none with a load. */
   static Optional<Mass> top(@Nullable ResolvedLine line) {
     return line == null ? Optional.empty() : line.sets().stream().filter(set -> set.role() != Role.WARM).map(ResolvedSet::load)
@@ -78,7 +80,8 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     public List<LineChange> rewrite(Effect.Rewrite edit) {
       PlannedLine line = planned(edit).orElseGet(() -> PlannedLine.of(picture.context().lift(edit.lift()), edit.before()));
       PlannedLine then = line.saying(picture.context().lift(edit.toLift()), edit.after());
-      return List.of(new LineChange(edit.day(), edit.toLift(), edit.after(), resolved(picture, line), resolved(picture, then)));
+      return List.of(new LineChange(edit.day(), edit.toLift(), edit.before(), edit.after(), resolved(picture, line),
+          resolved(picture, then)));
     }
 
     private Optional<PlannedLine> planned(Effect.Rewrite edit) {
@@ -89,7 +92,7 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     @Override
     public List<LineChange> add(Effect.Add edit) {
       PlannedLine line = PlannedLine.of(picture.context().lift(edit.lift()), edit.work());
-      return List.of(new LineChange(edit.day(), edit.lift(), edit.work(), null, resolved(picture, line)));
+      return List.of(new LineChange(edit.day(), edit.lift(), "", edit.work(), null, resolved(picture, line)));
     }
 
     @Override
@@ -109,7 +112,8 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
 
     private Optional<LineChange> easy(Effect.EasyWeek edit, Picture.Session session, Picture.Line line) {
       return edit.kind().applied(LineEdit.read(line.planned().work()), picture.context().chart(line.lift()))
-          .map(work -> new LineChange(session.day(), line.lift().key(), work.toString(), resolved(picture, line.planned()),
+          .map(work -> new LineChange(session.day(), line.lift().key(), line.planned().work(), work.toString(),
+              resolved(picture, line.planned()),
               resolved(picture, line.planned().saying(work.toString()))));
     }
 
@@ -117,8 +121,7 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     public List<LineChange> number(Effect.Number edit) {
       Picture then = picture.with(edit);
       return picture.planned(edit.lift()).stream().filter(planned -> asks(planned.line().planned(), edit)).map(planned ->
-          new LineChange(planned.session().day(), edit.lift(), planned.line().planned().work(), resolved(picture, planned.line().planned()),
-              resolved(then, planned.line().planned()))).toList();
+          same(planned, edit.lift(), then)).toList();
     }
 
     /** Whether a line is worked out with that number. */
@@ -136,8 +139,13 @@ public record LineChange(LocalDate day, String lift, String work, @Nullable Reso
     @Override
     public List<LineChange> ofBasis(Effect.OfBasis edit) {
       Picture then = picture.with(edit);
-      return picture.planned(edit.lift()).stream().map(planned -> new LineChange(planned.session().day(), edit.lift(),
-          planned.line().planned().work(), resolved(picture, planned.line().planned()), resolved(then, planned.line().planned()))).toList();
+      return picture.planned(edit.lift()).stream().map(planned -> same(planned, edit.lift(), then)).toList();
+    }
+
+    /** A line that says the same and comes to something else. */
+    private LineChange same(Picture.Planned planned, String lift, Picture then) {
+      PlannedLine line = planned.line().planned();
+      return new LineChange(planned.session().day(), lift, line.work(), line.work(), resolved(picture, line), resolved(then, line));
     }
 
     @Override

@@ -112,6 +112,15 @@ class LifeTest {
   }
 
   @Test
+  void aLineOfAnEasyWeekSaysWhatItWasAndWhatItWouldBe() {
+    lifter.ahead(8, "squat", "3x5 80%");
+    LineChange change = LineChange.of(lifter.make(), List.of(new Effect.EasyWeek(Pictures.TODAY.plusWeeks(1), Deload.HALF_LOAD, null)))
+        .get(0);
+    assertThat(change.was()).isEqualTo("3x5 80%");
+    assertThat(change.work()).isEqualTo("3x5 40%");
+  }
+
+  @Test
   void whatShowsInLightWorkTooIsNoMatterOfTheLoad() {
     // 60 % of 180 is 108
     lifter.lifted(9, "squat", "3x5 45%", "80x5 knees in").lifted(6, "squat", "3x5 80%", "145x5 knees in")

@@ -4,8 +4,10 @@ import io.github.wimdeblauwe.htmx.spring.boot.mvc.HtmxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -35,6 +37,7 @@ class CallController {
   private static final int MOST_WORD = 300;
   private static final int MOST_LINE = 500;
   private static final int MOST_TOGETHER = 100;
+  private static final int MOST_ON_PAGE = 400;
 
   private final CallBook book;
   private final CallPages pages;
@@ -148,7 +151,8 @@ class CallController {
       if (htmx.isHtmxRequest()) {
         // what stands beside it on the screen came out otherwise, too: its loads, or that it waits at all
         response.addHeader("HX-Trigger", "yarbel:decided");
-        answer.addObject("beside", done.beside().stream().map(pages::view).toList());
+        Set<String> there = new HashSet<>(List.of(typed.getOrDefault("on", "").split(" ", MOST_ON_PAGE)));
+        answer.addObject("beside", done.beside().stream().filter(row -> there.contains(Long.toString(row.id()))).map(pages::view).toList());
       }
       return answer;
     }

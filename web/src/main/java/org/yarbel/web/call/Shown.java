@@ -85,12 +85,10 @@ record Shown(List<ShownProposal> proposals) {
   }
 
   private static ShownLine line(Picture picture, Effect effect, LineChange change, int number) {
-    String before = change.work();
     String lift = name(picture, change.lift());
-    if (effect instanceof Effect.Rewrite edit) {
-      before = edit.lift().equals(edit.toLift()) ? edit.before() : name(picture, edit.lift()) + " " + edit.before();
-    } else if (effect instanceof Effect.Add) {
-      before = "";
+    String before = change.was();
+    if (effect instanceof Effect.Rewrite edit && !edit.lift().equals(edit.toLift())) {
+      before = name(picture, edit.lift()) + " " + before;
     }
     return new ShownLine(number, DAY.format(change.day()), lift, before, loads(change.before()), change.work(), loads(change.after()),
         plates(change.after()));

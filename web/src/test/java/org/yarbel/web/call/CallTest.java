@@ -112,7 +112,7 @@ class CallTest {
         .update();
     lifter.lookAt();
     int before = call(lifter, "test-due").version();
-    String taken = take(lifter, call(lifter, "too-easy-or-hard"), Map.of()).body();
+    String taken = take(lifter, call(lifter, "too-easy-or-hard"), Map.of("on", "1 " + call(lifter, "test-due").id())).body();
     Stands test = call(lifter, "test-due");
     assertThat(test.version()).as("its line says something else by now").isGreaterThan(before);
     assertThat(taken).containsOnlyOnce("hx-swap-oob=\"true\"").contains("action=\"/calls/" + test.id() + "/take\"",

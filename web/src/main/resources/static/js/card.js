@@ -140,6 +140,10 @@ function issued(taken) {
   if (end && !root().querySelector("details.end")) {
     root().querySelector(".overview").append(document.adoptNode(end));
   }
+  const easier = taken.querySelector("#part-easier");
+  if (easier && !root().querySelector("#part-easier")) {
+    root().querySelector("#part-check-in").after(document.adoptNode(easier));
+  }
   delete root().dataset.take;
   keepCard(root());
 }

@@ -28,7 +28,10 @@ import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.session.SessionSaid;
 import org.yarbel.web.who.SignedIn;
 
-/** What makes a lifter worth a look: a log, answers, a second opinion, a mark on a clip, an edit of the plan, numbers, and the end of the club's day. */
+/**
+ * What makes a lifter worth a look: a log, answers, a second opinion, a mark on a clip, an edit of the plan, numbers, and the end of the
+ * club's day.
+ */
 @Component
 class Causes implements PlanListener {
   private static final Logger LOG = LoggerFactory.getLogger(Causes.class);

@@ -155,7 +155,8 @@ final class DemoLifter {
   /** What they take of what is asked: one of them has felt strong of late, and puts a little more on. */
   Mass takes(String lift, Mass asked, LocalDate day) {
     boolean more = program.email().equals("hal") && lift.equals("bench") && day.isAfter(today.minusDays(BOLD_DAYS));
-    return more ? Mass.ofNanograms(asked.nanograms() + 2 * mass(program.unit().usualStep().toPlainString()).nanograms(), program.unit()) : asked;
+    long step = mass(program.unit().usualStep().toPlainString()).nanograms();
+    return more ? Mass.ofNanograms(asked.nanograms() + 2 * step, program.unit()) : asked;
   }
 
   /** What becomes of a set. */

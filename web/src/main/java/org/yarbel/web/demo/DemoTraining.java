@@ -144,7 +144,8 @@ class DemoTraining {
     boolean flagged = one.random().nextInt(40) == 0;
     for (int i = 0; i < count; i++) {
       ResolvedSet asked = Resolver.resolve(request.withLogged(done)).sets().get(i);
-      Mass load = asked.load() != null ? one.takes(slot.lift(), asked.load(), session.day()) : one.mass(one.program().picks().getOrDefault(slot.lift(), "20"));
+      Mass load = asked.load() != null ? one.takes(slot.lift(), asked.load(), session.day())
+          : one.mass(one.program().picks().getOrDefault(slot.lift(), "20"));
       SimulatedLifter.Outcome outcome = one.outcome(lift, asked, load);
       done.add(new LoggedSet(asked.part(), asked.set(), load, outcome.reps(), outcome.rpe()));
       Instant at = session.day().atTime(17, 0).plusMinutes(slot.position() * 25L + i * 4L).toInstant(ZoneOffset.UTC);

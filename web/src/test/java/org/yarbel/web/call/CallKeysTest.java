@@ -79,7 +79,7 @@ class CallKeysTest {
     browser.desk().signIn("coach").open(lifter.at("/look"));
     keys(browser, "j", "e");
     keys(browser, Keys.chord(Keys.CONTROL, "a"), "3x5 7");
-    browser.awaitText(HERE + " .comes-to", "The unit is missing");
+    browser.awaitText(".call:focus-within .comes-to", "The unit is missing");
     keys(browser, Keys.ENTER);
     browser.awaitText(HERE + " .said.wrong", "The unit is missing");
     keys(browser, "e");

@@ -62,11 +62,13 @@ class CallController {
 
   @GetMapping("/calls")
   String page(@RequestParam(defaultValue = "") String rule, @RequestParam(defaultValue = "0") long group,
-      @RequestParam(defaultValue = "false") boolean safe, Model model) {
+      @RequestParam(defaultValue = "false") boolean safe, @RequestParam(defaultValue = "0") int page, Model model) {
     CallPages.Filter filter = new CallPages.Filter(CallRules.ofKey(rule).map(CallRule::key).orElse(""), safe);
     List<Long> members = group == 0 ? List.of() : groups.of(group);
-    List<CallView> calls = pages.open(group == 0, members.isEmpty() ? List.of(0L) : members, filter);
+    CallPages.Page open = pages.open(group == 0, members.isEmpty() ? List.of(0L) : members, filter, page);
+    List<CallView> calls = open.calls();
     model.addAttribute("calls", calls);
+    model.addAttribute("open", open);
     model.addAttribute("together", calls.stream().filter(call -> call.safe() && call.sure() == 3).toList());
     model.addAttribute("rules", CallRules.all().stream().map(RuleChoice::of).toList());
     model.addAttribute("groups", groups.all());

@@ -1,14 +1,13 @@
 package org.yarbel.web.call;
 
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Slice;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.call.Call;
@@ -24,7 +23,8 @@ import org.yarbel.web.problem.NotFound;
 /** Reads calls for the screens, in a fixed number of queries. */
 @Service
 class CallPages {
-  private static final Limit MOST = Limit.of(200);
+  private static final int A_PAGE = 40;
+  private static final int MOST_PAGES = 10_000;
   private static final Limit DECIDED = Limit.of(12);
 
   private final CallRepository calls;
@@ -46,17 +46,18 @@ class CallPages {
    *
    * @param safe whether only those are wanted that can be taken together
    */
-  record Filter(String rule, boolean safe) {
-    boolean shows(CallRow row) {
-      return (rule.isEmpty() || row.rule().equals(rule)) && (!safe || row.safe());
-    }
-  }
+  record Filter(String rule, boolean safe) {}
+
+  /** A page of calls, from 0, and whether another comes behind it. */
+  record Page(List<CallView> calls, int number, boolean more) {}
 
   /** Open calls of some lifters, or of all, what is most urgent first. */
   @Transactional(readOnly = true)
-  List<CallView> open(boolean everybody, Collection<Long> of, Filter filter) {
-    return calls.open(everybody, everybody ? List.of(0L) : of, MOST).stream().filter(named -> filter.shows(named.getCall()))
-        .map(named -> view(named.getCall(), named.getName())).toList();
+  Page open(boolean everybody, Collection<Long> of, Filter filter, int number) {
+    int page = Math.min(Math.max(number, 0), MOST_PAGES);
+    Slice<CallRepository.Named> found = calls.open(everybody, everybody ? List.of(0L) : of, filter.rule(), filter.safe(),
+        PageRequest.of(page, A_PAGE));
+    return new Page(found.stream().map(named -> view(named.getCall(), named.getName())).toList(), page, found.hasNext());
   }
 
   CallView view(CallRow row, String lifter) {
@@ -95,7 +96,7 @@ class CallPages {
   /** Open calls of a lifter, what is most urgent first. */
   @Transactional(readOnly = true)
   List<CallView> openOf(Lifter lifter) {
-    return calls.open(false, List.of(lifter.id()), MOST).stream().map(named -> view(named.getCall(), named.getName())).toList();
+    return calls.open(false, List.of(lifter.id()), "", false, PageRequest.of(0, A_PAGE)).stream().map(named -> view(named.getCall(), named.getName())).toList();
   }
 
   /** What was decided of a lifter last, and what waits left to lie. */
@@ -113,12 +114,5 @@ class CallPages {
   public Map<Long, Waits> waiting() {
     return calls.waiting().stream().collect(Collectors.toMap(CallRepository.Waiting::getLifterId,
         row -> new Waits(row.getCalls(), row.getUrgency() == Urgency.CAUTION.ordinal())));
-  }
-
-  /** The safe ones of high confidence, which can be taken together. */
-  @Transactional(readOnly = true)
-  List<CallView> together(boolean everybody, Collection<Long> of, Filter filter) {
-    return new ArrayList<>(open(everybody, of, filter).stream().filter(view -> view.safe() && view.sure() == 3).collect(
-        Collectors.toMap(CallView::id, Function.identity(), (one, other) -> one, LinkedHashMap::new)).values());
   }
 }

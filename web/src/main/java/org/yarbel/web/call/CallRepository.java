@@ -5,6 +5,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -31,11 +33,11 @@ interface CallRepository extends JpaRepository<CallRow, Long> {
       + "org.yarbel.web.call.CallRow.State.TAKEN and h.undone = true")
   List<CallRow> takenAndUndone(long lifterId);
 
-  /** The open ones of the club, what is most urgent first. */
+  /** The open ones of the club, what is most urgent first; of one rule, or of all for an empty key. */
   @Query("select c as call, l.name as name from CallRow c join Lifter l on l.id = c.lifterId where c.state = "
-      + "org.yarbel.web.call.CallRow.State.OPEN and (:all = true or c.lifterId in :lifters) order by c.urgency, c.confidence desc, "
-          + "l.name, c.id")
-  List<Named> open(boolean all, Collection<Long> lifters, Limit limit);
+      + "org.yarbel.web.call.CallRow.State.OPEN and (:all = true or c.lifterId in :lifters) and (:rule = '' or c.rule = :rule) and "
+      + "(:safe = false or c.safe = true) order by c.urgency, c.confidence desc, l.name, c.id")
+  Slice<Named> open(boolean all, Collection<Long> lifters, String rule, boolean safe, Pageable page);
 
   /** How many wait of each lifter. */
   @Query("select c.lifterId as lifterId, count(c) as calls, min(c.urgency) as urgency from CallRow c where c.state = "

@@ -113,6 +113,8 @@ class CallBook implements DueWork {
       return true;
     }
     Seen seen = see(lifter.get());
+    // nothing of what was read is written
+    entities.clear();
     turns.ofLifter(lifter.get().id());
     if (overtaken.getAsBoolean()) {
       return false;

@@ -1,5 +1,6 @@
 package org.yarbel.web.call;
 
+import jakarta.persistence.EntityManager;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -19,6 +20,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.hibernate.FlushMode;
+import org.hibernate.Session;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -107,12 +110,13 @@ class PictureReader {
   private final WeekWatch watch;
   private final Lifts lifts;
   private final ClubClock clock;
+  private final EntityManager entities;
 
   PictureReader(TrainingSessionRepository sessions, SlotRepository slots, LoggedSetRepository log, SetMarkRepository marks,
       LeftSetsRepository left, SessionLogRepository sessionLogs, CheckedInRepository checkIns, ComplaintRepository complaints,
       WeighInRepository weighIns, Contests contests, ProgressionRepository progressions, DeloadWeekRepository deloads,
       LiftNumbersRepository numbers, TrackedPointRepository points, LifterContexts contexts, Thresholds thresholds, WeekWatch watch,
-      Lifts lifts, ClubClock clock) {
+      Lifts lifts, ClubClock clock, EntityManager entities) {
     this.sessions = sessions;
     this.slots = slots;
     this.log = log;
@@ -132,6 +136,7 @@ class PictureReader {
     this.watch = watch;
     this.lifts = lifts;
     this.clock = clock;
+    this.entities = entities;
   }
 
   /**
@@ -158,6 +163,22 @@ class PictureReader {
   /** The picture as of a day: what was written down of later ones, by a phone whose clock runs fast, is not known yet. */
   @Transactional(readOnly = true)
   public Read read(Lifter lifter, LocalDate today) {
+    Session session = entities.unwrap(Session.class);
+    FlushMode before = session.getHibernateFlushMode();
+    if (before == FlushMode.MANUAL) {
+      return gather(lifter, today);
+    }
+    // what waits to be written is, once: else each question would look again through all that was read for the ones before
+    session.flush();
+    session.setHibernateFlushMode(FlushMode.MANUAL);
+    try {
+      return gather(lifter, today);
+    } finally {
+      session.setHibernateFlushMode(before);
+    }
+  }
+
+  private Read gather(Lifter lifter, LocalDate today) {
     List<TrainingSession> rows = sessions.findByLifterIdAndDayBetweenOrderByDay(lifter.id(), today.minusWeeks(WEEKS_BACK),
         today.plusWeeks(WEEKS_AHEAD));
     List<Long> ids = rows.stream().map(TrainingSession::id).toList();

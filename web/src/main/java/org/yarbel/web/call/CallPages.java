@@ -96,7 +96,8 @@ class CallPages {
   /** Open calls of a lifter, what is most urgent first. */
   @Transactional(readOnly = true)
   List<CallView> openOf(Lifter lifter) {
-    return calls.open(false, List.of(lifter.id()), "", false, PageRequest.of(0, A_PAGE)).stream().map(named -> view(named.getCall(), named.getName())).toList();
+    return calls.open(false, List.of(lifter.id()), "", false, PageRequest.of(0, A_PAGE)).stream()
+        .map(named -> view(named.getCall(), named.getName())).toList();
   }
 
   /** What was decided of a lifter last, and what waits left to lie. */

@@ -17,6 +17,7 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.club.KitChanged;
 import org.yarbel.web.job.Due;
 import org.yarbel.web.job.DueWork;
 import org.yarbel.web.journal.PlanListener;
@@ -85,6 +86,13 @@ class Causes implements PlanListener {
   @EventListener
   void numbers(NumbersChanged event) {
     mark(event.lifterId(), "numbers", "numbers, body mass or complaints written down");
+  }
+
+  /** Who trains where on which day is not asked: everybody of the club is looked at. */
+  @EventListener
+  void kit(KitChanged event) {
+    jdbc.sql("select id from lifter where club_id = :club").param("club", club.id()).query(Long.class).list()
+        .forEach(lifter -> mark(lifter, "kit", "the kit was changed"));
   }
 
   private void mark(long lifterId, String cause, String words) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.kit.Kit;
@@ -27,9 +28,11 @@ public class Places {
   private final PlaceRepository places;
   private final CoreJson json;
   private final ClubCache cache;
+  private final ApplicationEventPublisher events;
 
-  Places(PlaceRepository places, CoreJson json, ClubCache cache) {
+  Places(PlaceRepository places, CoreJson json, ClubCache cache, ApplicationEventPublisher events) {
     this.places = places;
+    this.events = events;
     this.cache = cache;
     this.json = json;
   }
@@ -48,6 +51,7 @@ public class Places {
     place.write(name, kit, json);
     places.saveAndFlush(place);
     cache.written();
+    events.publishEvent(new KitChanged(placeId));
   }
 
   /** A place of the club. */

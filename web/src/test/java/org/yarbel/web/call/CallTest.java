@@ -15,7 +15,11 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.core.effort.Rpe;
+import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.club.Place;
+import org.yarbel.web.club.Places;
 import org.yarbel.web.support.Background;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.House;
@@ -351,6 +355,19 @@ class CallTest {
     assertThat(page).contains("135 → 150 kg, Thu 5 Mar").contains("+11.1 %").contains("hold until I say").contains("last agreed with 200 kg");
     assertThat(lifter.coach().get(lifter.at("/week")).body()).contains("150 ×3");
     assertThat(lifter.coach().post(lifter.at("/moves"), Map.of("lift", "squat", "how", "SOMETIMES")).statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void aChangeOfKitIsACauseForEverybody(TestApp app) {
+    House house = House.called(app, "Kitly");
+    Places places = app.bean(Places.class);
+    app.bean(CurrentClub.class).within(house.clubId(), () -> app.bean(TransactionTemplate.class).executeWithoutResult(status -> {
+      Place place = places.all().get(0);
+      places.write(place.id(), "Another name", places.kit(place));
+      assertThat(app.jdbc().sql("select distinct key from due_work where club_id = :club and cause = 'kit'").param("club", house.clubId())
+          .query(String.class).list()).containsExactlyInAnyOrderElementsOf(house.lifters().stream().map(String::valueOf).toList());
+      status.setRollbackOnly();
+    }));
   }
 
   @Test

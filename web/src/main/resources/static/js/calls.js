@@ -27,7 +27,7 @@ function edit(call) {
 
 const press = (root, key) => {
   // pressed twice it is decided once
-  if (root?.querySelector(".htmx-request")) {
+  if (root !== document && root?.querySelector(".htmx-request")) {
     return true;
   }
   const found = [...(root?.querySelectorAll(`[data-key="${key}"]`) ?? [])].find((button) => button.offsetParent !== null);

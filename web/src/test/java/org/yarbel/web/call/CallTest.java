@@ -299,7 +299,7 @@ class CallTest {
     long like = call(undershooting(app, "Pia Copied"), "too-easy-or-hard").id();
     app.jdbc().sql("insert into coach_call (id, club_id, lifter_id, rule, lift, matter, state, document, facts, shown, urgency, confidence, "
         + "safe, raised_at, version) select nextval('yarbel_id'), :club, :l, case n when 81 then 'stall' else rule end, lift, 'm' || n, "
-        + "'OPEN', document, facts, shown, n, 1, n % 2 = 0, now(), 0 from coach_call, generate_series(1, 81) n where id = :like")
+        + "'OPEN', document, facts, shown, 1, 1, n % 2 = 0, now(), 0 from coach_call, generate_series(1, 81) n where id = :like")
         .param("club", house.clubId()).param("l", house.lifters().get(0)).param("like", like).update();
     Map<String, Integer> shown = new LinkedHashMap<>();
     for (String asked : List.of("", "?page=1", "?page=2", "?page=3", "?page=-7", "?page=2147483647", "?rule=stall", "?safe=true&page=0",

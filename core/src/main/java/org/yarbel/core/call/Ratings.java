@@ -66,9 +66,8 @@ final class Ratings implements CallRule {
     int weeks = (int) picture.of(CallFigure.CALL_OPEN_WEEKS);
     boolean reaches = exposures.get(exposures.size() - 1).day().isBefore(picture.today().minusWeeks(weeks));
     boolean unchecked = reaches && (skill.lastOpen() == null || skill.lastOpen().isBefore(picture.today().minusWeeks(weeks)));
-    boolean coming = picture.planned(lift).stream().anyMatch(planned -> LineEdit.open(LineEdit.read(planned.line()
-        .planned().work())));
-    if (coming || !off && !unchecked) {
+    boolean coming = picture.planned(lift).stream().anyMatch(planned -> open(planned.line()));
+    if (coming || !off && (!unchecked || openSoon(picture))) {
       return Optional.empty();
     }
     Draft draft = Draft.of(this, lift).about(off ? "off" : "unchecked").agreeing(off ? skill.pairs().size() : 1);
@@ -103,8 +102,20 @@ final class Ratings implements CallRule {
     return log;
   }
 
+  private static boolean open(Picture.Line line) {
+    return LineEdit.open(LineEdit.read(line.planned().work()));
+  }
+
+  /** Whether the week to come has a check of some lift: another waits for the week after. */
+  private static boolean openSoon(Picture picture) {
+    return picture.ahead().stream().filter(session -> session.day().isBefore(picture.today().plusWeeks(1)))
+        .flatMap(session -> session.lines().stream()).anyMatch(line -> line.kind().mainWork() && open(line));
+  }
+
+  /** Whether a rating alone finds a load; near failure, as in a test, little can be misjudged. */
   private static boolean byRating(Picture.Line line) {
-    return LineEdit.read(line.planned().work()).parts().stream().anyMatch(part -> part.rpe() != null && part.load() == null);
+    return LineEdit.read(line.planned().work()).parts().stream().anyMatch(part -> part.rpe() != null && part.load() == null
+        && part.rpe().middle() < CAP);
   }
 
   private static List<Effect> check(Picture.Planned planned) {

@@ -245,6 +245,17 @@ class EffortAndNumbersTest {
     assertThat(lifter.lifted(10, "squat", "1xAMRAP 70%", "125x11 open").call("ratings")).as("an open set ten days ago").isNull();
   }
 
+  @ParameterizedTest
+  @CsvSource({"3x5 @8, 3, 3x5 75%, true", "1x1 @9; 3x5 75%, 3, 3x5 75%, false", "3x5 @8, 3, 3x5+ 75%, false", "3x5 @8, 8, 3x5+ 75%, true"})
+  void oneCheckAWeekAndNoneForATest(String squat, int days, String bench, boolean called) {
+    lifter.max("bench", "120");
+    for (int week = 1; week <= 8; week++) {
+      lifter.lifted(7 * week - 1, "squat", "3x5 @8", "135x5 @8");
+    }
+    lifter.ahead(2, "squat", squat).ahead(days, "bench", bench);
+    assertThat(lifter.call("ratings") != null).isEqualTo(called);
+  }
+
   @Test
   void ratingsThatAreOffAskForPercentages() {
     // two reps claimed where none was left: 12 over six pairs, drawn towards 0 by three, are 1.3; handbook: 7 to failure are 83 %

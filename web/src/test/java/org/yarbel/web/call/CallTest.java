@@ -297,6 +297,8 @@ class CallTest {
   void manyCallsComeInPagesThatFiltersSeeAllOf(TestApp app) {
     House house = House.called(app, "Pagely");
     long like = call(undershooting(app, "Pia Copied"), "too-easy-or-hard").id();
+    // a look at the house's lifters would find that nothing speaks for these
+    Background.done(app.jdbc());
     app.jdbc().sql("insert into coach_call (id, club_id, lifter_id, rule, lift, matter, state, document, facts, shown, urgency, confidence, "
         + "safe, raised_at, version) select nextval('yarbel_id'), :club, :l, case n when 81 then 'stall' else rule end, lift, 'm' || n, "
         + "'OPEN', document, facts, shown, 1, 1, n % 2 = 0, now(), 0 from coach_call, generate_series(1, 81) n where id = :like")

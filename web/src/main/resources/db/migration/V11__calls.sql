@@ -74,13 +74,6 @@ create table load_move (
 );
 create index load_move_lift on load_move (club_id, lifter_id, lift, id desc);
 
--- Which of the loads that stood beside each other on the Card was taken
-alter table logged_set add column chosen varchar(12)
-  check (chosen in ('PLANNED', 'TOP_SET', 'TODAY', 'CUT', 'LIGHTER', 'CAPPED', 'TECHNIQUE'));
-
--- The easier session that was chosen for a low day; null for the session as planned
-alter table training_session add column easier varchar(12) check (easier in ('LIGHTER', 'CAPPED', 'TECHNIQUE'));
-
 -- The heaviest set of each line to come as it was last worked out, to see what moves it
 create table load_mark (
   club_id     bigint not null,

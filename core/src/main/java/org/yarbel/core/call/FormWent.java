@@ -101,22 +101,18 @@ final class FormWent implements LiftRule {
     List<Effect> lines = always ? cued(picture, key, mark.word()) : under(picture, key, seen.lightest(), mark.word());
     String first = always ? "A cue" : "Under " + seen.lightest().text();
     List<Effect> help = weak.map(row -> help(picture, row, lift)).orElse(List.of());
-    String train = "ork on " + weak.map(WeakPoints.Row::trains).orElse("");
-    if (lines.isEmpty() && !help.isEmpty()) {
-      draft.propose("W" + train, help);
-    } else if (help.isEmpty()) {
-      draft.propose(first, lines);
+    String train = weak.map(WeakPoints.Row::trains).orElse("");
+    if (lines.isEmpty() || help.isEmpty()) {
+      draft.propose("Work on " + train, help).propose(first, lines);
     } else {
       List<Effect> both = new ArrayList<>(lines);
       both.addAll(help);
-      draft.propose(first + ", and w" + train, both).propose("Only the w" + train, help)
+      draft.propose(first + ", and work on " + train, both).propose("Only the work on " + train, help)
           .propose(always ? "Only the cue" : "Only the lighter loads", lines);
     }
     return draft.leave("Watch it").saying(lift.name() + ": '" + mark.word() + "' in " + seen.sessions().size() + " of the last " + of
         + " sessions, " + (always ? "with light loads, too" : "from " + seen.lightest().text() + " on") + "."
-        + mark.caution()
-            .map(" "::concat).orElse("")
-        + weak.map(row -> " Weak: " + row.weak() + ".").orElse(""));
+        + mark.caution().map(" "::concat).orElse("") + weak.map(row -> " Weak: " + row.weak() + ".").orElse(""));
   }
 
   private Call without(Picture picture, String key, Seen went) {
@@ -134,7 +130,7 @@ final class FormWent implements LiftRule {
     return effects;
   }
 
-  /** The lines to come that would go over that load lighter than it, with a cue; what is under it already gets the cue alone. */
+  /** The lines to come that would go over that load lighter than it, with a cue; what is under it already stays. */
   private static List<Effect> under(Picture picture, String lift, Mass load, String cue) {
     List<Effect> effects = new ArrayList<>();
     Mass most = load.scaled(picture.of(CallFigure.CALL_FORM_RESET) / 100);

@@ -123,8 +123,7 @@ final class LineEdit {
 
   /** Whether any of its sets goes as far as it goes. */
   static boolean open(WorkLine line) {
-    return line.parts().stream().anyMatch(part -> part.work() instanceof Work.SetsOfReps sets && !(sets.reps() instanceof Reps.Exactly)
-        && !(sets.reps() instanceof Reps.Between));
+    return line.parts().stream().anyMatch(part -> part.work() instanceof Work.SetsOfReps sets && sets.open());
   }
 
   /** A line with the target of its parts eased by so much, never under 6. */

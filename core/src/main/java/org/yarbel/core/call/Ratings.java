@@ -16,6 +16,8 @@ import org.yarbel.core.track.RatingSkill;
 final class Ratings implements CallRule {
   private static final double SHARE = 72.5;
   private static final double CAP = 9;
+  /** From here on a rating misjudges little: it finds a load as well as a test does. */
+  private static final double NEAR_FAILURE = 9;
   private static final int FEW = 4;
 
   @Override
@@ -112,10 +114,10 @@ final class Ratings implements CallRule {
         .flatMap(session -> session.lines().stream()).anyMatch(line -> line.kind().mainWork() && open(line));
   }
 
-  /** Whether a rating alone finds a load; near failure, as in a test, little can be misjudged. */
+  /** Whether a rating alone finds a load, and not that of a test. */
   private static boolean byRating(Picture.Line line) {
     return LineEdit.read(line.planned().work()).parts().stream().anyMatch(part -> part.rpe() != null && part.load() == null
-        && part.rpe().middle() < CAP);
+        && part.rpe().middle() < NEAR_FAILURE);
   }
 
   private static List<Effect> check(Picture.Planned planned) {

@@ -9,7 +9,7 @@ import org.yarbel.core.mass.Refused;
 import org.yarbel.core.track.SpeedProfile;
 
 /** The bar moves slower than this lifter's own line says, twice running. */
-final class Slower implements CallRule {
+final class Slower implements LiftRule {
   private static final int EXPOSURES = 2;
   private static final int NEWS = 14;
 
@@ -47,15 +47,12 @@ final class Slower implements CallRule {
   }
 
   @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().forEach(lift -> found(picture, lift).filter(found -> found.newest().isAfter(picture.today().minusDays(NEWS)))
-        .ifPresent(found -> calls.add(Draft.of(this, lift).agreeing(found.slow().size()).because(found.facts()).leave("Noted")
-            .saying(picture.name(lift) + ": " + Say.number(Math.round(100 * found.by()))
-                + " cm/s slower than the lifter's own "
+  public Optional<Call> of(Picture picture, String lift) {
+    return found(picture, lift).filter(found -> found.newest().isAfter(picture.today().minusDays(NEWS)))
+        .map(found -> Draft.of(this, lift).agreeing(found.slow().size()).because(found.facts()).leave("Noted")
+            .saying(picture.name(lift) + ": " + Say.number(Math.round(100 * found.by())) + " cm/s slower than the lifter's own "
                 + "line on the last " + found.slow().size() + " exposures. It counts as a sign for a deload; look at the ratings of those "
-                + "sets."))));
-    return calls;
+                + "sets."));
   }
 
   /** What was slower of a lift: its newest exposures against the line of those before. */

@@ -1,12 +1,11 @@
 package org.yarbel.core.call;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.yarbel.core.mass.Mass;
 
 /** Sets that are too easy or too hard for what was asked, twice running. */
-final class TooEasyOrHard implements CallRule {
+final class TooEasyOrHard implements LiftRule {
   private static final double SHARE = 0.025;
   private static final double WORTH_SAYING = 0.25;
 
@@ -37,13 +36,10 @@ final class TooEasyOrHard implements CallRule {
   }
 
   @Override
-  public List<Call> look(Picture picture) {
-    List<Call> calls = new ArrayList<>();
-    picture.trained().stream().filter(lift -> !picture.remembered(lift)).forEach(lift -> of(picture, lift).ifPresent(calls::add));
-    return calls;
-  }
-
-  private Optional<Call> of(Picture picture, String lift) {
+  public Optional<Call> of(Picture picture, String lift) {
+    if (picture.remembered(lift)) {
+      return Optional.empty();
+    }
     List<Past> exposures = picture.exposures(lift);
     int side = exposures.isEmpty() ? 0 : side(picture, exposures.get(0));
     if (side == 0) {

@@ -5,7 +5,6 @@ import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Option;
 import org.yarbel.core.notation.Part;
-import org.yarbel.core.notation.Reps;
 import org.yarbel.core.notation.Work;
 
 /** What is to be minded of one part of a line, by the kind of its work, what hangs on the bar and the lifter's level. */
@@ -32,8 +31,7 @@ record PartCautions(Progress progress, Part part, int number, Hanging hanging) {
   }
 
   private void openCautions() {
-    Reps reps = ((Work.SetsOfReps) part.work()).reps();
-    boolean open = reps instanceof Reps.Open || reps instanceof Reps.AtLeast;
+    boolean open = ((Work.SetsOfReps) part.work()).open();
     boolean shortOfFailure = part.option(Option.Cap.class).filter(cap -> cap.rpe().value() < NEAR_FAILURE).isPresent();
     if (open && !shortOfFailure) {
       progress.caution(Caution.openSet(), number);

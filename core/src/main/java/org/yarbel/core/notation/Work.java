@@ -69,6 +69,16 @@ public sealed interface Work {
    * @param sets 1 to 50
    */
   record SetsOfReps(int sets, Reps reps) implements Work {
+    /** Whether any of its sets goes as far as it goes. */
+    public boolean open() {
+      return reps instanceof Reps.Open || reps instanceof Reps.AtLeast;
+    }
+
+    /** Whether the set of a number does, from 1: each of open ones, of a minimum the last. */
+    public boolean open(int set) {
+      return reps instanceof Reps.Open || reps instanceof Reps.AtLeast && set >= sets;
+    }
+
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.sets(this);

@@ -168,8 +168,7 @@ public enum Deload {
   private static Work closed(Work work) {
     if (work instanceof Work.SetsOfReps sets) {
       Integer least = sets.reps().least();
-      boolean closed = sets.reps() instanceof Reps.Exactly || sets.reps() instanceof Reps.Between;
-      return closed ? work : new Work.SetsOfReps(sets.sets(), new Reps.Exactly(least == null ? OPEN_REPS : least));
+      return !sets.open() ? work : new Work.SetsOfReps(sets.sets(), new Reps.Exactly(least == null ? OPEN_REPS : least));
     }
     return switch (work.kind()) {
       case BUILD, MAX, CLUSTER, DENSITY, NEGATIVE -> new Work.SetsOfReps(3, new Reps.Exactly(3));

@@ -40,7 +40,6 @@ import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.notation.NotationException;
 import org.yarbel.core.notation.Part;
-import org.yarbel.core.notation.Reps;
 import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
 import org.yarbel.core.plan.SlotKind;
@@ -404,8 +403,7 @@ class PictureReader {
       // what was planned is not what an easier session asked
       boolean asPlanned = chosen == null || !chosen.easierDay();
       Part part = asPlanned && logged.part() >= 1 && logged.part() <= parts.size() ? parts.get(logged.part() - 1) : null;
-      boolean open = part != null && part.work() instanceof Work.SetsOfReps sets && (sets.reps() instanceof Reps.Open
-          || sets.reps() instanceof Reps.AtLeast && logged.set() >= sets.sets());
+      boolean open = part != null && part.work() instanceof Work.SetsOfReps sets && sets.open(logged.set());
       return new Picture.Lifted(set.id(), context.lift(set.lift()), logged.part(), set.load(), set.reps(), set.askedReps(), set.asked(),
           part == null || part.rpe() == null ? null : Double.valueOf(part.rpe().middle()), open, set.ratingTaken(), set.easier(),
               set.ended(),

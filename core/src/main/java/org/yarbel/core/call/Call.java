@@ -1,6 +1,7 @@
 package org.yarbel.core.call;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What a coach could decide now, and why. It is never applied by itself.
@@ -18,6 +19,11 @@ public record Call(String rule, String lift, String about, String sentence, List
   public Call {
     facts = List.copyOf(facts);
     proposals = List.copyOf(proposals);
+  }
+
+  /** One of its proposals, from 0; empty where it has none of that number. */
+  public Optional<Proposal> proposal(int number) {
+    return number < 0 || number >= proposals.size() ? Optional.empty() : Optional.of(proposals.get(number));
   }
 
   /** The matter it is about: the same matter makes one call, not one a day. */

@@ -232,4 +232,13 @@ class WorkLineTest {
     }
     assertThat(refused).as("of 50,000 damaged lines").isBetween(25_000, 49_000);
   }
+
+  @ParameterizedTest
+  @CsvSource({"3x5, false, false, false", "3x8-10, false, false, false", "3x5+, true, false, true", "2xAMRAP, true, true, true"})
+  void setsAreOpenAsTheirRepsSay(String text, boolean any, boolean first, boolean last) {
+    Work.SetsOfReps sets = (Work.SetsOfReps) WorkLine.parse(text).line().parts().get(0).work();
+    assertThat(sets.open()).isEqualTo(any);
+    assertThat(sets.open(1)).isEqualTo(first);
+    assertThat(sets.open(sets.sets())).isEqualTo(last);
+  }
 }

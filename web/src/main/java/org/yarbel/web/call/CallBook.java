@@ -38,9 +38,6 @@ class CallBook implements DueWork {
   /** What the work in the background is called. */
   static final String KIND = "calls";
 
-  private static final Set<CallRow.State> WAITING = Set.of(CallRow.State.OPEN, CallRow.State.LYING);
-  private static final Set<CallRow.State> DECIDED = Set.of(CallRow.State.TAKEN, CallRow.State.REFUSED);
-
   private final CallRepository calls;
   private final LifterRepository lifters;
   private final PictureReader reader;
@@ -154,7 +151,7 @@ class CallBook implements DueWork {
     List<CallRow> otherwise = new ArrayList<>();
     undoneElsewhere(lifterId);
     Map<String, Drawn> fresh = new LinkedHashMap<>(seen.calls());
-    Map<String, CallRow> waiting = calls.findByLifterIdAndStateIn(lifterId, WAITING).stream()
+    Map<String, CallRow> waiting = calls.findByLifterIdAndStateIn(lifterId, CallRow.State.WAITING).stream()
         .collect(Collectors.toMap(CallRow::matter, Function.identity()));
     for (CallRow row : waiting.values()) {
       Drawn now = fresh.remove(row.matter());
@@ -179,7 +176,7 @@ class CallBook implements DueWork {
 
   /** A matter that was decided comes back only with new facts. */
   private boolean isNews(long lifterId, Call call) {
-    return calls.findFirstByLifterIdAndMatterAndStateInOrderByIdDesc(lifterId, call.matter(), DECIDED)
+    return calls.findFirstByLifterIdAndMatterAndStateInOrderByIdDesc(lifterId, call.matter(), CallRow.State.DECIDED)
         .map(decided -> !new HashSet<>(decided.facts()).containsAll(call.factKeys())).orElse(true);
   }
 
@@ -312,7 +309,7 @@ class CallBook implements DueWork {
   @Transactional
   public Outcome undo(long id, SignedIn who) {
     CallRow row = turn(id);
-    if (row.state() == CallRow.State.OPEN || row.state() == CallRow.State.GONE || row.state() == CallRow.State.UNDONE) {
+    if (!row.state().undoable()) {
       return new Outcome.Already(row);
     }
     Long change = row.changeId();
@@ -325,8 +322,8 @@ class CallBook implements DueWork {
     row.undo(who.name(), clock.now());
     calls.saveAndFlush(row);
     List<CallRow> beside = look(lifters.findById(row.lifterId()).orElseThrow(NotFound::new));
-    CallRow open = calls.findByLifterIdAndStateIn(row.lifterId(), WAITING).stream().filter(other -> other.matter().equals(row.matter()))
-        .findFirst().orElse(row);
+    CallRow open = calls.findByLifterIdAndStateIn(row.lifterId(), CallRow.State.WAITING).stream()
+        .filter(other -> other.matter().equals(row.matter())).findFirst().orElse(row);
     return new Outcome.Done(open, "Taken back.", beside);
   }
 

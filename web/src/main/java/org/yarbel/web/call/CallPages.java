@@ -2,9 +2,7 @@ package org.yarbel.web.call;
 
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.data.domain.Slice;
@@ -13,7 +11,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.call.Call;
 import org.yarbel.core.call.Effect;
 import org.yarbel.core.call.Proposal;
-import org.yarbel.core.call.Urgency;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.lifter.Lifter;
@@ -84,8 +81,7 @@ class CallPages {
   @Transactional(readOnly = true)
   Shown.TypedLine typed(long id, int proposal, int number, String text) {
     CallRow row = calls.findById(id).orElseThrow(NotFound::new);
-    List<Proposal> proposals = json.read(row.document(), Call.class).proposals();
-    List<Effect> effects = proposal < 0 || proposal >= proposals.size() ? List.of() : proposals.get(proposal).effects();
+    List<Effect> effects = json.read(row.document(), Call.class).proposal(proposal).map(Proposal::effects).orElse(List.of());
     if (number < 0 || number >= effects.size()) {
       throw new NotFound();
     }
@@ -105,15 +101,5 @@ class CallPages {
   List<CallView> decidedOf(Lifter lifter) {
     return calls.findByLifterIdAndStateInOrderByDecidedAtDesc(lifter.id(), Set.of(CallRow.State.TAKEN, CallRow.State.REFUSED,
         CallRow.State.LYING, CallRow.State.UNDONE), DECIDED).stream().map(row -> view(row, lifter.name())).toList();
-  }
-
-  /** How many calls wait of a lifter, and how urgent the first of them is. */
-  record Waits(long calls, boolean caution) {}
-
-  /** Of every lifter of whom any does. */
-  @Transactional(readOnly = true)
-  public Map<Long, Waits> waiting() {
-    return calls.waiting().stream().collect(Collectors.toMap(CallRepository.Waiting::getLifterId,
-        row -> new Waits(row.getCalls(), row.getUrgency() == Urgency.CAUTION.ordinal())));
   }
 }

@@ -40,7 +40,7 @@ interface CallRepository extends JpaRepository<CallRow, Long> {
   Slice<Named> open(boolean all, Collection<Long> lifters, String rule, boolean safe, Pageable page);
 
   /** How many wait of each lifter. */
-  @Query("select c.lifterId as lifterId, count(c) as calls, min(c.urgency) as urgency from CallRow c where c.state = "
+  @Query("select c.lifterId as lifterId, count(c) as calls from CallRow c where c.state = "
       + "org.yarbel.web.call.CallRow.State.OPEN group by c.lifterId")
   List<Waiting> waiting();
 
@@ -56,7 +56,5 @@ interface CallRepository extends JpaRepository<CallRow, Long> {
     long getLifterId();
 
     long getCalls();
-
-    int getUrgency();
   }
 }

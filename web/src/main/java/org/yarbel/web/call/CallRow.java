@@ -6,7 +6,9 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.call.Call;
 import org.yarbel.core.call.Confidence;
@@ -29,6 +31,11 @@ public class CallRow extends ClubRow {
     /** Taken, and taken back again. */
     UNDONE("taken back");
 
+    /** Those that still wait for a word. */
+    static final Set<State> WAITING = EnumSet.of(OPEN, LYING);
+    /** Those a coach has decided for good. */
+    static final Set<State> DECIDED = EnumSet.of(TAKEN, REFUSED);
+
     private final String word;
 
     State(String word) {
@@ -40,7 +47,12 @@ public class CallRow extends ClubRow {
     }
 
     boolean waits() {
-      return this == OPEN || this == LYING;
+      return WAITING.contains(this);
+    }
+
+    /** Whether it can be taken back. */
+    boolean undoable() {
+      return this == LYING || DECIDED.contains(this);
     }
   }
 

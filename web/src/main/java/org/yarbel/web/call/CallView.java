@@ -4,7 +4,6 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.call.Call;
 import org.yarbel.core.call.CallRule;
@@ -23,9 +22,6 @@ record CallView(long id, int version, long lifterId, String lifter, String rule,
     boolean waits, String decided, String reason, int chosen, @Nullable String said, boolean change) {
   private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
 
-  /** What can be taken back. */
-  private static final Set<CallRow.State> BACK = Set.of(CallRow.State.TAKEN, CallRow.State.REFUSED, CallRow.State.LYING);
-
   /** Something it rests on, with where it is looked at. */
   record FactView(String words, String href) {}
 
@@ -38,7 +34,7 @@ record CallView(long id, int version, long lifterId, String lifter, String rule,
     return new CallView(row.id(), row.version(), row.lifterId(), lifter, row.rule(), title, lift, call.sentence(), row.urgency().word(),
         row.confidence().word(), row.confidence().ordinal() + 1, row.safe(), row.urgency().ordinal() == 0,
         call.facts().stream().map(fact -> new FactView(fact.words(), href(row, fact))).toList(), shown.proposals(), word,
-        row.state() == CallRow.State.OPEN, decided, row.reason(), 0, null, BACK.contains(row.state()));
+        row.state() == CallRow.State.OPEN, decided, row.reason(), 0, null, row.state().undoable());
   }
 
   CallView saying(String sentence) {

@@ -30,8 +30,8 @@ import org.yarbel.web.session.SessionSaid;
 import org.yarbel.web.who.SignedIn;
 
 /**
- * What makes a lifter worth a look: a log, answers, a second opinion, a mark on a clip, an edit of the plan, numbers, and the end of the
- * club's day.
+ * What makes a lifter worth a look: a log, answers, a second opinion, a mark on a clip, an edit of the plan, numbers, kit, and the end
+ * of the club's day.
  */
 @Component
 class Causes implements PlanListener {

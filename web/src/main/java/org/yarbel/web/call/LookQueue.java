@@ -14,6 +14,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.call.CallFigure;
+import org.yarbel.core.call.Urgency;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
@@ -31,17 +32,15 @@ public class LookQueue {
   private final JdbcClient jdbc;
   private final CurrentClub club;
   private final ClubClock clock;
-  private final CallPages calls;
   private final GroupMembers groups;
   private final SessionNotes notes;
   private final Thresholds thresholds;
 
-  LookQueue(JdbcClient jdbc, CurrentClub club, ClubClock clock, CallPages calls, GroupMembers groups, SessionNotes notes,
+  LookQueue(JdbcClient jdbc, CurrentClub club, ClubClock clock, GroupMembers groups, SessionNotes notes,
       Thresholds thresholds) {
     this.jdbc = jdbc;
     this.club = club;
     this.clock = clock;
-    this.calls = calls;
     this.groups = groups;
     this.notes = notes;
     this.thresholds = thresholds;
@@ -123,19 +122,16 @@ public class LookQueue {
   }
 
   private record Row(long id, String name, boolean sent, int planned, int done, boolean pain, boolean silent, boolean contest,
-      long calls) {}
+      long calls, boolean caution) {}
 
   /** The lifters chosen, by name, those with something to say first. */
   @Transactional(readOnly = true)
   List<Waiting> of(LocalDate monday, Chosen chosen) {
     Set<Long> members = chosen.group() == 0 ? Set.of() : new HashSet<>(groups.of(chosen.group()));
-    Map<Long, CallPages.Waits> waits = calls.waiting();
     Set<Long> noted = notes.unreadByCoaches().stream().map(one -> one.getWord().lifterId()).collect(Collectors.toSet());
-    return rows(monday).stream().filter(row -> chosen.group() == 0 || members.contains(row.id())).map(row -> {
-      CallPages.Waits own = waits.getOrDefault(row.id(), new CallPages.Waits(0, false));
-      return new Waiting(row.id(), row.name(), row.sent(), own.calls(), own.caution(), noted.contains(row.id()), row.pain(), row.silent(),
-          row.contest(), row.planned(), row.done());
-    }).filter(one -> one.is(chosen.only())).toList();
+    return rows(monday).stream().filter(row -> chosen.group() == 0 || members.contains(row.id())).map(row ->
+        new Waiting(row.id(), row.name(), row.sent(), row.calls(), row.caution(), noted.contains(row.id()), row.pain(), row.silent(),
+            row.contest(), row.planned(), row.done())).filter(one -> one.is(chosen.only())).toList();
   }
 
   private List<Row> rows(LocalDate monday) {
@@ -153,10 +149,13 @@ public class LookQueue {
           not exists (select 1 from logged_set g where g.club_id = l.club_id and g.lifter_id = l.id and g.day > :recently) as silent,
           exists (select 1 from contest_entry e join contest k on k.club_id = e.club_id and k.id = e.contest_id where e.club_id = l.club_id
             and e.lifter_id = l.id and k.state = 'PLANNED' and not k.gone and k.day >= :today) as contest,
-          (select count(*) from coach_call c where c.club_id = l.club_id and c.lifter_id = l.id and c.state = 'OPEN') as calls
+          (select count(*) from coach_call c where c.club_id = l.club_id and c.lifter_id = l.id and c.state = 'OPEN') as calls,
+          exists (select 1 from coach_call c where c.club_id = l.club_id and c.lifter_id = l.id and c.state = 'OPEN'
+            and c.urgency = :caution) as caution
         from lifter l where l.club_id = :club order by lower(l.name), l.id limit :most""").param("club", club.id())
         .param("monday", monday).param("end", monday.plusWeeks(1)).param("recently", today.minusWeeks(1)).param("today", today)
-        .param("pain", (int) thresholds.values().of(CallFigure.CALL_PAIN)).param("most", MOST).query(Row.class).list();
+        .param("pain", (int) thresholds.values().of(CallFigure.CALL_PAIN)).param("most", MOST)
+        .param("caution", Urgency.CAUTION.ordinal()).query(Row.class).list();
   }
 
   /** Where a lifter stands among those chosen. */

@@ -5,7 +5,6 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -19,17 +18,15 @@ import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.hibernate.FlushMode;
 import org.hibernate.Session;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.call.Picture;
 import org.yarbel.core.card.LifterContext;
-import org.yarbel.core.card.Chosen;
 import org.yarbel.core.card.LoggedSet;
-import org.yarbel.core.card.PlannedLine;
 import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.card.SessionResolver;
 import org.yarbel.core.lift.Level;
@@ -38,11 +35,6 @@ import org.yarbel.core.log.BodyPlace;
 import org.yarbel.core.log.TechniqueMark;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
-import org.yarbel.core.notation.NotationException;
-import org.yarbel.core.notation.Part;
-import org.yarbel.core.notation.Work;
-import org.yarbel.core.notation.WorkLine;
-import org.yarbel.core.plan.SlotKind;
 import org.yarbel.core.plan.cycle.GoalCourse;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.watch.WatchedWeek;
@@ -186,20 +178,21 @@ class PictureReader {
     List<LoggedSetRow> sets = ids.isEmpty() ? List.of() : log.allOf(ids).stream().filter(set -> !set.day().isAfter(today)).toList();
     Map<UUID, List<LoggedSetRow>> done = sets.stream().collect(Collectors.groupingBy(LoggedSetRow::line));
     List<LiftNumbers> own = numbers.findByLifterIdIn(List.of(lifter.id()));
-    List<Complaint> hurts = complaints.present(lifter.id(), COMPLAINTS);
+    List<Complaint> hurts = complaints.present(lifter.id(), COMPLAINTS).stream().filter(row -> !row.since().isAfter(today)).toList();
     LifterContext context = contexts.of(lifter, null, own);
     List<Progression> methods = progressions.findByLifterIdOrderById(lifter.id());
     Map<UUID, Picture.AtWork> atWork = methods.stream().filter(method -> method.endsOn() == null
         || method.endsOn().isAfter(today.minusWeeks(3))).map(PictureReader::atWork)
         .collect(Collectors.toMap(Picture.AtWork::ref, Function.identity()));
-    Sessions built = new Sessions(context, atWork, done, marks(ids), ended(ids), liftedOn(ids));
+    PicturedSessions built = new PicturedSessions(context, atWork, done, marks(ids), ended(ids), liftedOn(ids));
     List<Picture.Session> all = rows.stream().map(row -> built.session(row, bySession.getOrDefault(row.id(), List.of()))).toList();
     Picture picture = new Picture(today, person(lifter, own), context, lifts(own, methods, context, today), all,
         checkIns.findByLifterIdOrderByDayDesc(lifter.id(), ANSWERS).stream().filter(row -> row.said().any() && !row.day().isAfter(today))
             .map(row -> new Picture.Answers(row.id(), row.day(), row.said())).toList(),
         hurts.stream().map(PictureReader::complaint).toList(),
-        weighIns.findByLifterIdOrderByDayDesc(lifter.id(), WEIGHED).stream().map(row -> new Picture.Weighed(row.id(), row.day(), row.mass()
-            .shownIn(lifter.unit()))).toList(), contest(lifter, today), List.copyOf(atWork.values()), deloads(lifter, methods, today), null,
+        weighIns.findByLifterIdOrderByDayDesc(lifter.id(), WEIGHED).stream().filter(row -> !row.day().isAfter(today))
+            .map(row -> new Picture.Weighed(row.id(), row.day(), row.mass().shownIn(lifter.unit()))).toList(),
+        contest(lifter, today), List.copyOf(atWork.values()), deloads(lifter, methods, today), null,
         thresholds.values());
     Read read = new Read(lifter, picture, rows, bySession, done, own, hurts);
     return missedThisWeek(picture) ? new Read(lifter, watched(read), rows, bySession, done, own, hurts) : read;
@@ -354,60 +347,5 @@ class PictureReader {
     int since = watch.weeksSince(lifter, methods, monday, new HashSet<>(mondays));
     return new Picture.Deloads(since, mondays.stream().filter(week -> !week.isBefore(monday)).toList(), mondays.stream()
         .filter(week -> week.isBefore(monday) && !week.isBefore(monday.minusWeeks(WEEKS_BACK))).toList(), lifter.deloadKind());
-  }
-
-  /** Makes sessions of rows. */
-  private record Sessions(LifterContext context, Map<UUID, Picture.AtWork> methods, Map<UUID, List<LoggedSetRow>> done,
-      Map<Long, List<TechniqueMark>> marks, Set<Long> ended, Map<Long, LocalDate> liftedOn) {
-    Picture.Session session(TrainingSession row, List<Slot> slots) {
-      List<Picture.Line> lines = new ArrayList<>();
-      Set<UUID> refs = new HashSet<>();
-      for (Slot slot : slots) {
-        refs.add(slot.ref());
-        if (slot.linkOf() == null) {
-          lines.add(line(row, slot));
-        }
-      }
-      done.values().stream().flatMap(Collection::stream).filter(set -> set.sessionId() == row.id() && !refs.contains(set.line()))
-          .collect(Collectors.groupingBy(LoggedSetRow::lift)).forEach((lift, sets) -> extra(lift, sets).ifPresent(lines::add));
-      return new Picture.Session(row.id(), liftedOn.getOrDefault(row.id(), row.day()), ended.contains(row.id()),
-          row.easier() != null, lines);
-    }
-
-    private Picture.Line line(TrainingSession row, Slot slot) {
-      Slot.Origin origin = slot.origin();
-      List<Part> parts = parts(slot.work());
-      return new Picture.Line(slot.ref(), slot.kind(), PlannedLines.of(context, slot, row.groups()),
-          origin == null ? null : methods.get(origin.progression()), slot.edited(), slot.remark() == null ? "" : slot.remark(),
-          done.getOrDefault(slot.ref(), List.of()).stream().map(set -> lifted(set, parts)).toList());
-    }
-
-    private static List<Part> parts(String work) {
-      try {
-        return WorkLine.parse(work).line().parts();
-      } catch (NotationException old) {
-        return List.of();
-      }
-    }
-
-    /** What was done beside the lines is on record as no exposure of its own. */
-    private Optional<Picture.Line> extra(String key, List<LoggedSetRow> sets) {
-      return context.lifts().ofKey(key).map(lift -> new Picture.Line(sets.get(0).line(), SlotKind.ASSISTANCE, PlannedLine.of(lift, "1x1"),
-          null,
-          false, "", sets.stream().map(set -> lifted(set, List.of())).toList()));
-    }
-
-    private Picture.Lifted lifted(LoggedSetRow set, List<Part> parts) {
-      LoggedSet logged = set.loggedSet();
-      Chosen chosen = set.state().chosen();
-      // what was planned is not what an easier session asked
-      boolean asPlanned = chosen == null || !chosen.easierDay();
-      Part part = asPlanned && logged.part() >= 1 && logged.part() <= parts.size() ? parts.get(logged.part() - 1) : null;
-      boolean open = part != null && part.work() instanceof Work.SetsOfReps sets && sets.open(logged.set());
-      return new Picture.Lifted(set.id(), context.lift(set.lift()), logged.part(), set.load(), set.reps(), set.askedReps(), set.asked(),
-          part == null || part.rpe() == null ? null : Double.valueOf(part.rpe().middle()), open, set.ratingTaken(), set.easier(),
-              set.ended(),
-          set.state().contexts(), marks.getOrDefault(set.id(), List.of()), set.state().repSpeeds(), set.extra());
-    }
   }
 }

@@ -79,15 +79,12 @@ class Preview {
     Previewed previewed = apart.execute(status -> {
       status.setRollbackOnly();
       CallRow row = calls.findById(id).orElseThrow(NotFound::new);
-      List<Proposal> proposals = json.read(row.document(), Call.class).proposals();
-      if (number < 0 || number >= proposals.size()) {
-        throw new NotFound();
-      }
+      Proposal proposal = json.read(row.document(), Call.class).proposal(number).orElseThrow(NotFound::new);
       Lifter lifter = lifters.findById(row.lifterId()).orElseThrow(NotFound::new);
       turns.ofLifter(lifter.id());
       Seen before = seen(lifter);
       try {
-        taking.take(lifter, proposals.get(number).effects(), "looked at", who);
+        taking.take(lifter, proposal.effects(), "looked at", who);
       } catch (Taking.Stale stale) {
         return new Previewed(List.of(), 0, List.of(), List.of(), stale.sentence());
       }

@@ -1,8 +1,6 @@
 package org.yarbel.web.call;
 
 import java.time.LocalDate;
-import java.util.EnumSet;
-import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.yarbel.core.call.LowDay;
 import org.yarbel.web.card.LowDays;
@@ -11,8 +9,6 @@ import org.yarbel.web.lifter.Lifter;
 /** How ready a lifter is before the day is asked about, from the same picture the calls are made of. */
 @Component
 class Readied implements LowDays {
-  private static final Set<CallRow.State> DECIDED = EnumSet.of(CallRow.State.TAKEN, CallRow.State.REFUSED);
-
   private final PictureReader pictures;
   private final CallRepository calls;
 
@@ -28,6 +24,6 @@ class Readied implements LowDays {
 
   @Override
   public boolean decided(long lifterId, LocalDate day) {
-    return calls.existsByLifterIdAndMatterAndStateIn(lifterId, LowDay.matter(day), DECIDED);
+    return calls.existsByLifterIdAndMatterAndStateIn(lifterId, LowDay.matter(day), CallRow.State.DECIDED);
   }
 }

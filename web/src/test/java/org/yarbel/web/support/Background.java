@@ -2,6 +2,7 @@ package org.yarbel.web.support;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.concurrent.locks.LockSupport;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** What is done in the background a moment after it was caused. */
@@ -17,12 +18,7 @@ public final class Background {
       if (Instant.now().isAfter(end)) {
         throw new IllegalStateException("Still due: " + jdbc.sql("select club_id, kind, key, cause, tries from due_work limit 5").query().listOfRows());
       }
-      try {
-        Thread.sleep(100);
-      } catch (InterruptedException stopped) {
-        Thread.currentThread().interrupt();
-        throw new IllegalStateException(stopped);
-      }
+      LockSupport.parkNanos(Duration.ofMillis(100).toNanos());
     }
   }
 }

@@ -3,7 +3,6 @@ package org.yarbel.core.sim;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,7 +11,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.random.RandomGenerator;
@@ -55,8 +53,6 @@ import org.yarbel.core.notation.Part;
 import org.yarbel.core.notation.Reps;
 import org.yarbel.core.notation.Work;
 import org.yarbel.core.notation.WorkLine;
-import org.yarbel.core.plan.Deload;
-import org.yarbel.core.plan.SlotKind;
 import org.yarbel.core.track.Estimate;
 import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Observation.Trait;
@@ -73,9 +69,8 @@ import org.yarbel.core.watch.Figures;
  */
 public final class CallTrial {
   static final int WEEKS = 26;
-  private static final int WRITTEN = 4;
-  private static final int EASY_EVERY = 8;
   private static final int FLIP_DAYS = 21;
+  private static final int KNOWN_WEEKS = 12;
   private static final Set<String> STEERING = Set.of("numbers-moved", "too-easy-or-hard", "missed", "missed-single", "form-went",
       "over-plan");
   private static final LocalDate START = LocalDate.of(2026, 1, 5);
@@ -83,21 +78,14 @@ public final class CallTrial {
   private static final PlaceKit KIT = new PlaceKit(MassUnit.KG, List.of(new Bar("Bar", Mass.of("20", MassUnit.KG), List.of(), true, true)),
       Mass.of("0", MassUnit.KG), PlateStock.standard(MassUnit.KG).plates(), false, List.of(), List.of(), List.of(), List.of());
   private static final Map<PlaceKit.Loaded, Loadables> SEARCHED = new ConcurrentHashMap<>();
-  /** Sets of a wave of four weeks, each share with what the chart says it should feel like at nine tenths of the max. */
-  private static final List<String> SQUAT = List.of("4x5 86% tm @6.5", "4x5 88% tm @7", "4x5 90% tm @7.5", "4x5 92% tm @8");
-  private static final List<String> HEAVY = List.of("1x1 100% tm @7; 3x4 -16%", "1x1 102% tm @7.5; 3x4 -16%",
-      "1x1 104% tm @8; 3x4 -16%", "1x1 106% tm @8.5; 3x4 -16%");
-  private static final List<String> BENCH = List.of("4x6 82% tm @6", "4x6 84% tm @6", "4x6 86% tm @7", "4x6 88% tm @7.5");
-
   private final School school;
   private final Predicate<String> calls;
   private final RandomGenerator random;
   private final TrainedBody body;
   private final Map<String, TrainedBody.InLift> lifts = new TreeMap<>();
   private final Map<String, Tracked> tracked = new TreeMap<>();
-  private final Map<LocalDate, List<Written>> plan = new TreeMap<>();
+  private final TrialPlan plan = new TrialPlan(START, this::trainWith);
   private final List<Picture.Answers> answers = new ArrayList<>();
-  private final List<LocalDate> easy = new ArrayList<>();
   private final Map<String, Set<String>> decided = new HashMap<>();
   private final List<Integer> callsAWeek = new ArrayList<>();
   private final Map<String, Integer> byRule = new TreeMap<>();
@@ -129,21 +117,6 @@ public final class CallTrial {
 
     Mass max(LocalDate on) {
       return Objects.requireNonNull(standing).on(on).max(MassUnit.KG).max();
-    }
-  }
-
-  /** A line of the plan. */
-  private static final class Written {
-    private final UUID ref = UUID.randomUUID();
-    private final SlotKind kind;
-    private String lift;
-    private String work;
-    private final List<Picture.Lifted> sets = new ArrayList<>();
-
-    Written(SlotKind kind, String lift, String work) {
-      this.kind = kind;
-      this.lift = lift;
-      this.work = work;
     }
   }
 
@@ -182,16 +155,20 @@ public final class CallTrial {
     for (int week = 0; week < weeks; week++) {
       trial.week(week);
     }
-    trial.write(weeks);
+    trial.plan.write(weeks);
     return trial.picture(START.plusWeeks(weeks));
+  }
+
+  private void trainWith(String lift, Mass training) {
+    Objects.requireNonNull(tracked.get(lift)).training = training;
   }
 
   private void week(int week) {
     LocalDate monday = START.plusWeeks(week);
-    write(week);
+    plan.write(week);
     decide(monday);
     for (LocalDate day : monday.datesUntil(monday.plusWeeks(1)).toList()) {
-      if (!school.away(week) && plan.containsKey(day)) {
+      if (!school.away(week) && plan.has(day)) {
         train(day);
       }
     }
@@ -206,29 +183,6 @@ public final class CallTrial {
     double gain = lifts.entrySet().stream().mapToDouble(one -> one.getValue().trueMax().ratioTo(Objects.requireNonNull(begun.get(one
         .getKey()))) - 1).average().orElse(0);
     return new TrialResult(1, exposures, misses, days, painFree, gain, callsAWeek, taken, safe, steered, flips, byRule);
-  }
-
-  /** The plan is written four weeks ahead; what was edited stays. */
-  private void write(int week) {
-    for (int ahead = week == 0 ? 0 : WRITTEN - 1; ahead < WRITTEN; ahead++) {
-      int of = week + ahead;
-      LocalDate monday = START.plusWeeks(of);
-      int wave = of % SQUAT.size();
-      boolean light = of % EASY_EVERY == EASY_EVERY - 1;
-      if (light) {
-        easy.add(monday);
-      }
-      put(monday, light, "squat", SQUAT.get(wave));
-      put(monday.plusDays(1), light, "bench", "1x4 @8; 3x6 -12%");
-      put(monday.plusDays(3), light, "squat", HEAVY.get(wave));
-      put(monday.plusDays(4), light, "bench", BENCH.get(wave));
-    }
-  }
-
-  private void put(LocalDate day, boolean light, String lift, String work) {
-    WorkLine line = WorkLine.parse(work).line();
-    String text = light ? Deload.LESS_VOLUME.applied(line, EffortChart.HOUSE).orElse(line).toString() : line.toString();
-    plan.computeIfAbsent(day, any -> new ArrayList<>()).add(new Written(SlotKind.MAIN, lift, text));
   }
 
   private LifterContext context(LocalDate on) {
@@ -259,7 +213,7 @@ public final class CallTrial {
       byRule.merge(next.rule(), 1, Integer::sum);
       if (!next.proposals().isEmpty()) {
         steer(picture, next, monday);
-        next.proposals().get(0).effects().forEach(effect -> effect.accept(new Done()));
+        next.proposals().get(0).effects().forEach(effect -> effect.accept(plan));
       }
     }
     callsAWeek.add(week);
@@ -291,29 +245,22 @@ public final class CallTrial {
     });
   }
 
-  private @Nullable Written line(UUID ref) {
-    return plan.values().stream().flatMap(List::stream).filter(line -> line.ref.equals(ref)).findFirst().orElse(null);
-  }
-
   private Picture picture(LocalDate today) {
     Map<String, Picture.OfLift> known = new HashMap<>();
     tracked.forEach((lift, own) -> known.put(lift, new Picture.OfLift(lift(lift), Level.INTERMEDIATE, own.tested, START, own.points, null,
         null,
         0.9, Picture.Moves.FOLLOW)));
     List<Picture.Session> sessions = new ArrayList<>();
-    plan.forEach((day, lines) -> {
-      if (!day.isBefore(today.minusWeeks(12))) {
+    plan.days().forEach((day, lines) -> {
+      if (!day.isBefore(today.minusWeeks(KNOWN_WEEKS))) {
         sessions.add(new Picture.Session(day.toEpochDay(), day, false, false, lines.stream()
             .map(line -> new Picture.Line(line.ref, line.kind,
             PlannedLine.of(lift(line.lift), line.work), null, false, "", line.sets)).toList()));
       }
     });
-    LocalDate last = easy.stream().filter(monday -> monday.isBefore(today)).max(Comparator.naturalOrder()).orElse(START.minusWeeks(1));
-    Picture.Deloads deloads = new Picture.Deloads((int) ChronoUnit.WEEKS.between(last, today) - 1,
-        easy.stream().filter(monday -> !monday.isBefore(today)).distinct().toList(), easy.stream().filter(monday -> monday.isBefore(today)
-            && !monday.isBefore(today.minusWeeks(12))).distinct().toList(), Deload.LESS_VOLUME);
     return new Picture(today, new Picture.Person(Level.INTERMEDIATE, false, Set.of()), context(today), known, sessions,
-        answers.subList(Math.max(0, answers.size() - 40), answers.size()), List.of(), List.of(), null, List.of(), deloads, null,
+        answers.subList(Math.max(0, answers.size() - 40), answers.size()), List.of(), List.of(), null, List.of(),
+            plan.deloads(today, KNOWN_WEEKS), null,
             Figures.USUAL);
   }
 
@@ -330,7 +277,7 @@ public final class CallTrial {
     days++;
     painFree += body.pain() < 4 ? 1 : 0;
     Map<String, List<Observation>> log = new TreeMap<>();
-    for (Written line : Objects.requireNonNull(plan.get(day))) {
+    for (TrialPlan.Written line : plan.on(day)) {
       train(day, line, said, log);
     }
     log.forEach((lift, sets) -> {
@@ -353,7 +300,7 @@ public final class CallTrial {
         "")));
   }
 
-  private void train(LocalDate day, Written line, CheckIn said, Map<String, List<Observation>> log) {
+  private void train(LocalDate day, TrialPlan.Written line, CheckIn said, Map<String, List<Observation>> log) {
     TrainedBody.InLift lift = lifts.get(lift(line.lift).powerlift() ? line.lift : LIFTS.family(lift(line.lift)).key());
     if (lift == null) {
       return;
@@ -407,49 +354,5 @@ public final class CallTrial {
   /** After two sets without a rep nobody goes on. */
   private static boolean lightEnough(List<LoggedSet> done) {
     return done.size() >= 2 && done.subList(done.size() - 2, done.size()).stream().allMatch(set -> set.reps() == 0);
-  }
-
-  /** Effects as the made-up coach makes them; what needs methods or words is not tried. */
-  private final class Done implements Effect.Some<Boolean> {
-    @Override
-    public Boolean other(Effect edit) {
-      return false;
-    }
-
-    @Override
-    public Boolean rewrite(Effect.Rewrite edit) {
-      Written line = line(edit.line());
-      if (line != null) {
-        line.lift = edit.toLift();
-        line.work = edit.after();
-      }
-      return line != null;
-    }
-
-    @Override
-    public Boolean add(Effect.Add edit) {
-      return plan.computeIfAbsent(edit.day(), any -> new ArrayList<>()).add(new Written(edit.kind(), edit.lift(), edit.work()));
-    }
-
-    @Override
-    public Boolean easyWeek(Effect.EasyWeek edit) {
-      if (edit.insteadOf() != null) {
-        easy.remove(edit.insteadOf());
-      }
-      easy.add(edit.monday());
-      for (LocalDate day : edit.monday().datesUntil(edit.monday().plusWeeks(1)).toList()) {
-        plan.getOrDefault(day, List.of()).forEach(line -> edit.kind().applied(WorkLine.parse(line.work).line(), EffortChart.HOUSE)
-            .ifPresent(work -> line.work = work.toString()));
-      }
-      return true;
-    }
-
-    @Override
-    public Boolean number(Effect.Number edit) {
-      if (edit.what() == Basis.TRAINING) {
-        Objects.requireNonNull(tracked.get(edit.lift())).training = edit.after();
-      }
-      return edit.what() == Basis.TRAINING;
-    }
   }
 }

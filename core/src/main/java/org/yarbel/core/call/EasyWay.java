@@ -12,7 +12,7 @@ public enum EasyWay {
   LIGHTER(Chosen.LIGHTER),
   /** No set harder than {@link #CAP}. */
   CAPPED(Chosen.CAPPED),
-  /** Light triples of each lift. */
+  /** Light triples of each lift; what has a fixed load has half its sets. */
   TECHNIQUE(Chosen.TECHNIQUE);
 
   /** The RPE at which a capped session ends. */

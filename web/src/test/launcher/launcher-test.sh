@@ -188,7 +188,74 @@ check "a wrong code is refused" test "$(begin wrong)" = 422
 check "and said beside its field" says "$WORK/answer" "This is not the code."
 check "the code makes the owner's account" test "$(begin "$code")" = 302
 check "and the first visit is over" test "$(page /setup)" = 404
-for log in first port busy second third format pg file own empty half full; do
+# another club, and somebody who forgot everything
+./yarbel club add "Second Club" --data-dir "$WORK/own" >"$WORK/club.log" 2>&1
+check "another club is added while it runs" says "$WORK/club.log" "The club Second Club is there."
+join=$(grep -o '/join/[A-Za-z0-9_-]*' "$WORK/club.log")
+check "its owner's link is open" test "$(page "$join")" = 200
+./yarbel let-in owner@own.example --data-dir "$WORK/own" >"$WORK/letin.log" 2>&1
+check "somebody is let in at the machine" test "$(page "$(grep -o '/password/[A-Za-z0-9_-]*' "$WORK/letin.log")")" = 200
+./yarbel let-in nobody@own.example --data-dir "$WORK/own" >"$WORK/nobody.log" 2>&1
+check "nobody is told to be nobody" says "$WORK/nobody.log" "Nobody signs in with nobody@own.example."
+./yarbel club add --data-dir "$WORK/own" >"$WORK/noname.log" 2>&1
+check "a club without a name is told" says "$WORK/noname.log" "club needs: add NAME"
+./yarbel stop --data-dir "$WORK/own" >/dev/null 2>&1
+wait "$own"
+./yarbel club add "Third Club" --data-dir "$WORK/own" >"$WORK/club3.log" 2>&1
+check "another club is added while nothing runs" says "$WORK/club3.log" "The club Third Club is there."
+check "and the database is stopped again" test ! -f "$WORK/own/db/postmaster.pid"
+
+# reached by others: HTTPS by an authority of its own, which renews its certificate; plain HTTP tells the address alone
+TLS=$((PORT + 4))
+PLAIN=$((PORT + 5))
+secure() { curl -s --cacert "$WORK/own/tls/root.crt" "https://localhost:$TLS$1" "${@:2}"; }
+serial() { openssl s_client -connect "127.0.0.1:$TLS" -servername localhost </dev/null 2>/dev/null | openssl x509 -noout -serial; }
+YARBEL_TLS_DAYS=1 YARBEL_TLS_LOOK_SECONDS=2 ./yarbel start --listen 127.0.0.1 --name localhost --port "$TLS" --plain-port "$PLAIN" --data-dir "$WORK/own" >"$WORK/tls.log" 2>&1 &
+tls=$!
+check "it starts for others by HTTPS" await_ready "$WORK/tls.log" "$tls"
+check "it says the address" says "$WORK/tls.log" "Yarbel is ready at https://localhost:$TLS"
+check "and shows it as a square" says "$WORK/tls.log" "████"
+check "whoever trusts its authority is served" test "$(secure /login -o /dev/null -w '%{http_code}')" = 200
+check "whoever does not is warned" test "$(curl -s -o /dev/null "https://localhost:$TLS/login"; echo $?)" = 60
+secure /login -D "$WORK/heads" -o /dev/null
+check "browsers are told to use TLS alone" grep -qi '^strict-transport-security: max-age=31536000' "$WORK/heads"
+check "cookies are for TLS" test -z "$(grep -i '^set-cookie' "$WORK/heads" | grep -vi '; secure')"
+check "plain HTTP tells the address of HTTPS" test "$(curl -s -o "$WORK/plain" -w '%{http_code} %{redirect_url}' "http://localhost:$PLAIN/me?secret=1")" = "308 https://localhost:$TLS/"
+check "and nothing else" test ! -s "$WORK/plain"
+check "a form sent in the clear is taken by nobody" test "$(curl -s -o /dev/null -w '%{http_code}' -d email=a "http://localhost:$PLAIN/login")" = 308
+check "health is not told in the clear" test "$(curl -s -o /dev/null -w '%{http_code}' -H 'X-Forwarded-For: 10.0.0.1' "http://localhost:$PLAIN/me")" = 308
+check "the root is offered" test "$(secure /trust/yarbel-root.crt | openssl x509 -inform der -noout -fingerprint -sha256)" = "$(openssl x509 -in "$WORK/own/tls/root.crt" -noout -fingerprint -sha256)"
+secure /trust >"$WORK/trust"
+check "with its fingerprint" says "$WORK/trust" "$(openssl x509 -in "$WORK/own/tls/root.crt" -noout -fingerprint -sha256 | cut -d= -f2)"
+check "the root speaks for a house alone" openssl x509 -in "$WORK/own/tls/root.crt" -noout -ext nameConstraints
+check "keys are nobody else's" test "$(stat -c %a "$WORK/own/tls/root.key" "$WORK/own/tls/served/key.pem" | tr '\n' ' ')" = "600 600 "
+before=$(serial)
+renewed() { for _ in $(seq 150); do [ -n "$(serial)" ] && [ "$(serial)" != "$before" ] && return 0; sleep 0.2; done; return 1; }
+check "a certificate that ends soon is renewed while it runs" renewed
+kill -TERM "$tls"; wait "$tls"
+openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:P-256 -nodes -keyout "$WORK/club.key" -out "$WORK/club.crt" -days 30 -subj /CN=localhost -addext subjectAltName=DNS:localhost 2>/dev/null
+openssl genpkey -algorithm EC -pkeyopt ec_paramgen_curve:P-256 -out "$WORK/other.key" 2>/dev/null
+./yarbel start --listen 127.0.0.1 --port "$TLS" --plain-port 0 --tls-cert "$WORK/club.crt" --tls-key "$WORK/other.key" --data-dir "$WORK/own" >"$WORK/key.log" 2>&1
+check "a key of another certificate is told" says "$WORK/key.log" "does not belong to the certificate"
+./yarbel start --listen 127.0.0.1 --name localhost --port "$TLS" --plain-port 0 --tls-cert "$WORK/club.crt" --tls-key "$WORK/club.key" --data-dir "$WORK/own" >"$WORK/given.log" 2>&1 &
+given=$!
+check "a certificate of the club's own is served" await_ready "$WORK/given.log" "$given"
+check "it is that one" test "$(curl -s --cacert "$WORK/club.crt" -o /dev/null -w '%{http_code}' "https://localhost:$TLS/login")" = 200
+check "and no other root is offered" test "$(curl -s --cacert "$WORK/club.crt" -o /dev/null -w '%{http_code}' "https://localhost:$TLS/trust")" = 404
+kill -TERM "$given"; wait "$given"
+./yarbel start --listen example.org --data-dir "$WORK/own" >"$WORK/listen.log" 2>&1
+check "a name to listen at is told" says "$WORK/listen.log" "A name goes with --name."
+./yarbel start --behind-proxy 127.0.0.1 --data-dir "$WORK/own" >"$WORK/behind.log" 2>&1
+check "a proxy without an address is told" says "$WORK/behind.log" "needs the address people open"
+./yarbel start --behind-proxy 127.0.0.1 --base-url https://club.example --port "$TLS" --data-dir "$WORK/own" >"$WORK/proxied.log" 2>&1 &
+proxied=$!
+check "it starts behind a proxy" await_ready "$WORK/proxied.log" "$proxied"
+from() { curl -s -o /dev/null -w '%{http_code}' "http://127.0.0.1:$TLS/login" "$@"; }
+check "what the proxy took by HTTPS is served" test "$(from -H 'X-Forwarded-Proto: https' -H 'X-Forwarded-For: 10.1.2.3')" = 200
+check "what it took in the clear is told the address" test "$(from -H 'X-Forwarded-For: 10.1.2.3')" = 308
+check "nobody else is believed" test "$(curl -s -o /dev/null -w '%{http_code}' --interface 127.0.0.5 -H 'X-Forwarded-Proto: https' "http://127.0.0.1:$TLS/login")" = 308
+kill -TERM "$proxied"; wait "$proxied"
+for log in club letin nobody noname tls key given listen behind proxied first port busy second third format pg file own empty half full; do
   check "no stack trace in what $log said" quiet "$WORK/$log.log"
 done
 

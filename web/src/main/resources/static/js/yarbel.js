@@ -17,6 +17,27 @@ for (const moment of ["focusin", "click"]) {
   });
 }
 
+// An assistant sees what is planned and writes nothing of it; what the server takes from them are the forms of what happened.
+const LOGGED_ON = new Set(["card", "now", "clips", "review", "account", "login"]);
+function notTheirs() {
+  if (!document.body.classList.contains("reads") || LOGGED_ON.has(document.body.dataset.here)) {
+    return;
+  }
+  for (const form of document.querySelectorAll('main form[method="post"]:not(.logs, .logs *, .not-theirs)')) {
+    form.classList.add("not-theirs");
+    for (const field of form.elements) {
+      field.readOnly = true;
+      field.tabIndex = -1;
+      field.disabled = field.matches("select, button, [type=checkbox], [type=radio], [type=date], [type=file]");
+    }
+  }
+}
+notTheirs();
+document.body.addEventListener("htmx:load", notTheirs);
+
+// An address that is there to be taken is taken whole.
+document.body.addEventListener("focusin", (event) => event.target.matches("[data-select]") && event.target.select());
+
 document.body.addEventListener("htmx:sendError", () => say("No connection: nothing was sent. What you typed is still here."));
 // A piece of a page that lost against somebody else stays as it is.
 document.body.addEventListener("htmx:afterRequest", (event) => {

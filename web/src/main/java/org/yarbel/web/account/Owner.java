@@ -61,6 +61,6 @@ public class Owner {
     clubs.save(new Club(clubId, said.club(), said.zone(), said.kit().unit()));
     clubs.flush();
     places.add(said.club(), said.kit());
-    accounts.add(clubId, said.email(), said.password(), said.name(), Role.COACH, null);
+    accounts.add(clubId, said.email(), said.password(), said.name(), Role.OWNER, null);
   }
 }

@@ -28,14 +28,19 @@ import org.yarbel.web.who.SignedIn;
 @Controller
 class PasswordController {
   private final Accounts accounts;
+  private final Persons persons;
+  private final SecondSteps steps;
   private final SignIns signIns;
   private final SignInLimits limits;
   private final PasswordRules rules;
   private final ClubRepository clubs;
   private final SecurityLog log;
 
-  PasswordController(Accounts accounts, SignIns signIns, SignInLimits limits, PasswordRules rules, ClubRepository clubs, SecurityLog log) {
+  PasswordController(Accounts accounts, Persons persons, SecondSteps steps, SignIns signIns, SignInLimits limits, PasswordRules rules,
+      ClubRepository clubs, SecurityLog log) {
     this.accounts = accounts;
+    this.persons = persons;
+    this.steps = steps;
     this.signIns = signIns;
     this.limits = limits;
     this.rules = rules;
@@ -49,7 +54,8 @@ class PasswordController {
   }
 
   private Map<String, Object> shown(SignedIn who, HttpSession session, Map<String, String> errors) {
-    return Map.of("errors", errors, "devices", signIns.of(who, here(session)).stream()
+    return Map.of("errors", errors, "has", steps.of(who.personId()), "clubs", accounts.memberships(who.personId()), "account",
+        who.accountId(), "devices", signIns.of(who, here(session)).stream()
         .map(device -> DeviceView.of(device, club(who).zone())).toList());
   }
 
@@ -88,7 +94,7 @@ class PasswordController {
     if (!errors.isEmpty()) {
       return new ModelAndView("account/password", shown(who, request.getSession(), errors), HttpStatus.UNPROCESSABLE_CONTENT);
     }
-    accounts.changePassword(who, password, here(request.getSession()));
+    persons.change(who, password, here(request.getSession()));
     flash.addFlashAttribute("said", "The password is changed. Everywhere else you are signed out.");
     return new ModelAndView("redirect:/account");
   }
@@ -107,7 +113,7 @@ class PasswordController {
   /** Signs out everywhere else. */
   @PostMapping("/account/devices")
   String endOthers(@AuthenticationPrincipal SignedIn who, HttpSession session, RedirectAttributes flash) {
-    signIns.endOthers(who.clubId(), who.accountId(), here(session));
+    signIns.endOthers(who.personId(), here(session));
     log.note(Event.SIGN_IN_ENDED, who.clubId(), who.accountId(), "everywhere else, by themselves");
     flash.addFlashAttribute("said", "Everywhere else you are signed out.");
     return "redirect:/account";

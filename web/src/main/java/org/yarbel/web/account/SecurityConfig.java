@@ -6,6 +6,7 @@ import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -27,7 +28,6 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.edge.Address;
-import org.yarbel.web.who.Role;
 import org.yarbel.web.who.SignedIn;
 
 /** Who may ask what, and what browsers may do with our pages. */
@@ -64,21 +64,29 @@ class SecurityConfig {
 
   @Bean
   @Order(2)
-  SecurityFilterChain pages(HttpSecurity http, Entrance entrance, SignInProvider provider, Address address, SecurityLog log)
-      throws Exception {
+  SecurityFilterChain pages(HttpSecurity http, Entrance entrance, SignInProvider provider, Passkeys passkeys, Address address,
+      SecurityLog log) throws Exception {
     return http
         .authenticationProvider(provider)
         .authorizeHttpRequests(requests -> requests
-            .requestMatchers("/login", Entrance.AGAIN, "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg",
-                "/favicon.ico", "/error", "/sw.js", "/feeds/*", "/health", "/health/*").permitAll()
-            .requestMatchers("/", "/me", "/account", "/account/*", "/account/*/*", "/token", "/sessions/*/card",
-                "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end", "/sessions/*/check-in", "/sessions/*/words", "/sessions/*/read",
-                "/sessions/*/lifted", "/sessions/*/easier", "/sessions/*/clips", "/clips/*", "/clips/*/out", "/clips/uploads/*",
-                "/sessions/*/extra", "/sessions/*/extra/*/out",
-                "/sessions/*/go-on", "/keys", "/lifters/*/ledger", "/lifters/*/calendar", "/lifters/*/calendar.ics",
-                "/lifters/*/calendar/revoke",
-                "/lifters/*/devices", "/lifters/*/devices/*", "/lifters/*/devices/*/revoke", "/workbench", "/workbench/*").authenticated()
-            .anyRequest().hasRole(Role.COACH.name()))
+            .requestMatchers("/login", Entrance.AGAIN, Entrance.SECOND, Passkeys.SIGN_IN, Passkeys.OPTIONS, "/join/*", "/join/*/known",
+                "/password", "/password/*", "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/favicon.ico",
+                "/error", "/sw.js", "/trust", "/trust/*", "/feeds/*", "/health", "/health/*").permitAll()
+            .requestMatchers("/", "/me", "/account", "/account/**", "/webauthn/register", "/webauthn/register/options", "/token",
+                "/sessions/*/card", "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end", "/sessions/*/check-in", "/sessions/*/words",
+                "/sessions/*/read", "/sessions/*/lifted", "/sessions/*/easier", "/sessions/*/clips", "/clips/*", "/clips/*/out",
+                "/clips/uploads/*", "/sessions/*/extra", "/sessions/*/extra/*/out", "/sessions/*/go-on", "/keys", "/lifters/*/ledger",
+                "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke", "/lifters/*/devices",
+                "/lifters/*/devices/*", "/lifters/*/devices/*/revoke", "/workbench", "/workbench/*").authenticated()
+            .requestMatchers("/record", "/record/*", "/people/roles/*", "/people/letters").hasRole(SignedIn.OWNS)
+            .requestMatchers("/people", "/people/**").hasRole(SignedIn.PLANS)
+            // what an assistant may write: what happened, not what is to happen
+            .requestMatchers("/sessions/*/opinion", "/lifters/*/weigh-ins", "/lifters/*/weigh-ins/*/remove", "/lifters/*/complaints",
+                "/lifters/*/complaints/*/over", "/clips/*/marks", "/clips/*/marks/*/out", "/clips/*/measure", "/clips/*/speeds")
+            .hasRole(SignedIn.STAFF)
+            .requestMatchers(HttpMethod.GET, "/**").hasRole(SignedIn.STAFF)
+            .requestMatchers(HttpMethod.HEAD, "/**").hasRole(SignedIn.STAFF)
+            .anyRequest().hasRole(SignedIn.PLANS))
         .csrf(csrf -> csrf.csrfTokenRepository(tokens(address)).csrfTokenRequestHandler(once()))
         .requestCache(cache -> cache.disable())
         .formLogin(form -> form.loginPage("/login").usernameParameter("email").successHandler(entrance::cameIn)
@@ -87,6 +95,10 @@ class SecurityConfig {
             .logoutSuccessUrl("/login?out"))
         .addFilterBefore(entrance.counting(), UsernamePasswordAuthenticationFilter.class)
         .addFilterAfter(entrance.standing(), SecurityContextHolderFilter.class)
+        .addFilterAfter(passkeys.options(), UsernamePasswordAuthenticationFilter.class)
+        .addFilterAfter(passkeys.signIn(entrance), UsernamePasswordAuthenticationFilter.class)
+        .addFilterAfter(passkeys.creationOptions(), UsernamePasswordAuthenticationFilter.class)
+        .addFilterAfter(passkeys.registration(), UsernamePasswordAuthenticationFilter.class)
         .exceptionHandling(errors -> errors.authenticationEntryPoint(toSignIn(entrance)).accessDeniedHandler(denied(log)))
         .headers(headers -> headers(headers, address))
         .build();

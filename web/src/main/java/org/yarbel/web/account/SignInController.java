@@ -30,7 +30,8 @@ class SignInController {
     if (accounts.none()) {
       return "redirect:/setup";
     }
-    return form(model, "", out == null ? null : "You are signed out.", false);
+    String told = model.getAttribute("message") instanceof String words ? words : null;
+    return form(model, "", out == null ? told : "You are signed out.", false);
   }
 
   /** The form once more, after a try that was refused. */

@@ -17,7 +17,7 @@ import org.springframework.stereotype.Service;
  * at stay: knocking on neither prolongs the time nor fills the table. Counted in the database, by the real clock.
  */
 @Service
-class SignInLimits {
+public class SignInLimits {
   static final Duration WINDOW = Duration.ofMinutes(15);
   static final Duration LONG_WINDOW = Duration.ofHours(1);
   static final int TRIES_OF_ACCOUNT_AND_ADDRESS = 10;
@@ -35,7 +35,7 @@ class SignInLimits {
    *
    * @param known whether the device has signed in to that account before
    */
-  boolean reserve(String email, String address, boolean known) {
+  public boolean reserve(String email, String address, boolean known) {
     String key = Accounts.key(email);
     long id = jdbc.sql("insert into sign_in_try (email_key, address, known, at) values (:email, :address, :known, now()) returning id")
         .param("email", key).param("address", address).param("known", known).query(Long.class).single();
@@ -66,7 +66,7 @@ class SignInLimits {
   }
 
   /** It was right: what was tried from there counts no more. */
-  void succeeded(String email, String address) {
+  public void succeeded(String email, String address) {
     jdbc.sql("delete from sign_in_try where email_key = :email and address = :address").param("email", Accounts.key(email))
         .param("address", address).update();
   }

@@ -2,7 +2,7 @@ package org.yarbel.web.account;
 
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
+import org.springframework.security.authentication.AccountStatusException;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.DisabledException;
@@ -12,26 +12,44 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.yarbel.web.who.SignedIn;
 
-/** Looks at a password. One address may have an account in several clubs: the first that the password belongs to is taken. */
+/**
+ * Looks at a password. An address may belong to several people: the first whose password it is comes in, to the club they were in
+ * last. Whoever has a second step is let in after it alone.
+ */
 @Component
 class SignInProvider implements AuthenticationProvider {
+  private final Persons persons;
   private final Accounts accounts;
+  private final SecondSteps steps;
   private final PasswordEncoder passwords;
   private final String nobodys;
 
-  SignInProvider(Accounts accounts, PasswordEncoder passwords) {
+  SignInProvider(Persons persons, Accounts accounts, SecondSteps steps, PasswordEncoder passwords) {
+    this.persons = persons;
     this.accounts = accounts;
+    this.steps = steps;
     this.passwords = passwords;
     this.nobodys = Objects.requireNonNull(passwords.encode("nobody's password"));
+  }
+
+  /** The password was right, and there is a second step. */
+  static final class StepMissing extends AccountStatusException {
+    private static final long serialVersionUID = 1;
+    private final transient SignedIn who;
+
+    StepMissing(SignedIn who) {
+      super("A second step is missing");
+      this.who = who;
+    }
+
+    SignedIn who() {
+      return who;
+    }
   }
 
   @Override
   public boolean supports(Class<?> authentication) {
     return UsernamePasswordAuthenticationToken.class.isAssignableFrom(authentication);
-  }
-
-  private Optional<SignedIn> whose(String password, List<SignedIn> candidates) {
-    return candidates.stream().filter(one -> passwords.matches(password, one.getPassword())).findFirst();
   }
 
   @Override
@@ -40,16 +58,22 @@ class SignInProvider implements AuthenticationProvider {
     if (password.length() > PasswordRules.MOST) {
       throw new BadCredentialsException("No password is so long");
     }
-    List<SignedIn> candidates = accounts.of(tried.getName());
-    List<SignedIn> off = accounts.switchedOff(tried.getName());
-    if (candidates.isEmpty() && off.isEmpty()) {
+    List<Persons.Person> candidates = persons.of(tried.getName());
+    if (candidates.stream().allMatch(one -> one.passwordHash().isEmpty())) {
       // as long as it takes where there is an account
       passwords.matches(password, nobodys);
       throw new BadCredentialsException("No such account");
     }
-    SignedIn who = whose(password, candidates).orElseThrow(() -> whose(password, off).isPresent()
-        ? new DisabledException("Switched off") : new BadCredentialsException("Not the password"));
+    List<Persons.Person> right = candidates.stream().filter(one -> persons.matches(one, password)).toList();
+    if (right.isEmpty()) {
+      throw new BadCredentialsException("Not the password");
+    }
+    SignedIn who = right.stream().flatMap(one -> accounts.ofPerson(one.id()).stream()).findFirst()
+        .orElseThrow(() -> new DisabledException("Switched off"));
     who.eraseCredentials();
+    if (steps.has(who.personId())) {
+      throw new StepMissing(who);
+    }
     UsernamePasswordAuthenticationToken signedIn = UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities());
     signedIn.setDetails(tried.getDetails());
     return signedIn;

@@ -16,6 +16,7 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.web.club.ClubCache;
+import org.yarbel.web.club.OwnLifters;
 import org.yarbel.web.edge.Secrets;
 import org.yarbel.web.who.Role;
 import org.yarbel.web.who.SignedIn;
@@ -42,8 +43,10 @@ public class SignIns {
 
   private final JdbcClient jdbc;
   private final ClubCache cache;
+  private final OwnLifters own;
 
-  SignIns(JdbcClient jdbc, ClubCache cache) {
+  SignIns(JdbcClient jdbc, ClubCache cache, OwnLifters own) {
+    this.own = own;
     this.jdbc = jdbc;
     this.cache = cache;
   }
@@ -69,32 +72,53 @@ public class SignIns {
     return id;
   }
 
+  /** The same sign-in goes on in another club of the same person. */
+  @Transactional
+  void move(SignedIn from, long id, SignedIn to) {
+    jdbc.sql("update sign_in set club_id = :to, account_id = :as where club_id = :club and account_id = :account and id = :id")
+        .param("to", to.clubId()).param("as", to.accountId()).param("club", from.clubId()).param("account", from.accountId())
+        .param("id", id).update();
+  }
+
   /** Whether a sign-in and the account behind it stand as they stood when it began. */
   boolean stands(SignedIn who, long id) {
-    record SignInRow(String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen, long revision) {}
-    Optional<SignInRow> row = jdbc.sql("select a.role, a.lifter_id, a.disabled, s.begun, s.seen, c.revision from sign_in s "
+    record SignInRow(long personId, String role, @Nullable Long lifterId, boolean disabled, OffsetDateTime begun, OffsetDateTime seen,
+        long revision, boolean any, boolean allLifters) {}
+    Optional<SignInRow> row = jdbc.sql("select a.person_id, a.role, a.lifter_id, a.disabled, s.begun, s.seen, c.revision, a.all_lifters, "
+        + "exists (select 1 from lifter l where l.club_id = a.club_id and l.coach_id = a.id) as any from sign_in s "
         + "join account a on a.club_id = s.club_id and a.id = s.account_id join club c on c.id = s.club_id where s.club_id = "
         + ":club and s.id = :id and s.account_id = :account")
         .param("club", who.clubId()).param("id", id).param("account", who.accountId()).query(SignInRow.class).optional();
-    row.ifPresent(r -> cache.seen(who.clubId(), r.revision()));
+    row.ifPresent(r -> {
+      cache.seen(who.clubId(), r.revision());
+      own.seen(new OwnLifters.Seen(who.accountId(), r.any(), r.allLifters()));
+    });
     Instant now = Instant.now();
-    boolean stands = row.filter(r -> !r.disabled() && Role.valueOf(r.role()) == who.role() && Objects.equals(r.lifterId(), who.lifterId())
-        && r.begun().toInstant().plus(LONGEST).isAfter(now)).isPresent();
+    boolean stands = row.filter(r -> !r.disabled() && r.personId() == who.personId() && Role.valueOf(r.role()) == who.role()
+        && Objects.equals(r.lifterId(), who.lifterId()) && r.begun().toInstant().plus(LONGEST).isAfter(now)).isPresent();
     if (stands && row.orElseThrow().seen().toInstant().plus(SEEN_AGAIN).isBefore(now)) {
       jdbc.sql("update sign_in set seen = now() where club_id = :club and id = :id").param("club", who.clubId()).param("id", id).update();
     }
     return stands;
   }
 
-  /** Where somebody is signed in, the newest first. */
+  /** Where somebody is signed in, in whatever club, the newest first. */
   List<Device> of(SignedIn who, long here) {
-    return jdbc.sql("select id, browser, address, begun, seen from sign_in where club_id = :club and account_id = :account and "
-        + "begun > :since "
-        + "and seen > :idle order by seen desc, id desc").param("club", who.clubId()).param("account", who.accountId())
-        .param("since", before(LONGEST)).param("idle", before(who.coach() ? IDLE_OF_A_COACH : IDLE_OF_A_LIFTER))
+    return jdbc.sql("select s.id, s.browser, s.address, s.begun, s.seen from sign_in s join account a on a.club_id = s.club_id and a.id = "
+        + "s.account_id where a.person_id = :person and s.begun > :since and s.seen > case when a.role = 'LIFTER' then :lifters else "
+        + ":staffs end order by s.seen desc, s.id desc").param("person", who.personId())
+        .param("since", before(LONGEST)).param("lifters", before(IDLE_OF_A_LIFTER)).param("staffs", before(IDLE_OF_A_COACH))
         .query((row, n) -> new Device(row.getLong("id"), row.getString("browser"), row.getString("address"),
             row.getObject("begun", OffsetDateTime.class).toInstant(), row.getObject("seen", OffsetDateTime.class).toInstant(),
             row.getLong("id") == here)).list();
+  }
+
+  /** Where an account of a club is signed in, the newest first. */
+  public List<Device> at(long clubId, long accountId) {
+    return jdbc.sql("select id, browser, address, begun, seen from sign_in where club_id = :club and account_id = :account order by seen "
+        + "desc, id desc").param("club", clubId).param("account", accountId).query((row, n) -> new Device(row.getLong("id"),
+            row.getString("browser"), row.getString("address"), row.getObject("begun", OffsetDateTime.class).toInstant(),
+            row.getObject("seen", OffsetDateTime.class).toInstant(), false)).list();
   }
 
   private static OffsetDateTime before(Duration time) {
@@ -111,21 +135,27 @@ public class SignIns {
 
   /** Ends one of somebody's own. */
   boolean end(SignedIn who, long id) {
-    return jdbc.sql("delete from sign_in where club_id = :club and account_id = :account and id = :id").param("club", who.clubId())
-        .param("account", who.accountId()).param("id", id).update() > 0;
+    return jdbc.sql("delete from sign_in s using account a where a.club_id = s.club_id and a.id = s.account_id and a.person_id = :person "
+        + "and s.id = :id").param("person", who.personId()).param("id", id).update() > 0;
   }
 
-  /** Ends all of an account but one. */
-  void endOthers(long clubId, long accountId, long kept) {
-    jdbc.sql("delete from sign_in where club_id = :club and account_id = :account and id <> :kept").param("club", clubId)
-        .param("account", accountId).param("kept", kept).update();
+  /** Ends all of a person but one. */
+  void endOthers(long personId, long kept) {
+    jdbc.sql("delete from sign_in s using account a where a.club_id = s.club_id and a.id = s.account_id and a.person_id = :person and "
+        + "s.id <> :kept").param("person", personId).param("kept", kept).update();
+  }
+
+  /** Ends all of an account; answers how many. */
+  public int endAt(long clubId, long accountId) {
+    return jdbc.sql("delete from sign_in where club_id = :club and account_id = :account").param("club", clubId)
+        .param("account", accountId).update();
   }
 
   /** Whether what a device carries shows that it has signed in to that address before. */
   boolean known(String email, String token) {
     return !token.isEmpty() && jdbc.sql("select exists (select 1 from known_device d join account a on a.club_id = d.club_id "
-        + "and a.id = d.account_id "
-        + "where a.email = :email and d.token_hash = :hash)").param("email", Accounts.key(email)).param("hash", Secrets.fingerprint(token))
+        + "and a.id = d.account_id join person p on p.id = a.person_id where p.email = :email and d.token_hash = :hash)")
+            .param("email", Accounts.key(email)).param("hash", Secrets.fingerprint(token))
         .query(Boolean.class).single();
   }
 

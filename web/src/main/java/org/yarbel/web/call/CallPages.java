@@ -12,6 +12,7 @@ import org.yarbel.core.call.Call;
 import org.yarbel.core.call.Effect;
 import org.yarbel.core.call.Proposal;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.OwnLifters;
 import org.yarbel.web.column.CoreJson;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
@@ -29,8 +30,11 @@ class CallPages {
   private final PictureReader reader;
   private final CoreJson json;
   private final ClubClock clock;
+  private final OwnLifters own;
 
-  CallPages(CallRepository calls, LifterRepository lifters, PictureReader reader, CoreJson json, ClubClock clock) {
+  CallPages(CallRepository calls, LifterRepository lifters, PictureReader reader, CoreJson json, ClubClock clock,
+      OwnLifters own) {
+    this.own = own;
     this.calls = calls;
     this.lifters = lifters;
     this.reader = reader;
@@ -52,7 +56,8 @@ class CallPages {
   @Transactional(readOnly = true)
   Page open(boolean everybody, Collection<Long> of, Filter filter, int number) {
     int page = Math.min(Math.max(number, 0), MOST_PAGES);
-    Slice<CallRepository.Named> found = calls.open(everybody, everybody ? List.of(0L) : of, filter.rule(), filter.safe(),
+    Slice<CallRepository.Named> found = calls.open(everybody, everybody ? List.of(0L) : of, filter.rule(), filter.safe(), everybody
+        ? own.coach() : OwnLifters.EVERYBODY,
         PageRequest.of(page, A_PAGE));
     return new Page(found.stream().map(named -> view(named.getCall(), named.getName())).toList(), page, found.hasNext());
   }
@@ -92,7 +97,7 @@ class CallPages {
   /** Open calls of a lifter, what is most urgent first. */
   @Transactional(readOnly = true)
   List<CallView> openOf(Lifter lifter) {
-    return calls.open(false, List.of(lifter.id()), "", false, PageRequest.of(0, A_PAGE)).stream()
+    return calls.open(false, List.of(lifter.id()), "", false, OwnLifters.EVERYBODY, PageRequest.of(0, A_PAGE)).stream()
         .map(named -> view(named.getCall(), named.getName())).toList();
   }
 

@@ -33,11 +33,13 @@ interface CallRepository extends JpaRepository<CallRow, Long> {
       + "org.yarbel.web.call.CallRow.State.TAKEN and h.undone = true")
   List<CallRow> takenAndUndone(long lifterId);
 
-  /** The open ones of the club, what is most urgent first; of one rule, or of all for an empty key. */
+  /** The open ones of the club, what is most urgent first; of one rule, or of all for an empty key; of a coach's lifters,
+      or of all for 0. */
   @Query("select c as call, l.name as name from CallRow c join Lifter l on l.id = c.lifterId where c.state = "
       + "org.yarbel.web.call.CallRow.State.OPEN and (:all = true or c.lifterId in :lifters) and (:rule = '' or c.rule = :rule) and "
-      + "(:safe = false or c.safe = true) order by c.urgency, c.confidence desc, l.name, c.id")
-  Slice<Named> open(boolean all, Collection<Long> lifters, String rule, boolean safe, Pageable page);
+      + "(:safe = false or c.safe = true) and (:coach = 0 or l.coachId = :coach or l.coachId is null) order by c.urgency, "
+          + "c.confidence desc, l.name, c.id")
+  Slice<Named> open(boolean all, Collection<Long> lifters, String rule, boolean safe, long coach, Pageable page);
 
   /** How many wait of each lifter. */
   @Query("select c.lifterId as lifterId, count(c) as calls from CallRow c where c.state = "

@@ -18,6 +18,7 @@ import org.yarbel.core.call.Urgency;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.club.OwnLifters;
 import org.yarbel.web.group.GroupMembers;
 import org.yarbel.web.session.SessionNotes;
 import org.yarbel.web.watch.Thresholds;
@@ -35,9 +36,11 @@ public class LookQueue {
   private final GroupMembers groups;
   private final SessionNotes notes;
   private final Thresholds thresholds;
+  private final OwnLifters own;
 
   LookQueue(JdbcClient jdbc, CurrentClub club, ClubClock clock, GroupMembers groups, SessionNotes notes,
-      Thresholds thresholds) {
+      Thresholds thresholds, OwnLifters own) {
+    this.own = own;
     this.jdbc = jdbc;
     this.club = club;
     this.clock = clock;
@@ -152,7 +155,8 @@ public class LookQueue {
           (select count(*) from coach_call c where c.club_id = l.club_id and c.lifter_id = l.id and c.state = 'OPEN') as calls,
           exists (select 1 from coach_call c where c.club_id = l.club_id and c.lifter_id = l.id and c.state = 'OPEN'
             and c.urgency = :caution) as caution
-        from lifter l where l.club_id = :club order by lower(l.name), l.id limit :most""").param("club", club.id())
+        from lifter l where l.club_id = :club and (:coach = 0 or l.coach_id = :coach or l.coach_id is null) order by lower(l.name),
+            l.id limit :most""").param("club", club.id()).param("coach", own.coach())
         .param("monday", monday).param("end", monday.plusWeeks(1)).param("recently", today.minusWeeks(1)).param("today", today)
         .param("pain", (int) thresholds.values().of(CallFigure.CALL_PAIN)).param("most", MOST)
         .param("caution", Urgency.CAUTION.ordinal()).query(Row.class).list();

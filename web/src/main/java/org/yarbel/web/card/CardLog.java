@@ -132,7 +132,7 @@ public class CardLog {
     LoggedSetRow row = existing.orElseGet(() -> new LoggedSetRow(lifter.id(), sessionId, entry.line(), entry.place(), slot.lift(), day));
     row.write(meant, asked, telling, clock.now());
     sets.saveAndFlush(row);
-    beside.mark(row, said.marks(), who.coach());
+    beside.mark(row, said.marks(), who.staff());
     if (said.pain() != null) {
       notes.hurts(session, said.pain());
     }

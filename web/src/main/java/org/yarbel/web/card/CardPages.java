@@ -28,7 +28,7 @@ class CardPages {
     CardView view = CardView.of(cards.look(id, who), wanted);
     return Map.of("card", view, "tables", json.write(view.tables()), "besides", json.write(view.besides()),
         "easy", view.easy() == null ? "" : json.write(view.easy().table()),
-        "coach", who.coach(), "lifts", lifts.offered());
+        "coach", who.staff(), "lifts", lifts.offered());
   }
 
   /** It was written down: the card as it stands now. */

@@ -104,7 +104,7 @@ class ClipController {
   @GetMapping("/sessions/{id}/clips")
   String of(@PathVariable long id, @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, Model model) {
     model.addAttribute("sessionId", id);
-    model.addAttribute("coach", who.coach());
+    model.addAttribute("coach", who.staff());
     List<Clip> all = clips.of(id, who);
     Map<Long, String> words = review.words(id, all);
     model.addAttribute("clips", all.stream().map(clip -> view(clip, words.get(clip.id()))).toList());

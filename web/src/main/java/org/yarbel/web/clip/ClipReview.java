@@ -150,7 +150,7 @@ class ClipReview {
       Mark mark = new Mark(what.orElseThrow(), rep);
       try {
         mark.check(row.reps(), row.triedFurther());
-        marks.saveAndFlush(new SetMark(row, mark, who.coach()).seenOn(id, (int) Math.round(at * 1000)));
+        marks.saveAndFlush(new SetMark(row, mark, who.staff()).seenOn(id, (int) Math.round(at * 1000)));
         events.publishEvent(new SetJudged(row.lifterId()));
       } catch (Refused refused) {
         typed.wrong("rep", refused);

@@ -32,7 +32,7 @@ class ClipUpload extends ClubRow {
     this.entryKey = key;
     this.bytes = bytes;
     this.accountId = who.accountId();
-    this.byCoach = who.coach();
+    this.byCoach = who.staff();
     this.begunAt = at;
   }
 

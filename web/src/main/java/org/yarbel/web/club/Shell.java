@@ -15,16 +15,19 @@ import org.yarbel.web.who.SignedIn;
 class Shell {
   private final ClubRepository clubs;
   private final ClubCache cache;
+  private final OwnLifters own;
   private final DiskWatch disk;
 
-  Shell(ClubRepository clubs, ClubCache cache, DiskWatch disk) {
+  Shell(ClubRepository clubs, ClubCache cache, OwnLifters own, DiskWatch disk) {
+    this.own = own;
     this.clubs = clubs;
     this.cache = cache;
     this.disk = disk;
   }
 
   /** The frame of a page. */
-  record Frame(String club, String person, boolean coach, @Nullable Long lifterId, long account, @Nullable String warning) {}
+  record Frame(String club, String person, boolean coach, boolean plans, boolean owns,
+      @Nullable Long lifterId, long account, boolean choosesLifters, boolean ownLifters, @Nullable String warning) {}
 
   @ModelAttribute("frame")
   @Nullable Frame frame(@AuthenticationPrincipal @Nullable SignedIn who, HttpServletRequest request) {
@@ -32,6 +35,7 @@ class Shell {
     return who == null || request.getDispatcherType() == DispatcherType.ERROR
         ? null
         : new Frame(cache.of(ClubCache.What.ITSELF, () -> clubs.findById(who.clubId())).map(Club::name).orElse(""), who.name(),
-            who.coach(), who.lifterId(), who.accountId(), who.coach() ? disk.words().orElse(null) : null);
+            who.staff(), who.plans(), who.owns(), who.lifterId(), who.accountId(), own.any(), own.coach() != OwnLifters.EVERYBODY,
+                who.staff() ? disk.words().orElse(null) : null);
   }
 }

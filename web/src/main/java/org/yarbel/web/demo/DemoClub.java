@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -66,6 +67,7 @@ class DemoClub {
     said.say(clubId, lifters.findAll(), today);
     groups.save(null, "Evening group", Set.of(byName.get("Odile").id(), byName.get("Leopold").id(), byName.get("Emeric").id()));
     LocalDate monday = Macrocycle.monday(today);
+    people.staff(clubId, List.of(byName.get("Odile"), byName.get("Leopold"), byName.get("Emeric")));
     library.keepWeeks(byName.get("Odile"), monday, 1, "RPE week with technique on Sunday");
     library.keepWeeks(byName.get("Brannoc"), monday, 2, "Two event weeks with a medley");
   }

@@ -64,6 +64,19 @@ class DemoPeople {
         .forEach(ago -> deloads.saveAndFlush(new DeloadWeek(lifter.id(), one.monday().minusWeeks(ago), Deload.HALF_LOAD)));
   }
 
+  /** A second coach with lifters of her own, an assistant; the first coach has the rest and looks at everybody's. */
+  void staff(long clubId, List<Lifter> hers) {
+    long first = accounts.coaches(clubId).get(0).id();
+    long second = accounts.add(clubId, "hedda" + DemoClub.DOMAIN, DemoClub.PASSWORD, "Hedda Quillfeather", Role.COACH, null);
+    accounts.add(clubId, "anselm" + DemoClub.DOMAIN, DemoClub.PASSWORD, "Anselm Dray", Role.ASSISTANT, null);
+    lifters.findAll().forEach(lifter -> {
+      lifter.ofCoach(hers.stream().anyMatch(one -> one.id() == lifter.id()) ? second : first);
+      lifters.save(lifter);
+    });
+    lifters.flush();
+    accounts.of(clubId, first).ifPresent(coach -> accounts.look(coach, true));
+  }
+
   private void body(DemoLifter one, DemoLife life) {
     DemoProgram program = one.program();
     Mass now = one.mass(program.bodyMass());

@@ -37,7 +37,7 @@ import org.yarbel.web.log.SpeedSource;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
 import org.yarbel.web.session.SessionNotes;
-import org.yarbel.web.who.Role;
+import org.yarbel.web.account.Accounts;
 import org.yarbel.web.who.SignedIn;
 
 /** What the made-up lifters said of their last weeks, beside what they lifted. It never draws on the chance their loads come from. */
@@ -71,10 +71,12 @@ class DemoSaid {
   private final SessionNotes notes;
   private final Clips clips;
   private final JdbcClient jdbc;
+  private final Accounts accounts;
   private final LiftNumbersRepository numbers;
 
   DemoSaid(TrainingSessionRepository sessions, LoggedSetRepository sets, SetMarkRepository marks, SessionNotes notes, Clips clips,
-      JdbcClient jdbc, LiftNumbersRepository numbers) {
+      JdbcClient jdbc, LiftNumbersRepository numbers, Accounts accounts) {
+    this.accounts = accounts;
     this.numbers = numbers;
     this.sessions = sessions;
     this.sets = sets;
@@ -86,12 +88,8 @@ class DemoSaid {
 
   /** Somebody who speaks: their account is found by what they are called. */
   private SignedIn account(long club, String name) {
-    return jdbc.sql("select id, email, lifter_id from account where club_id = :club and name = :name").param("club", club)
-        .param("name", name).query((row, at) -> {
-          long lifter = row.getLong("lifter_id");
-          return new SignedIn(row.getLong("id"), club, row.getString("email"), name, lifter == 0 ? Role.COACH : Role.LIFTER,
-              lifter == 0 ? null : Long.valueOf(lifter), null);
-        }).single();
+    return accounts.of(club, jdbc.sql("select id from account where club_id = :club and name = :name").param("club", club)
+        .param("name", name).query(Long.class).single()).orElseThrow();
   }
 
   /** The last weeks of everybody. */

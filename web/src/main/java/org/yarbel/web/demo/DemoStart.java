@@ -59,7 +59,8 @@ class DemoStart implements ApplicationRunner {
     } else {
       move(made.get(), monday);
     }
-    LOG.info("Demo sign-in: coach{} (coach), maren{} (lifter), password {}", DemoClub.DOMAIN, DemoClub.DOMAIN,
+    LOG.info("Demo sign-in: coach{} (owner), hedda{} (coach), anselm{} (assistant), maren{} (lifter), password {}", DemoClub.DOMAIN,
+        DemoClub.DOMAIN, DemoClub.DOMAIN, DemoClub.DOMAIN,
         DemoClub.PASSWORD);
   }
 

@@ -3,6 +3,7 @@ package org.yarbel.web.edge;
 import java.net.URI;
 import java.time.Duration;
 import java.util.List;
+import java.util.Objects;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.catalina.valves.RemoteIpValve;
@@ -25,6 +26,8 @@ public class Address {
   public static final String SESSION_COOKIE = "SESSION";
 
   private static final Pattern PLAIN = Pattern.compile("[0-9a-fA-F.:]+");
+  private static final Pattern NUMBERS = Pattern.compile("[\\d.]+");
+  private static final Pattern THIS_MACHINE = Pattern.compile("localhost|127(\\.\\d+){3}|\\[::1]");
   private static final Duration LONGEST = Duration.ofDays(90);
 
   private final YarbelProperties properties;
@@ -52,6 +55,20 @@ public class Address {
   /** Whether people reach it by TLS. */
   public boolean secure() {
     return base().startsWith("https:");
+  }
+
+  /** Whether others than this machine can reach it. */
+  public boolean reachable() {
+    return !THIS_MACHINE.matcher(host()).matches();
+  }
+
+  /** Whether it is reached by a name, not by a number of the network. */
+  public boolean named() {
+    return !NUMBERS.matcher(host()).matches() && !host().startsWith("[");
+  }
+
+  private String host() {
+    return Objects.requireNonNullElse(URI.create(base()).getHost(), "");
   }
 
   /** Believes what named proxies say of who asks; without any named, nobody is believed. */

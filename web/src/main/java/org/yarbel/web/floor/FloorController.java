@@ -46,7 +46,7 @@ class FloorController {
   @GetMapping("/")
   String page(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "false") boolean all,
       @AuthenticationPrincipal SignedIn who, HtmxRequest htmx, HttpServletResponse response, Model model) {
-    if (!who.coach()) {
+    if (!who.staff()) {
       return "redirect:/me";
     }
     response.addHeader(HttpHeaders.VARY, "HX-Request");

@@ -23,6 +23,7 @@ import org.yarbel.core.track.Estimate;
 import org.yarbel.web.card.CardDocument;
 import org.yarbel.web.card.Issuing;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.club.OwnLifters;
 import org.yarbel.web.form.Sought;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
@@ -59,10 +60,12 @@ class FloorService {
   private final LifterContexts contexts;
   private final Issuing issuing;
   private final ClubClock clock;
+  private final OwnLifters own;
 
   FloorService(LifterRepository lifters, TrainingSessionRepository sessions, SlotRepository slots,
       LoggedSetRepository log, TrackedPointRepository points, LiftNumbersRepository numbers, LifterContexts contexts,
-      Issuing issuing, ClubClock clock) {
+      Issuing issuing, ClubClock clock, OwnLifters own) {
+    this.own = own;
     this.numbers = numbers;
     this.lifters = lifters;
     this.sessions = sessions;
@@ -84,7 +87,8 @@ class FloorService {
   FloorView floor(String find, boolean all) {
     LocalDate today = clock.today();
     String part = new Sought(find).like();
-    List<Lifter> everybody = lifters.named(part, MOST_LIFTERS);
+    // who looks for a name looks in the whole club
+    List<Lifter> everybody = lifters.named(part, find.isBlank() ? own.coach() : OwnLifters.EVERYBODY, MOST_LIFTERS);
     Map<Long, TrainingSession> training = sessions.findByDay(today).stream()
         .collect(Collectors.toMap(TrainingSession::lifterId, s -> s));
     List<Lifter> found = everybody.stream().sorted(Comparator.comparing(lifter -> !training.containsKey(lifter.id())))

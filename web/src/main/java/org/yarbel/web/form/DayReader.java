@@ -27,7 +27,7 @@ public class DayReader implements Converter<String, LocalDate> {
    *
    * @throws DateTimeParseException when it is none, or none of the years that are planned or remembered
    */
-  static LocalDate read(String text) {
+  public static LocalDate read(String text) {
     LocalDate day = LocalDate.parse(text);
     if (!planned(day)) {
       throw new DateTimeParseException("Not in a year that is planned or remembered", text, 0);

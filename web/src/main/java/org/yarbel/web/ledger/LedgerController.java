@@ -143,7 +143,7 @@ class LedgerController {
     model.addAttribute("filters", filter.offered(open));
     model.addAttribute("chart", LedgerChart.of(ledger.points(lifter, open.key(), stretch), ledger.blocks(lifter, stretch), unit, WIDTH,
         HEIGHT));
-    model.addAttribute("days", days(page, unit, catalogue, who.coach()));
+    model.addAttribute("days", days(page, unit, catalogue, who.staff()));
     model.addAttribute("best", before != null ? List.of()
         : ledger.best(lifter, open.key()).stream().map(best -> best(best, unit)).toList());
     model.addAttribute("older", page.more() ? page.rows().get(page.rows().size() - 1).day().toString() : null);

@@ -34,6 +34,7 @@ public class Lifter extends ClubRow {
 
   private long placeId;
   private UUID ref = UUID.randomUUID();
+  private @Nullable Long coachId;
   private String name = "";
 
   @Enumerated(EnumType.STRING)
@@ -128,6 +129,16 @@ public class Lifter extends ClubRow {
   /** What the lifter is known by outside: in a workbook, an export. */
   public UUID ref() {
     return ref;
+  }
+
+  /** The account of the coach whose lifter they are; null for nobody's. */
+  public @Nullable Long coachId() {
+    return coachId;
+  }
+
+  /** Becomes a coach's lifter. */
+  public void ofCoach(@Nullable Long account) {
+    this.coachId = account;
   }
 
   /** What they are called. */

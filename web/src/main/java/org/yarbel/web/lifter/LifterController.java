@@ -26,13 +26,8 @@ import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.notation.Basis;
 import org.yarbel.web.account.Accounts;
-import org.yarbel.web.account.PasswordRules;
-import org.yarbel.web.account.SignInDetails;
-import org.yarbel.web.audit.SecurityLog.Event;
-import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.form.Typed;
-import org.yarbel.web.who.Role;
 import org.yarbel.web.who.SignedIn;
 
 /** The Lifter's page. */
@@ -40,18 +35,13 @@ import org.yarbel.web.who.SignedIn;
 class LifterController {
   private final LifterService lifters;
   private final Accounts accounts;
-  private final PasswordRules passwords;
-  private final SecurityLog log;
   private final ClubClock clock;
   private final ApplicationEventPublisher events;
 
-  LifterController(LifterService lifters, Accounts accounts, PasswordRules passwords, SecurityLog log, ClubClock clock,
-      ApplicationEventPublisher events) {
+  LifterController(LifterService lifters, Accounts accounts, ClubClock clock, ApplicationEventPublisher events) {
     this.events = events;
     this.lifters = lifters;
     this.accounts = accounts;
-    this.passwords = passwords;
-    this.log = log;
     this.clock = clock;
   }
 
@@ -65,7 +55,8 @@ class LifterController {
   }
 
   @ModelAttribute
-  void choices(Model model) {
+  void choices(Model model, @AuthenticationPrincipal SignedIn who) {
+    model.addAttribute("coaches", accounts.coaches(who.clubId()));
     model.addAttribute("levels", Level.values());
     model.addAttribute("bases", List.of(Basis.ESTIMATED, Basis.TESTED, Basis.TRAINING, Basis.GOAL));
     model.addAttribute("hows", EntryReader.HOW);
@@ -159,39 +150,6 @@ class LifterController {
         new LifterView.UndoView("/lifters/" + id + "/sets", Map.of("lift", gone.lift(), "load", load.number(),
             "sure.load", load.number(), "toldIn", load.unit().name(), "reps", Integer.toString(gone.set().reps()),
             "how", EntryReader.how(gone.set()), "on", gone.set().date().toString())), flash);
-  }
-
-  /** Gives the lifter a sign-in of their own. */
-  @PostMapping("/lifters/{id}/account")
-  ModelAndView account(@PathVariable long id, @RequestParam(defaultValue = "") String email,
-      @RequestParam(defaultValue = "") String password, @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    Lifter lifter = lifters.one(id);
-    Map<String, String> errors = new LinkedHashMap<>();
-    SignInDetails.check(email.strip(), errors);
-    passwords.wrong(password, List.of(lifter.name(), email)).ifPresent(sentence -> errors.put("password", sentence));
-    if (accounts.ofLifter(who.clubId(), id).isPresent()) {
-      errors.put("email", "This lifter has a sign-in already.");
-    } else if (!errors.containsKey("email") && accounts.taken(who.clubId(), email)) {
-      errors.put("email", "Somebody of this club signs in with that address already. Choose another.");
-    }
-    Typed typed = new Typed(Map.of("email", email));
-    errors.forEach(typed::wrong);
-    if (typed.fine()) {
-      accounts.add(who.clubId(), email, password, lifter.name(), Role.LIFTER, id);
-      log.note(Event.ACCOUNT_MADE, who.clubId(), who.accountId(), "for lifter " + id);
-    }
-    return after(id, typed, lifter.name() + " can sign in now.", who, flash);
-  }
-
-  /** Lets the lifter sign in no more, or again; what they logged stays. */
-  @PostMapping("/lifters/{id}/account/disabled")
-  String disable(@PathVariable long id, @RequestParam(defaultValue = "true") boolean disabled, @AuthenticationPrincipal SignedIn who,
-      RedirectAttributes flash) {
-    Lifter lifter = lifters.one(id);
-    accounts.disable(who.clubId(), id, disabled, who);
-    flash.addFlashAttribute("said", lifter.name()
-        + (disabled ? " is signed out everywhere and cannot sign in. What was logged stays." : " can sign in again."));
-    return "redirect:/lifters/" + id;
   }
 
   /** Back to the page with what was said, or the page again with what is wrong. */

@@ -120,14 +120,15 @@ public class LifterService {
     return places.all().stream().map(Place::id).collect(Collectors.toSet());
   }
 
-  /** Takes a new lifter on with a first number of up to three lifts. */
+  /** Takes a new lifter on with a first number of up to three lifts; they are a coach's own. */
   @Transactional
-  public SavedLifter takeOn(Map<String, String> fields) {
+  public SavedLifter takeOn(Map<String, String> fields, long coach) {
     Typed typed = new Typed(fields);
     LifterForm form = new LifterForm(typed, clock.today());
     Lifter lifter = new Lifter("", MassUnit.KG, 0);
     form.describe(lifter, placeIds());
     lifter.life(null, null, null, form.free());
+    lifter.ofCoach(coach);
     List<LifterForm.First> firsts = form.firsts(lifts.catalogue());
     if (!typed.fine()) {
       return new SavedLifter(0, typed, false);

@@ -34,12 +34,14 @@ import org.yarbel.web.skyline.Sparkline;
  * @param asked what to send along so that a doubted field is taken the next time
  * @param bodyLine the body mass over time
  * @param adds what is not written down yet, and what it would add
+ * @param coachId whose lifter they are; null for nobody's
  * @param message above the form; null for none
  * @param undo how to put back what was taken out; null for nothing to undo
  */
 record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
     Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints,
-    List<RowView> told, List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Message message, @Nullable UndoView undo) {
+    List<RowView> told, List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Long coachId,
+    @Nullable Message message, @Nullable UndoView undo) {
   static final int OLD_TEST_WEEKS = 12;
   private static final double SURE = 0.9;
   private static final double EVEN = 0.5;
@@ -92,7 +94,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
         known.weighIns().stream().map(w -> new RowView(w.id(), shown(w.mass(), lifter), DAY.format(w.day())))
         .toList(), line(known.weighIns(), unit), known.complaints().stream().map(LifterView::complaint).toList(),
         known.told().stream().map(t -> new RowView(t.id(), told(t, known.lifts()), DAY.format(t.set().date()))).toList(),
-        adds(known), signIn, null, null);
+        adds(known), signIn, lifter.coachId(), null, null);
   }
 
   // a lift on the body or a machine that only stands in the log has no numbers to write
@@ -261,11 +263,11 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
     }
     all.putAll(typed.fields());
     return new LifterView(id, version, name, all, typed.errors(), typed.asked(), lifts, bodies, bodyLine, complaints, told, adds,
-        signIn, said == null ? null : new Message(said, true), undo);
+        signIn, coachId, said == null ? null : new Message(said, true), undo);
   }
 
   LifterView saying(@Nullable String said, @Nullable UndoView again) {
-    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn,
+    return new LifterView(id, version, name, fields, errors, asked, lifts, bodies, bodyLine, complaints, told, adds, signIn, coachId,
         said == null ? null : new Message(said, false), again);
   }
 

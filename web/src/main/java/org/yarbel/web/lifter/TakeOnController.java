@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,7 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.web.who.SignedIn;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.Estimate;
@@ -57,8 +58,8 @@ class TakeOnController {
   }
 
   @PostMapping("/lifters")
-  ModelAndView add(@RequestParam Map<String, String> fields, RedirectAttributes flash) {
-    LifterService.SavedLifter saved = lifters.takeOn(fields);
+  ModelAndView add(@RequestParam Map<String, String> fields, @AuthenticationPrincipal SignedIn who) {
+    LifterService.SavedLifter saved = lifters.takeOn(fields, who.accountId());
     if (!saved.done()) {
       ModelAndView again = new ModelAndView("lifter/new", HttpStatus.UNPROCESSABLE_CONTENT);
       show(again, saved.typed());

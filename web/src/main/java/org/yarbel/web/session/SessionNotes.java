@@ -199,13 +199,13 @@ public class SessionNotes {
     }
     Optional<SessionWord> meanwhile = there.stream().filter(word -> word.id() > seen)
         .filter(word -> !word.by(who)).reduce((one, later) -> later);
-    if (who.coach() && meanwhile.isPresent()) {
+    if (who.staff() && meanwhile.isPresent()) {
       return new Outcome.Meanwhile(meanwhile.get());
     }
     SessionWord word = new SessionWord(session.id(), session.lifterId(), key, text);
     word.by(who, clock.now());
     words.saveAndFlush(word);
-    there.stream().filter(other -> other.byCoach() != who.coach() && !other.read()).forEach(this::read);
+    there.stream().filter(other -> other.byCoach() != who.staff() && !other.read()).forEach(this::read);
     return new Outcome.Kept();
   }
 
@@ -213,7 +213,7 @@ public class SessionNotes {
   @Transactional(propagation = Propagation.MANDATORY)
   public void read(TrainingSession session, SignedIn who, long upTo) {
     words.ofCard(club.id(), session.lifterId(), session.id(), session.day(), MOST_WORDS).stream()
-        .filter(word -> word.id() <= upTo && word.byCoach() != who.coach() && !word.read()).forEach(this::read);
+        .filter(word -> word.id() <= upTo && word.byCoach() != who.staff() && !word.read()).forEach(this::read);
   }
 
   private void read(SessionWord word) {

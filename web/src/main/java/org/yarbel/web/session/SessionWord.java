@@ -35,7 +35,7 @@ public class SessionWord extends ClubRow {
   void by(SignedIn who, Instant at) {
     this.accountId = who.accountId();
     this.author = who.name();
-    this.byCoach = who.coach();
+    this.byCoach = who.staff();
     this.saidAt = at;
   }
 

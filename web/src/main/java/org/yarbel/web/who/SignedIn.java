@@ -1,5 +1,6 @@
 package org.yarbel.web.who;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -12,23 +13,44 @@ import org.springframework.security.core.userdetails.UserDetails;
 public final class SignedIn implements UserDetails, CredentialsContainer {
   private static final long serialVersionUID = 1;
 
+  /** Authority of all who look after lifters: owners, coaches and assistants. */
+  public static final String STAFF = "STAFF";
+  /** Authority of those who plan: owners and coaches. */
+  public static final String PLANS = "COACH";
+  /** Authority of those who look after the club itself. */
+  public static final String OWNS = "OWNER";
+
   private final long accountId;
   private final long clubId;
+  private final long personId;
   private final String email;
   private final String name;
   private final Role role;
   private final @Nullable Long lifterId;
   private @Nullable String passwordHash;
 
-  public SignedIn(long accountId, long clubId, String email, String name, Role role, @Nullable Long lifterId,
-      @Nullable String passwordHash) {
-    this.accountId = accountId;
-    this.clubId = clubId;
+  /**
+   * Which rows somebody is.
+   *
+   * @param person who signs in, in whatever club
+   * @param account what they are in the club
+   */
+  public record Ids(long person, long club, long account, @Nullable Long lifter) {}
+
+  public SignedIn(Ids ids, String email, String name, Role role, @Nullable String passwordHash) {
+    this.accountId = ids.account();
+    this.clubId = ids.club();
+    this.personId = ids.person();
+    this.lifterId = ids.lifter();
     this.email = email;
     this.name = name;
     this.role = role;
-    this.lifterId = lifterId;
     this.passwordHash = passwordHash;
+  }
+
+  /** The person, who may be in other clubs too. */
+  public long personId() {
+    return personId;
   }
 
   /** The account that signed in. */
@@ -46,9 +68,19 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
     return name;
   }
 
-  /** Whether it is a coach. */
-  public boolean coach() {
-    return role == Role.COACH;
+  /** Whether it is one of those who look after lifters. */
+  public boolean staff() {
+    return role.staff();
+  }
+
+  /** Whether it plans: an owner or a coach. */
+  public boolean plans() {
+    return role == Role.OWNER || role == Role.COACH;
+  }
+
+  /** Whether it looks after the club itself. */
+  public boolean owns() {
+    return role == Role.OWNER;
   }
 
   /** What it may do. */
@@ -56,19 +88,28 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
     return role;
   }
 
-  /** The lifter somebody is; null for a coach. */
+  /** The lifter somebody is; null for those who look after lifters. */
   public @Nullable Long lifterId() {
     return lifterId;
   }
 
-  /** Whether the rows of this lifter may be seen: any for a coach (of the club), their own for a lifter. */
+  /** Whether the rows of this lifter may be seen: any for staff (of the club), their own for a lifter. */
   public boolean maySee(long id) {
-    return coach() || lifterId != null && lifterId == id;
+    return staff() || lifterId != null && lifterId == id;
   }
 
   @Override
   public Collection<? extends GrantedAuthority> getAuthorities() {
-    return List.of(new SimpleGrantedAuthority("ROLE_" + role));
+    return switch (role) {
+      case OWNER -> authorities(OWNS, PLANS, STAFF);
+      case COACH -> authorities(PLANS, STAFF);
+      case ASSISTANT -> authorities(STAFF);
+      case LIFTER -> authorities(Role.LIFTER.name());
+    };
+  }
+
+  private static List<SimpleGrantedAuthority> authorities(String... names) {
+    return Arrays.stream(names).map(name -> new SimpleGrantedAuthority("ROLE_" + name)).toList();
   }
 
   @Override

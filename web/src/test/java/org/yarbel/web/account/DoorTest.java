@@ -204,7 +204,7 @@ class DoorTest {
       }
     });
     assertThat(made.stream().mapToInt(Integer::intValue).sum()).isEqualTo(1);
-    assertThat(app.jdbc().sql("select count(*) from account where email like 'first%@tarnbrook.example'").query(Integer.class)
+    assertThat(app.jdbc().sql("select count(*) from account a join person p on p.id = a.person_id where email like 'first%@tarnbrook.example'").query(Integer.class)
         .single()).isEqualTo(1);
     for (String table : List.of("account", "place")) {
       app.jdbc().sql("delete from " + table + " where club_id in (:clubs)").param("clubs", clubs).update();
@@ -281,23 +281,21 @@ class DoorTest {
   void aSignInSwitchedOffEndsAtOnceAndCanBeSwitchedOnAgain(TestApp app) {
     Someone someone = Someone.called(app, "Switched Off", Map.of());
     someone.coach().get(someone.at(""));
-    Map<String, String> easy = Map.of("email", "switched@tarnbrook.example", "password", "switched-off");
-    assertThat(someone.coach().post(someone.at("/account"), easy).body()).contains("made of your name, address or club");
-    someone.coach().post(someone.at("/account"), Map.of("email", "switched@tarnbrook.example", "password", "granite lantern kayak"));
+    String account = "/people/accounts/" + someone.signsIn("switched@tarnbrook.example", "granite lantern kayak") + "/disabled";
     String from = address();
     assertThat(signIn(app, from, "switched@tarnbrook.example", "granite lantern kayak").status()).isEqualTo(302);
     someone.coach().get(someone.at(""));
-    someone.coach().post(someone.at("/account/disabled"), Map.of("disabled", "true"));
-    assertThat(someone.coach().get(someone.at("")).body()).contains("Switched off:").contains("Let them sign in again");
+    someone.coach().post(account, Map.of("disabled", "true"));
+    assertThat(someone.coach().get(someone.at("")).body()).contains("Switched off:");
     Raw.Answer right = signIn(app, from, "switched@tarnbrook.example", "granite lantern kayak");
     assertThat(right.status()).isEqualTo(401);
     assertThat(right.body()).contains("This sign-in is switched off. Ask your coach");
     assertThat(signIn(app, from, "switched@tarnbrook.example", "granite lantern canoe").body()).as("only who has the password is told")
         .contains("do not belong together").doesNotContain("switched off");
-    assertThat(app.jdbc().sql("select count(*) from sign_in s join account a on a.id = s.account_id where a.email = "
+    assertThat(app.jdbc().sql("select count(*) from sign_in s join account a on a.id = s.account_id join person p on p.id = a.person_id where p.email = "
         + "'switched@tarnbrook.example'")
         .query(Integer.class).single()).isZero();
-    someone.coach().post(someone.at("/account/disabled"), Map.of("disabled", "false"));
+    someone.coach().post(account, Map.of("disabled", "false"));
     assertThat(signIn(app, from, "switched@tarnbrook.example", "granite lantern kayak").status()).isEqualTo(302);
   }
 
@@ -306,17 +304,11 @@ class DoorTest {
     Someone someone = Someone.called(app, "Two Clubs", Map.of());
     app.bean(Owner.class).create(app.bean(Owner.class).newClubId(), new Owner.Beginning("Further Off", ZoneOffset.UTC,
         PlaceKit.of(Kit.standard(MassUnit.KG)), "Two Clubs", "two@clubs.example", "velvet-harbour-nine"));
-    someone.coach().get(someone.at(""));
-    assertThat(someone.coach().post(someone.at("/account"), Map.of("email", "two@clubs.example", "password",
-        "granite lantern kayak")).statusCode()).isEqualTo(302);
+    someone.signsIn("two@clubs.example", "granite lantern kayak");
     // each password opens its own club
     assertThat(signIn(app, address(), "two@clubs.example", "velvet-harbour-nine").status()).isEqualTo(302);
     assertThat(signIn(app, address(), "two@clubs.example", "granite lantern kayak").status()).isEqualTo(302);
     assertThat(signIn(app, address(), "two@clubs.example", "neither of the two").status()).isEqualTo(401);
-    Someone second = Someone.called(app, "Same Address", Map.of());
-    second.coach().get(second.at(""));
-    assertThat(second.coach().post(second.at("/account"), Map.of("email", "two@clubs.example", "password", "granite lantern kayak")).body())
-        .contains("Somebody of this club signs in with that address already");
   }
 
   /** A coach with two tabs, or a phone that sends what waited: what each answer keeps for the page after it must not stand in the way. */

@@ -185,7 +185,7 @@ class SecurityTest {
 
   @Test
   void passwordsAreKeptAsArgon2(TestApp app) {
-    assertThat(app.jdbc().sql("select password_hash from account").query(String.class).list())
+    assertThat(app.jdbc().sql("select password_hash from person").query(String.class).list())
         .isNotEmpty().allSatisfy(hash -> assertThat(hash).startsWith("{argon2id}$argon2id$"));
   }
 

@@ -310,16 +310,17 @@ class LifterTest {
   void givesALifterASignInOfTheirOwn(TestApp app) {
     Client coach = coach(app);
     long id = taken(app, coach);
-    String account = "/lifters/" + id + "/account";
-    assertThat(coach.post(account, Map.of("email", "linnet", "password", "short")).body())
-        .contains("Write an e-mail address").contains("must have 10 to 200 characters but has 5");
-    assertThat(coach.post(account, Map.of("email", "Maren@Tarnbrook.example", "password", "tarnbrook-demo")).body())
-        .as("taken, whatever the case").contains("Somebody of this club signs in with that address already");
-    assertThat(coach.post(account, Map.of("email", "Linnet@tarnbrook.example", "password", "tarnbrook-demo")).statusCode()).isEqualTo(302);
-    Client linnet = Client.of(app, "linnet");
+    Map<String, String> form = Map.of("role", "LIFTER", "from", "lifter", "lifter", Long.toString(id));
+    assertThat(coach.post("/people/invitations", form).headers().firstValue("Location").orElse("")).endsWith("/lifters/" + id);
+    String link = coach.get("/lifters/" + id).body().replaceAll("(?s).*value=\"https?://[^/]+(/join/[\\w-]{43})\".*", "$1");
+    Client linnet = new Client(app);
+    assertThat(linnet.get(link).body()).contains("Join Tarnbrook Barbell Hall");
+    assertThat(linnet.post(link, Map.of("email", "Maren@Tarnbrook.example", "password", "granite lantern kayak")).body())
+        .as("taken, whatever the case").contains("Somebody signs in with this address already");
+    assertThat(linnet.post(link, Map.of("email", "Linnet@tarnbrook.example", "password", "granite lantern kayak")).statusCode())
+        .isEqualTo(302);
     assertThat(linnet.get("/me").body()).contains("Nothing is planned yet");
     assertThat(linnet.get("/lifters/" + id + "/ledger").statusCode()).isEqualTo(200);
-    assertThat(coach.post(account, Map.of("email", "again@tarnbrook.example", "password", "tarnbrook-demo")).body())
-        .contains("has a sign-in already");
+    assertThat(coach.get("/lifters/" + id).body()).contains("linnet@tarnbrook.example").contains("/people/accounts/");
   }
 }

@@ -63,9 +63,10 @@ class NodesTest {
     assertThat(first.post("/setup", Map.of("code", CODE, "club", "Two Nodes", "unit", "KG", "zone", "UTC", "name", "Coach",
         "email", "coach@nodes.example", "password", "granite lantern kayak")).statusCode()).isEqualTo(302);
     JdbcClient jdbc = nodes.jdbc();
-    jdbc.sql("insert into account (id, club_id, email, password_hash, role, name) select nextval('yarbel_id'), club_id, 'hand' "
-        + "|| n || '@nodes.example', "
-        + "password_hash, role, 'Hand ' || n from account cross join generate_series(1, " + CLIENTS + ") n").update();
+    jdbc.sql("insert into person (id, email, password_hash) select 9000000 + n, 'hand' || n || '@nodes.example', password_hash from person "
+        + "cross join generate_series(1, " + CLIENTS + ") n").update();
+    jdbc.sql("insert into account (id, club_id, person_id, role, name) select 9000000 + n, club_id, 9000000 + n, role, 'Hand ' || n from "
+        + "account cross join generate_series(1, " + CLIENTS + ") n").update();
     int lifters = Math.max(30, SETS / SETS_OF_A_SESSION);
     jdbc.sql("insert into lifter (id, club_id, place_id, name, unit, sex, birth_year, note, version, days_free) select "
         + "nextval('yarbel_id'), p.club_id, p.id, 'Lifter ' || n, "

@@ -36,6 +36,7 @@ import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.plan.LifterContexts;
 import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
+import org.yarbel.web.who.Role;
 import org.yarbel.web.who.SignedIn;
 
 /** A lifter of the demo's club for one test alone, with the demo's coach beside them. */
@@ -147,6 +148,11 @@ public record Someone(TestApp app, long id, Client coach, SignedIn who) {
   /** Draws up their calls at once, as is done in the background a moment after each log. */
   public void lookAt() {
     post(at("/calls"), Map.of());
+  }
+
+  /** Lets them sign in, as somebody who has taken up an invitation. */
+  public long signsIn(String email, String password) {
+    return app.bean(Accounts.class).add(clubId(), email, password, within(() -> lifter().name()), Role.LIFTER, id);
   }
 
   /** What the lifter is known by outside. */

@@ -1,4 +1,5 @@
-// Keeps opened cards and what they need on the phone, so that a card opens in a cellar without signal.
+// Keeps opened cards and what they need on the phone, so that a card opens in a cellar without signal; and answers with the lifter's own
+// page where the start cannot be reached. What is kept ahead is put there by keep.js.
 const CARDS = "yarbel-cards";
 const PARTS = "yarbel-parts";
 
@@ -15,6 +16,7 @@ self.addEventListener("message", (event) => {
 });
 
 const isCard = (url) => url.origin === self.location.origin && /^\/sessions\/\d+\/card$/.test(url.pathname);
+const isStart = (url) => url.origin === self.location.origin && (url.pathname === "/" || url.pathname === "/me");
 const isPart = (url) => url.origin === self.location.origin && /^\/(css|js|fonts|webjars)\//.test(url.pathname);
 
 self.addEventListener("fetch", (event) => {
@@ -27,6 +29,8 @@ self.addEventListener("fetch", (event) => {
     event.respondWith(part(request));
   } else if (request.mode === "navigate" && isCard(url)) {
     event.respondWith(card(request, url));
+  } else if (request.mode === "navigate" && isStart(url)) {
+    event.respondWith(start(request, url));
   }
 });
 
@@ -49,6 +53,19 @@ async function card(request, url) {
     return answer;
   } catch (offline) {
     const kept = await caches.match(url.origin + url.pathname);
+    if (kept) {
+      return kept;
+    }
+    throw offline;
+  }
+}
+
+// A browser answers a page that redirects by itself: only the lifter's own page is kept, by the address it has.
+async function start(request, url) {
+  try {
+    return await fetch(request);
+  } catch (offline) {
+    const kept = await caches.match(url.origin + "/me");
     if (kept) {
       return kept;
     }

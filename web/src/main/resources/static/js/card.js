@@ -178,6 +178,12 @@ function age() {
     return;
   }
   const minutes = Math.max(Math.round((Date.now() - kept) / 60000), 0);
+  // kept for a day to come, which may have come meanwhile
+  const today = new Date(Date.now() - new Date().getTimezoneOffset() * 60000).toISOString().slice(0, 10);
+  const toCome = root().querySelector(".to-come");
+  if (toCome) {
+    toCome.hidden = root().dataset.day <= today;
+  }
   line.textContent = "No signal: this is the card as it was " + ago(minutes) + ". What you log is kept on this phone.";
   line.hidden = false;
 }

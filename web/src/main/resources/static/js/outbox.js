@@ -44,7 +44,14 @@ async function take(given) {
   const others = read(WAITING).filter((other) => other.account !== account || !entry.key || other.key !== entry.key);
   said = "";
   if (write(WAITING, [...others, entry])) {
-    await send();
+    await // Whose sign-in has ended sees on the form what waits: it is sent after it.
+const there = document.getElementById("waits-here");
+if (there && read(WAITING).length > 0) {
+  there.textContent = (read(WAITING).length === 1 ? "One entry waits" : read(WAITING).length + " entries wait")
+    + " on this phone. Sign in, and what is yours is sent by itself; nothing is lost.";
+  there.hidden = false;
+}
+send();
     if (mine(WAITING).some((waiting) => waiting.id === entry.id)) {
       emit("waits", { entry });
     }
@@ -205,6 +212,8 @@ function show() {
   if (note.textContent !== text) {
     note.textContent = text;
   }
+  const door = document.getElementById("queue-sign-in");
+  door.hidden = ask === "" || waiting.length === 0;
   const list = document.getElementById("queue-refused");
   const refused = mine(REFUSED).filter((entry) => !asked(entry));
   list.replaceChildren(...refused.map(line));
@@ -306,6 +315,12 @@ function forget() {
   write(REFUSED, read(REFUSED).filter((entry) => entry.account !== account));
   window.yarbelClips?.forget();
   window.caches?.delete("yarbel-cards");
+  window.caches?.delete("yarbel-parts");
+  try {
+    localStorage.removeItem("yarbel-kept");
+  } catch {
+    // nothing could be kept there
+  }
 }
 
 window.addEventListener("online", () => { pause = 0; send(); });

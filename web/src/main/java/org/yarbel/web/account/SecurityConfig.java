@@ -71,9 +71,12 @@ class SecurityConfig {
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", Entrance.AGAIN, Entrance.SECOND, Passkeys.SIGN_IN, Passkeys.OPTIONS, "/join/*", "/join/*/known",
                 "/password", "/password/*", "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/favicon.ico",
-                "/error", "/sw.js", "/trust", "/trust/*", "/feeds/*", "/health", "/health/*").permitAll()
-            .requestMatchers("/", "/me", "/account", "/account/**", "/webauthn/register", "/webauthn/register/options", "/token",
-                "/sessions/*/card", "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end", "/sessions/*/check-in", "/sessions/*/words",
+                "/error", "/sw.js", "/manifest.webmanifest", "/icons/*", "/trust", "/trust/*", "/feeds/*", "/health", "/health/*")
+                    .permitAll()
+            .requestMatchers("/", "/me", "/me/kept", "/account", "/account/**", "/webauthn/register", "/webauthn/register/options",
+                "/token",
+                "/sessions/*/card", "/sessions/*/card/kept", "/sessions/*/sets", "/sessions/*/issue", "/sessions/*/end",
+                    "/sessions/*/check-in", "/sessions/*/words",
                 "/sessions/*/read", "/sessions/*/lifted", "/sessions/*/easier", "/sessions/*/clips", "/clips/*", "/clips/*/out",
                 "/clips/uploads/*", "/sessions/*/extra", "/sessions/*/extra/*/out", "/sessions/*/go-on", "/keys", "/lifters/*/ledger",
                 "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke", "/lifters/*/devices",

@@ -102,7 +102,7 @@ public class CardLog {
       return new LogOutcome.OfAnother();
     }
     Lifter lifter = cards.lifter(session);
-    issuing.newestOrIssue(session, lifter);
+    boolean wentOn = issuing.begin(session, lifter, Math.max(entry.issue(), 1));
     CardDocument document = issuing.numbered(session, Math.max(entry.issue(), 1)).orElseThrow(NotFound::new);
     List<LoggedSetRow> logged = new ArrayList<>(sets.ofSession(sessionId));
     Optional<LoggedSetRow> existing = at(logged, entry);
@@ -138,6 +138,9 @@ public class CardLog {
     }
     devices.find(row);
     left.deleteAll(left.findByLineIn(List.of(slot.ref())));
+    if (wentOn) {
+      issuing.follow(session, lifter);
+    }
     if (before == null) {
       tracking.logged(lifter, row.lift(), row.day());
     } else {

@@ -25,7 +25,16 @@ class CardPages {
   }
 
   Map<String, Object> shown(long id, SignedIn who, CardView.Wanted wanted) {
-    CardView view = CardView.of(cards.look(id, who), wanted);
+    return shown(cards.look(id, who), who, wanted);
+  }
+
+  /** As a phone keeps it for a day to come. */
+  Map<String, Object> kept(long id, SignedIn who) {
+    return shown(cards.lookAtKept(id, who), who, CardView.Wanted.NEXT);
+  }
+
+  private Map<String, Object> shown(CardService.Card card, SignedIn who, CardView.Wanted wanted) {
+    CardView view = CardView.of(card, wanted);
     return Map.of("card", view, "tables", json.write(view.tables()), "besides", json.write(view.besides()),
         "easy", view.easy() == null ? "" : json.write(view.easy().table()),
         "coach", who.staff(), "lifts", lifts.offered());

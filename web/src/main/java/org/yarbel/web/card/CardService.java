@@ -108,6 +108,14 @@ public class CardService {
     return card(session, lifter, issuing.newestOrLookAhead(session, lifter));
   }
 
+  /** A card as a phone keeps it. */
+  @Transactional(readOnly = true)
+  public Card lookAtKept(long sessionId, SignedIn who) {
+    TrainingSession session = session(sessionId, who);
+    Lifter lifter = lifter(session);
+    return card(session, lifter, issuing.kept(session).orElseGet(() -> issuing.newestOrLookAhead(session, lifter)));
+  }
+
   /** The unit a card is written in. */
   @Transactional(readOnly = true)
   public MassUnit unit(long sessionId, SignedIn who) {

@@ -36,10 +36,13 @@ import org.yarbel.web.plan.TrainingSession;
 /**
  * Issues cards. A card is issued when it is first opened on its day or later, or at its first logged set; before that a
  * look at it works everything out afresh. A coach's change to an issued card issues the next number; lines with sets
- * logged stay as they were.
+ * logged stay as they were. What phones keep of days to come is numbered but not issued: loads go on moving.
  */
 @Service
 public class Issuing implements PlanListener {
+  /** How many of a session are kept for phones that were away. */
+  private static final int MOST_KEPT = 20;
+
   private final CardIssueRepository issues;
   private final SlotRepository slots;
   private final LoggedSetRepository sets;
@@ -90,7 +93,75 @@ public class Issuing implements PlanListener {
   /** The newest issued card; issues the first when there is none. */
   @Transactional(propagation = Propagation.MANDATORY)
   CardDocument newestOrIssue(TrainingSession session, Lifter lifter) {
-    return newest(session.id()).orElseGet(() -> issue(session, lifter, 1, Map.of())).in(session.easier());
+    return newest(session.id()).orElseGet(() -> first(session, lifter)).in(session.easier());
+  }
+
+  /** The first of a session: what a phone keeps, where nothing of it has moved since. */
+  private CardDocument first(TrainingSession session, Lifter lifter) {
+    CardIssue kept = issues.findBySessionIdAndAheadTrueOrderByNumberDesc(session.id()).stream().findFirst().orElse(null);
+    if (kept != null) {
+      CardDocument now = document(session, lifter, kept.number(), Map.of());
+      if (kept.document().equals(json.write(now))) {
+        kept.begin();
+        issues.saveAndFlush(kept);
+        return now;
+      }
+    }
+    return issue(session, lifter, next(session.id()), Map.of());
+  }
+
+  private int next(long sessionId) {
+    return issues.findFirstBySessionIdOrderByNumberDesc(sessionId).map(CardIssue::number).orElse(0) + 1;
+  }
+
+  /** The card a phone keeps of a session: the issued one, else one for later, which is numbered anew where anything of it has moved. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  CardDocument keep(TrainingSession session, Lifter lifter) {
+    return newest(session.id()).orElseGet(() -> {
+      List<CardIssue> kept = issues.findBySessionIdAndAheadTrueOrderByNumberDesc(session.id());
+      int number = kept.isEmpty() ? next(session.id()) : kept.get(0).number();
+      CardDocument now = document(session, lifter, number, Map.of(), lowDays.of(lifter));
+      if (kept.isEmpty() || !kept.get(0).document().equals(json.write(now))) {
+        now = document(session, lifter, next(session.id()), Map.of(), lowDays.of(lifter));
+        issues.save(new CardIssue(session.id(), now.number(), clock.now(), json.write(now)).forLater());
+        // a phone that was away for long may still lift from one of the last
+        issues.deleteAll(kept.stream().skip(MOST_KEPT - 1).toList());
+      }
+      return now;
+    }).in(session.easier());
+  }
+
+  /** What a phone keeps of a session, without anything being worked out. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  Optional<CardDocument> kept(TrainingSession session) {
+    return newest(session.id()).or(() -> issues.findBySessionIdAndAheadTrueOrderByNumberDesc(session.id()).stream().findFirst()
+        .map(issue -> json.read(issue.document(), CardDocument.class))).map(document -> document.in(session.easier()));
+  }
+
+  /**
+   * A set is lifted from the card of a number: one that was only kept on a phone is issued by it. Whether the plan has gone on since, so
+   * that what is not begun follows once the set is written down.
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  boolean begin(TrainingSession session, Lifter lifter, int number) {
+    Optional<CardIssue> kept = issues.findBySessionIdAndNumber(session.id(), number).filter(CardIssue::ahead);
+    if (kept.isPresent() && newest(session.id()).isEmpty()) {
+      kept.get().begin();
+      issues.saveAndFlush(kept.get());
+      return !lines(json.read(kept.get().document(), CardDocument.class)).equals(lines(document(session, lifter, 0, Map.of())));
+    }
+    newestOrIssue(session, lifter);
+    return false;
+  }
+
+  private static List<String> lines(CardDocument document) {
+    return document.slots().stream().map(slot -> slot.ref() + " " + slot.lift() + " " + slot.work()).toList();
+  }
+
+  /** The plan has gone on since a phone kept what is lifted from: what is not begun follows. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  void follow(TrainingSession session, Lifter lifter) {
+    planChanged(session, lifter);
   }
 
   /** Issues the next number of the cards of these sessions that were issued before. */
@@ -108,7 +179,7 @@ public class Issuing implements PlanListener {
       Map<UUID, CardDocument.CardSlot> kept = old.slots().stream()
           .filter(slot -> begun.contains(slot.ref()))
           .collect(Collectors.toMap(CardDocument.CardSlot::ref, slot -> slot));
-      issue(session, lifter, old.number() + 1, kept);
+      issue(session, lifter, next(session.id()), kept);
     });
   }
 
@@ -120,7 +191,8 @@ public class Issuing implements PlanListener {
   }
 
   private Optional<CardDocument> newest(long sessionId) {
-    return issues.findFirstBySessionIdOrderByNumberDesc(sessionId).map(issue -> json.read(issue.document(), CardDocument.class));
+    return issues.findFirstBySessionIdAndAheadFalseOrderByNumberDesc(sessionId)
+        .map(issue -> json.read(issue.document(), CardDocument.class));
   }
 
   private CardDocument issue(TrainingSession session, Lifter lifter, int number, Map<UUID, CardDocument.CardSlot> kept) {
@@ -136,10 +208,15 @@ public class Issuing implements PlanListener {
   }
 
   private CardDocument document(TrainingSession session, Lifter lifter, int number, Map<UUID, CardDocument.CardSlot> kept) {
+    return document(session, lifter, number, kept, lowDay(session, lifter, number));
+  }
+
+  private CardDocument document(TrainingSession session, Lifter lifter, int number, Map<UUID, CardDocument.CardSlot> kept,
+      @Nullable LowDay lowDay) {
     LifterContext context = contexts.of(lifter, session.placeId());
     List<Slot> plan = slots.findBySessionIdOrderByPositionAscIdAsc(session.id());
     Map<String, Mass> last = lastLoads(lifter, plan, session.day());
-    return CardDocument.of(number, session.day(), context, known(lifter, last, lowDay(session, lifter, number)), plan, session.groups(),
+    return CardDocument.of(number, session.day(), context, known(lifter, last, lowDay), plan, session.groups(),
         kept);
   }
 

@@ -35,7 +35,7 @@ public class DiskWatch extends OncePerRequestFilter {
 
   private static final Logger LOG = LoggerFactory.getLogger(DiskWatch.class);
   private static final Pattern ENTRY = Pattern.compile(
-      "/sessions/\\d{1,18}/(sets|end|go-on|check-in|words|extra|lifted|easier)|/login|/logout|/token");
+      "/sessions/\\d{1,18}/(sets|end|go-on|check-in|words|extra|lifted|easier)|/login|/login/second|/logout|/token");
 
   private final StaticPage page = new StaticPage(HttpStatus.INSUFFICIENT_STORAGE, "No room on the disk",
       "Nothing was changed. The disk with the records has less than " + (NONE >> 20)

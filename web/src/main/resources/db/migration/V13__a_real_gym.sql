@@ -122,3 +122,6 @@ create table happened (
 );
 create index happened_at on happened (club_id, at desc, id desc);
 create index happened_old on happened (at);
+
+-- a card that a phone keeps for a day to come: its loads still move, until the first set is lifted from it
+alter table card_issue add column ahead boolean not null default false;

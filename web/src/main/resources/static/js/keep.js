@@ -1,0 +1,139 @@
+// A lifter's phone keeps "My training" and the cards of the next seven days by itself, so that it starts and lifts without any signal.
+// What is kept, how old it is and what waits to be sent stands on "My training". Another lifter's sign-in begins with an empty phone.
+
+const CARDS = "yarbel-cards";
+const PARTS = "yarbel-parts";
+const STATE = "yarbel-kept";
+const AGAIN_MS = 5 * 60 * 1000;
+
+const account = document.getElementById("outbox")?.dataset.account ?? "";
+const told = document.getElementById("kept-here");
+
+function state() {
+  try {
+    const kept = JSON.parse(localStorage.getItem(STATE) ?? "null");
+    return kept?.account === account ? kept : { account, at: 0, cards: [] };
+  } catch {
+    return { account, at: 0, cards: [] };
+  }
+}
+
+function remember(kept) {
+  try {
+    localStorage.setItem(STATE, JSON.stringify(kept));
+  } catch {
+    // the cards themselves are kept elsewhere; only how old they are is not known
+  }
+}
+
+// Puts a page into the phone with the moment it was kept, and the scripts and styles it needs.
+async function put(address, answer) {
+  if (!answer.ok) {
+    return;
+  }
+  const page = (await answer.text()).replace(/<html (?:data-kept="[^"]*" )?/, `<html data-kept="${new Date().toISOString()}" `);
+  await (await caches.open(CARDS)).put(location.origin + address, new Response(page, { status: 200, headers: answer.headers }));
+  const parts = [...new DOMParser().parseFromString(page, "text/html").querySelectorAll('link[rel="stylesheet"], script[src]')]
+    .map((one) => one.getAttribute("href") ?? one.getAttribute("src")).filter((part) => part?.startsWith("/"))
+    .concat(performance.getEntriesByType("resource").map((one) => new URL(one.name)).filter((one) => one.pathname.startsWith("/fonts/")).map((one) => one.pathname));
+  const store = await caches.open(PARTS);
+  for (const part of parts) {
+    if (!(await store.match(part))) {
+      await store.add(part);
+    }
+  }
+}
+
+async function keep() {
+  if (!("serviceWorker" in navigator) || !window.caches || document.documentElement.dataset.kept || !account) {
+    return;
+  }
+  await navigator.serviceWorker.register("/sw.js");
+  const before = localStorage.getItem(STATE) ? state() : { account, at: 0, cards: [] };
+  if (localStorage.getItem(STATE) && JSON.parse(localStorage.getItem(STATE)).account !== account) {
+    await caches.delete(CARDS);
+  }
+  if (Date.now() - before.at < AGAIN_MS && document.body.dataset.here !== "me") {
+    return;
+  }
+  const body = new URLSearchParams({ _csrf: document.querySelector('meta[name="csrf"]')?.content ?? "" });
+  const answer = await fetch("/me/kept", { method: "POST", body, redirect: "error", credentials: "same-origin" });
+  if (!answer.ok) {
+    return;
+  }
+  const wanted = await answer.json();
+  const mine = await fetch("/me", { redirect: "error", credentials: "same-origin" });
+  let full = false;
+  const cards = [];
+  try {
+    await put("/me", mine);
+    for (const one of wanted) {
+      const there = before.cards.find((card) => card.session === one.session);
+      const address = `/sessions/${one.session}/card`;
+      if (there?.stamp !== one.stamp || !(await caches.match(location.origin + address))) {
+        await put(address, await fetch(address + "/kept", { redirect: "error", credentials: "same-origin" }));
+      }
+      cards.push(one);
+    }
+  } catch (wrong) {
+    full = wrong.name === "QuotaExceededError";
+    if (!full) {
+      throw wrong;
+    }
+  }
+  const gone = before.cards.filter((card) => !wanted.some((one) => one.session === card.session));
+  const store = await caches.open(CARDS);
+  await Promise.all(gone.map((card) => store.delete(`${location.origin}/sessions/${card.session}/card`)));
+  remember({ account, at: Date.now(), cards, full: full ? wanted.length - cards.length : 0 });
+  // asked of the browser once, so that it does not clear them when it runs short of room
+  navigator.storage?.persist?.();
+  tell();
+}
+
+function ago(at) {
+  const minutes = Math.max(Math.round((Date.now() - at) / 60000), 0);
+  if (minutes < 2) {
+    return "just now";
+  }
+  if (minutes < 120) {
+    return minutes + " minutes ago";
+  }
+  return minutes < 2880 ? Math.round(minutes / 60) + " hours ago" : Math.round(minutes / 1440) + " days ago";
+}
+
+const date = (day) => new Date(day + "T12:00:00").toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "short" });
+
+// What stands on this phone, in a sentence or two.
+function tell() {
+  if (!told) {
+    return;
+  }
+  const kept = state();
+  const waiting = window.yarbelOutbox?.waiting().length ?? 0;
+  const said = [];
+  if (kept.at > 0) {
+    said.push(kept.cards.length === 0 ? "This page is kept on this phone; there is no card in the next seven days."
+      : `Kept on this phone for when there is no signal: ${kept.cards.length === 1 ? "the card" : "the " + kept.cards.length + " cards"} up to ${date(kept.cards.at(-1).day)}, as of ${ago(kept.at)}.`);
+  }
+  if (kept.full > 0) {
+    said.push(`This phone has no room left: ${kept.full === 1 ? "one card is" : kept.full + " cards are"} not kept. Make room on it, then open this page again.`);
+  }
+  said.push(waiting === 0 ? "Nothing waits to be sent." : waiting === 1 ? "One entry waits to be sent." : waiting + " entries wait to be sent.");
+  told.querySelector("p").textContent = said.join(" ");
+  told.hidden = kept.at === 0 && waiting === 0;
+}
+
+tell();
+if (document.documentElement.dataset.kept && told) {
+  const note = document.getElementById("kept-note");
+  if (note) {
+    note.textContent = "No signal: this is the page as it was " + ago(Date.parse(document.documentElement.dataset.kept)) + ". Cards open, and what you log is kept.";
+    note.hidden = false;
+  }
+}
+document.addEventListener("yarbel:answered", tell);
+document.addEventListener("yarbel:waits", tell);
+window.addEventListener("online", () => keep().catch(() => {}));
+keep().catch(() => {
+  // without a signal what was kept before stays; it is tried again with the next page
+});

@@ -44,14 +44,7 @@ async function take(given) {
   const others = read(WAITING).filter((other) => other.account !== account || !entry.key || other.key !== entry.key);
   said = "";
   if (write(WAITING, [...others, entry])) {
-    await // Whose sign-in has ended sees on the form what waits: it is sent after it.
-const there = document.getElementById("waits-here");
-if (there && read(WAITING).length > 0) {
-  there.textContent = (read(WAITING).length === 1 ? "One entry waits" : read(WAITING).length + " entries wait")
-    + " on this phone. Sign in, and what is yours is sent by itself; nothing is lost.";
-  there.hidden = false;
-}
-send();
+    await send();
     if (mine(WAITING).some((waiting) => waiting.id === entry.id)) {
       emit("waits", { entry });
     }
@@ -350,4 +343,11 @@ window.yarbelOutbox = {
   refused: (wanted) => mine(REFUSED).find((entry) => entry.id === wanted),
   asking: (wanted) => { formOf = wanted; show(); },
 };
+// Whose sign-in has ended sees on the form what waits: it is sent after it.
+const there = document.getElementById("waits-here");
+if (there && read(WAITING).length > 0) {
+  there.textContent = (read(WAITING).length === 1 ? "One entry waits" : read(WAITING).length + " entries wait")
+    + " on this phone. Sign in, and what is yours is sent by itself; nothing is lost.";
+  there.hidden = false;
+}
 send();

@@ -205,6 +205,67 @@ wait "$own"
 check "another club is added while nothing runs" says "$WORK/club3.log" "The club Third Club is there."
 check "and the database is stopped again" test ! -f "$WORK/own/db/postmaster.pid"
 
+# backups: while it runs and while it does not, proved, put back, and everything a file can be that is none
+rows() { tar -xOf "$1" manifest | sed -n 's/^rows //p'; }
+began=$(date +%s%N)
+./yarbel backup "$WORK/cold.tar" --data-dir "$WORK/data" >"$WORK/backup.log" 2>&1
+check "the demo is backed up and proved" says "$WORK/backup.log" "proved by restoring it and counting its rows"
+took=$((($(date +%s%N) - began) / 1000000)); printf '      a backup in %s ms, with the start of its database\n' "$took"
+check "in under ten seconds" test "$took" -lt 10000
+check "nobody else reads it" test "$(stat -c %a "$WORK/cold.tar")" = 600
+./yarbel backup "$WORK/cold.tar" --data-dir "$WORK/data" >"$WORK/twice.log" 2>&1
+check "a backup is written over none" says "$WORK/twice.log" "There is a file"
+./yarbel restore "$WORK/cold.tar" --data-dir "$WORK/back" >"$WORK/restore.log" 2>&1
+check "it is restored into an empty folder" says "$WORK/restore.log" "Restored: "
+./yarbel backup "$WORK/again.tar" --data-dir "$WORK/back" >/dev/null 2>&1
+check "with every row" test "$(rows "$WORK/cold.tar")" = "$(rows "$WORK/again.tar")"
+./yarbel restore "$WORK/cold.tar" --data-dir "$WORK/back" >"$WORK/over.log" 2>&1
+check "over records it is refused" says "$WORK/over.log" "There are records in $WORK/back. Nothing was changed."
+./yarbel restore "$WORK/cold.tar" --data-dir "$WORK/back" --replace >"$WORK/replace.log" 2>&1
+check "with --replace what was there is kept aside" says "$WORK/replace.log" "What was there before is in $WORK/back/before-"
+mkdir -p "$WORK/bad"; tar -C "$WORK/bad" -xf "$WORK/cold.tar"
+head -c 300000 "$WORK/cold.tar" >"$WORK/bad1.tar"
+echo "no tar" >"$WORK/bad2.tar"
+sed -i 's/^schema .*/schema 99999/' "$WORK/bad/manifest"; tar -C "$WORK/bad" -cf "$WORK/bad3.tar" manifest db.dump clips
+sed -i 's/^schema .*/schema 1/' "$WORK/bad/manifest"; cp "$WORK/bad/db.dump" "$WORK/dump"; printf x >>"$WORK/bad/db.dump"; tar -C "$WORK/bad" -cf "$WORK/bad4.tar" manifest db.dump clips
+cp "$WORK/dump" "$WORK/bad/db.dump"; tar -C "$WORK/bad" -P --transform 's|db.dump|../../climbed|' -cf "$WORK/bad5.tar" manifest db.dump
+ln -s /etc/passwd "$WORK/bad/clips/link"; tar -C "$WORK/bad" -cf "$WORK/bad6.tar" manifest db.dump clips; rm "$WORK/bad/clips/link"
+sed -i 's/^yarbel-backup .*/yarbel-backup 9/' "$WORK/bad/manifest"; tar -C "$WORK/bad" -cf "$WORK/bad7.tar" manifest db.dump clips
+while IFS='|' read -r file words; do
+  ./yarbel restore "$WORK/$file.tar" --data-dir "$WORK/back2" >"$WORK/$file.log" 2>&1
+  check "$file: $words" says "$WORK/$file.log" "$words"
+done <<'BAD'
+bad1|is no backup of Yarbel, or is cut short. Nothing was changed.
+bad2|is no backup of Yarbel, or is cut short. Nothing was changed.
+bad3|was made by a newer version of Yarbel
+bad4|is not what was written: its sum is another one. Nothing was changed.
+bad5|holds what no backup holds. Nothing was changed.
+bad6|holds what no backup holds. Nothing was changed.
+bad7|was made by another version of Yarbel
+BAD
+check "and nothing was left" test -z "$(ls -A "$WORK/back2" | grep -v '^lock$')"
+check "and nothing climbed out" test ! -e "$WORK/climbed"
+
+# every night, a few of each kind kept; and a newer PostgreSQL, which is this one under another number
+mkdir -p "$WORK/nights" "$WORK/pg"
+for ago in $(seq 1 400); do : >"$WORK/nights/yarbel-$(date -d "-$ago days" +%Y%m%d)-033000.tar"; done
+version=$(cat "$WORK/back/db/PG_VERSION")
+mkdir -p "$WORK/pg/$((version + 1))"; ln -s "/usr/lib/postgresql/$version" "$WORK/pg/$version"; ln -s "/usr/lib/postgresql/$version/bin" "$WORK/pg/$((version + 1))/bin"
+YARBEL_PG_ROOT="$WORK/pg" YARBEL_BACKUP_NOW=1 ./yarbel start --port "$PORT" --data-dir "$WORK/back" --backup-dir "$WORK/nights" >"$WORK/night.log" 2>&1 &
+night=$!
+check "it starts with a newer PostgreSQL" await_ready "$WORK/night.log" "$night"
+check "it says that the records are carried over" says "$WORK/night.log" "they are carried over, after a backup."
+check "and keeps what was there" test -n "$(ls -d "$WORK"/back/before-2* 2>/dev/null)"
+made() { for _ in $(seq 300); do [ -s "$WORK/back/log/backup.status" ] && return 0; sleep 0.2; done; return 1; }
+check "the nightly backup is made" made
+check "and told to the application" grep -q '^ok ' "$WORK/back/log/backup.status"
+kept=$(ls "$WORK/nights" | wc -l)
+check "7 days, 4 weeks and 6 months are kept ($kept)" test "$kept" -ge 12 -a "$kept" -le 17
+check "the new one among them" test -n "$(find "$WORK/nights" -size +100k)"
+kill -TERM "$night"; wait "$night"
+./yarbel backup "$WORK/carried.tar" --data-dir "$WORK/back" >/dev/null 2>&1
+check "every row is still there" test "$(rows "$WORK/cold.tar" | grep '^logged_set ')" = "$(rows "$WORK/carried.tar" | grep '^logged_set ')"
+
 # reached by others: HTTPS by an authority of its own, which renews its certificate; plain HTTP tells the address alone
 TLS=$((PORT + 4))
 PLAIN=$((PORT + 5))
@@ -255,7 +316,7 @@ check "what the proxy took by HTTPS is served" test "$(from -H 'X-Forwarded-Prot
 check "what it took in the clear is told the address" test "$(from -H 'X-Forwarded-For: 10.1.2.3')" = 308
 check "nobody else is believed" test "$(curl -s -o /dev/null -w '%{http_code}' --interface 127.0.0.5 -H 'X-Forwarded-Proto: https' "http://127.0.0.1:$TLS/login")" = 308
 kill -TERM "$proxied"; wait "$proxied"
-for log in club letin nobody noname tls key given listen behind proxied first port busy second third format pg file own empty half full; do
+for log in backup twice restore over replace bad1 bad2 bad3 bad4 bad5 bad6 bad7 night club letin nobody noname tls key given listen behind proxied first port busy second third format pg file own empty half full; do
   check "no stack trace in what $log said" quiet "$WORK/$log.log"
 done
 

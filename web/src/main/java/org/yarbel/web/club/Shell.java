@@ -2,11 +2,13 @@ package org.yarbel.web.club;
 
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.yarbel.web.edge.BackupWatch;
 import org.yarbel.web.edge.DiskWatch;
 import org.yarbel.web.who.SignedIn;
 
@@ -17,12 +19,18 @@ class Shell {
   private final ClubCache cache;
   private final OwnLifters own;
   private final DiskWatch disk;
+  private final BackupWatch backups;
 
-  Shell(ClubRepository clubs, ClubCache cache, OwnLifters own, DiskWatch disk) {
+  Shell(ClubRepository clubs, ClubCache cache, OwnLifters own, DiskWatch disk, BackupWatch backups) {
+    this.backups = backups;
     this.own = own;
     this.clubs = clubs;
     this.cache = cache;
     this.disk = disk;
+  }
+
+  private @Nullable String warning(SignedIn who) {
+    return who.staff() ? disk.words().or(() -> who.owns() ? backups.words() : Optional.empty()).orElse(null) : null;
   }
 
   /** The frame of a page. */
@@ -36,6 +44,6 @@ class Shell {
         ? null
         : new Frame(cache.of(ClubCache.What.ITSELF, () -> clubs.findById(who.clubId())).map(Club::name).orElse(""), who.name(),
             who.staff(), who.plans(), who.owns(), who.lifterId(), who.accountId(), own.any(), own.coach() != OwnLifters.EVERYBODY,
-                who.staff() ? disk.words().orElse(null) : null);
+                warning(who));
   }
 }

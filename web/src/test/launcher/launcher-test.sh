@@ -118,9 +118,11 @@ echo 999 >"$WORK/data/format"
 ./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/format.log" 2>&1
 check "a data folder of another version is told" says "$WORK/format.log" "was written by another version of Yarbel"
 echo 1 >"$WORK/data/format"
+own_pg=$(cat "$WORK/data/db/PG_VERSION")
 echo 9 >"$WORK/data/db/PG_VERSION"
 ./yarbel demo --port "$PORT" --data-dir "$WORK/data" >"$WORK/pg.log" 2>&1
 check "a database of another PostgreSQL is told" says "$WORK/pg.log" "was made with PostgreSQL 9, which is not installed"
+echo "$own_pg" >"$WORK/data/db/PG_VERSION"
 : >"$WORK/file"
 ./yarbel demo --port "$PORT" --data-dir "$WORK/file/data" >"$WORK/file.log" 2>&1
 check "a folder that cannot be made is told" says "$WORK/file.log" "cannot be made"
@@ -246,6 +248,18 @@ BAD
 check "and nothing was left" test -z "$(ls -A "$WORK/back2" | grep -v '^lock$')"
 check "and nothing climbed out" test ! -e "$WORK/climbed"
 
+# all of a club goes out, comes in elsewhere, and goes out the same
+echo 1 >"$WORK/data/format"
+./yarbel export-club "$WORK/club1.zip" --data-dir "$WORK/data" >"$WORK/export.log" 2>&1
+check "a club goes out" says "$WORK/export.log" "All of the club is in the file."
+./yarbel import-club "$WORK/club1.zip" --data-dir "$WORK/moved" >"$WORK/import.log" 2>&1
+check "and comes into an empty installation" says "$WORK/import.log" "Tarnbrook Barbell Hall is there: "
+./yarbel export-club "$WORK/club2.zip" --data-dir "$WORK/moved" >/dev/null 2>&1
+sums() { local d; d=$(mktemp -d "$WORK/unpacked.XXXXXX"); (cd "$d" && jar xf "$1" && cat tables/* | sha256sum); }
+check "it is the same, byte for byte" test "$(sums "$WORK/club1.zip")" = "$(sums "$WORK/club2.zip")" -a -s "$WORK/club2.zip"
+./yarbel import-club "$WORK/bad2.tar" --data-dir "$WORK/moved" >"$WORK/noclub.log" 2>&1
+check "what is none is told" says "$WORK/noclub.log" "The file is no ZIP, or is cut short. Nothing was taken in."
+
 # every night, a few of each kind kept; and a newer PostgreSQL, which is this one under another number
 mkdir -p "$WORK/nights" "$WORK/pg"
 for ago in $(seq 1 400); do : >"$WORK/nights/yarbel-$(date -d "-$ago days" +%Y%m%d)-033000.tar"; done
@@ -316,7 +330,7 @@ check "what the proxy took by HTTPS is served" test "$(from -H 'X-Forwarded-Prot
 check "what it took in the clear is told the address" test "$(from -H 'X-Forwarded-For: 10.1.2.3')" = 308
 check "nobody else is believed" test "$(curl -s -o /dev/null -w '%{http_code}' --interface 127.0.0.5 -H 'X-Forwarded-Proto: https' "http://127.0.0.1:$TLS/login")" = 308
 kill -TERM "$proxied"; wait "$proxied"
-for log in backup twice restore over replace bad1 bad2 bad3 bad4 bad5 bad6 bad7 night club letin nobody noname tls key given listen behind proxied first port busy second third format pg file own empty half full; do
+for log in export import noclub backup twice restore over replace bad1 bad2 bad3 bad4 bad5 bad6 bad7 night club letin nobody noname tls key given listen behind proxied first port busy second third format pg file own empty half full; do
   check "no stack trace in what $log said" quiet "$WORK/$log.log"
 done
 

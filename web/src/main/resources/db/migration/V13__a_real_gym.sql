@@ -125,3 +125,25 @@ create index happened_old on happened (at);
 
 -- a card that a phone keeps for a day to come: its loads still move, until the first set is lifted from it
 alter table card_issue add column ahead boolean not null default false;
+
+-- what a lifter lets others of the club see, nothing at first; and whom to call for a minor
+alter table lifter
+  add column shows_name boolean not null default false,
+  add column shows_results boolean not null default false,
+  add column guardian text not null default '' check (length(guardian) <= 200);
+
+-- somebody wants everything held about them gone: asked for, confirmed by a coach, and then so long in which it can be undone
+create table deletion (
+  id           bigint      not null,
+  club_id      bigint      not null references club,
+  lifter_id    bigint      not null,
+  asked_by     bigint      not null,
+  asked_at     timestamptz not null,
+  confirmed_by bigint,
+  goes_at      timestamptz,
+  primary key (club_id, id),
+  unique (club_id, lifter_id),
+  foreign key (club_id, lifter_id) references lifter (club_id, id) on delete cascade,
+  check ((confirmed_by is null) = (goes_at is null))
+);
+create index deletion_goes on deletion (goes_at);

@@ -79,9 +79,11 @@ class SecurityConfig {
                     "/sessions/*/check-in", "/sessions/*/words",
                 "/sessions/*/read", "/sessions/*/lifted", "/sessions/*/easier", "/sessions/*/clips", "/clips/*", "/clips/*/out",
                 "/clips/uploads/*", "/sessions/*/extra", "/sessions/*/extra/*/out", "/sessions/*/go-on", "/keys", "/lifters/*/ledger",
-                "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke", "/lifters/*/devices",
+                "/lifters/*/data", "/lifters/*/data.zip", "/lifters/*/data/shown", "/lifters/*/data/delete",
+                "/lifters/*/data/keep", "/club", "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke",
+                    "/lifters/*/devices",
                 "/lifters/*/devices/*", "/lifters/*/devices/*/revoke", "/workbench", "/workbench/*").authenticated()
-            .requestMatchers("/record", "/record/*", "/people/roles/*", "/people/letters").hasRole(SignedIn.OWNS)
+            .requestMatchers("/record", "/record/*", "/house", "/house/**", "/people/roles/**", "/people/letters").hasRole(SignedIn.OWNS)
             .requestMatchers("/people", "/people/**").hasRole(SignedIn.PLANS)
             // what an assistant may write: what happened, not what is to happen
             .requestMatchers("/sessions/*/opinion", "/lifters/*/weigh-ins", "/lifters/*/weigh-ins/*/remove", "/lifters/*/complaints",

@@ -11,8 +11,10 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.yarbel.web.YarbelProperties;
 
@@ -21,7 +23,7 @@ import org.yarbel.web.YarbelProperties;
  * of its upload: no name from outside ever comes near a path.
  */
 @Component
-class ClipStore {
+public class ClipStore {
   private static final int BUFFER = 1 << 16;
 
   private final Path root;
@@ -35,7 +37,7 @@ class ClipStore {
   }
 
   /** Where a kept film is. */
-  Path kept(long club, String sha256) {
+  public Path kept(long club, String sha256) {
     return folder(club).resolve(sha256.substring(0, 2)).resolve(sha256);
   }
 
@@ -107,13 +109,45 @@ class ClipStore {
     }
   }
 
+  /** Takes a film that comes with a whole club; false when it is not what it is called, and nothing is kept then. */
+  public boolean take(long club, String sha256, InputStream film) {
+    UUID key = UUID.randomUUID();
+    try {
+      Path part = part(club, key);
+      Files.createDirectories(part.getParent());
+      Files.copy(film, part);
+      if (!fingerprint(part).equals(sha256)) {
+        Files.delete(part);
+        return false;
+      }
+      Path kept = kept(club, sha256);
+      Files.createDirectories(kept.getParent());
+      Files.move(part, kept, StandardCopyOption.REPLACE_EXISTING);
+      return true;
+    } catch (IOException wrong) {
+      throw new UncheckedIOException(wrong);
+    }
+  }
+
+  /** Drops all of a club. */
+  public void dropAll(long club) {
+    if (!Files.isDirectory(folder(club))) {
+      return;
+    }
+    try (Stream<Path> all = Files.walk(folder(club))) {
+      all.sorted(Comparator.reverseOrder()).forEach(ClipStore::delete);
+    } catch (IOException wrong) {
+      throw new UncheckedIOException(wrong);
+    }
+  }
+
   /** Drops what is there of one on its way. */
   void drop(long club, UUID key) {
     delete(part(club, key));
   }
 
   /** Drops a kept film. */
-  void drop(long club, String sha256) {
+  public void drop(long club, String sha256) {
     delete(kept(club, sha256));
   }
 

@@ -35,7 +35,8 @@ class Shell {
 
   /** The frame of a page. */
   record Frame(String club, String person, boolean coach, boolean plans, boolean owns,
-      @Nullable Long lifterId, long account, boolean choosesLifters, boolean ownLifters, @Nullable String warning) {}
+      @Nullable Long lifterId, long account, boolean choosesLifters, boolean ownLifters, @Nullable String warning,
+          @Nullable String backup) {}
 
   @ModelAttribute("frame")
   @Nullable Frame frame(@AuthenticationPrincipal @Nullable SignedIn who, HttpServletRequest request) {
@@ -44,6 +45,7 @@ class Shell {
         ? null
         : new Frame(cache.of(ClubCache.What.ITSELF, () -> clubs.findById(who.clubId())).map(Club::name).orElse(""), who.name(),
             who.staff(), who.plans(), who.owns(), who.lifterId(), who.accountId(), own.any(), own.coach() != OwnLifters.EVERYBODY,
-                warning(who));
+                warning(who),
+            who.owns() ? backups.told().orElse(null) : null);
   }
 }

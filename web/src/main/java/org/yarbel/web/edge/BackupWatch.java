@@ -78,6 +78,19 @@ public class BackupWatch {
     return Optional.ofNullable(last);
   }
 
+  /** How old the last one is, in a sentence; empty while there was none. */
+  public Optional<String> told() {
+    return last().filter(Last::done).map(known -> "The last backup is from " + ago(Duration.between(known.at(), Instant.now())) + ".");
+  }
+
+  /** How long ago, in words. */
+  public static String ago(Duration since) {
+    if (since.toHours() < 2) {
+      return Math.max(since.toMinutes(), 0) + " minutes ago";
+    }
+    return since.toHours() < 48 ? since.toHours() + " hours ago" : since.toDays() + " days ago";
+  }
+
   /** What owners are to mind: one failed, or was missed. */
   public Optional<String> words() {
     Last known = last;

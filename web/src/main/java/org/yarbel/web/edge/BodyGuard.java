@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.SocketTimeoutException;
 import java.nio.ByteBuffer;
 import java.time.Duration;
+import java.util.Set;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
@@ -34,6 +35,10 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
   private static final long OF_A_CALL = 256 * KIB;
   /** A log of 5,000 sets, written out with every field. */
   private static final long OF_A_LOG = 2 * KIB * KIB;
+  /** Old records, or all of a club, which are written to the disk as they come. */
+  private static final long OF_A_FILE = 64 * KIB * KIB;
+  private static final Set<String> LARGE = Set.of("/house/arrivals", "/records/files");
+  private static final int TIMES_LARGER = 10;
   /** The most that is let pass of what nobody reads. */
   private static final long LET_PASS = 64 * KIB * KIB;
 
@@ -61,7 +66,14 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
     if (path.equals("/api/v1/track")) {
       return OF_A_LOG;
     }
+    if (LARGE.contains(path)) {
+      return OF_A_FILE;
+    }
     return path.startsWith("/api/") || path.equals("/sensor") ? OF_A_CALL : OF_A_PAGE;
+  }
+
+  private Duration longest(@Nullable String path) {
+    return path != null && LARGE.contains(path) ? longest.multipliedBy(TIMES_LARGER) : longest;
   }
 
   @Override
@@ -78,7 +90,7 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
       return;
     }
     long most = most(request.getDecodedRequestURI());
-    long until = System.nanoTime() + longest.toNanos();
+    long until = System.nanoTime() + longest(request.getDecodedRequestURI()).toNanos();
     wire.setInputBuffer(new Cut(body, most, told > most, until));
     try {
       getNext().invoke(request, response);

@@ -2,6 +2,7 @@ package org.yarbel.web.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.support.ui.WebDriverWait;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.Someone;
@@ -190,6 +192,8 @@ class EasierDayTest {
     }
     browser.awaitText("#part-easier", "The same sets 5 % lighter.");
     browser.awaitText(".overview", "2 of 3 sets logged");
+    // what is kept on the phone counts there too: wait for the house
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(30)).until(driver -> today.logged().size() == 2);
     assertThat(today.logged()).containsExactly("162.5 LIGHTER", "137.5 LIGHTER");
     assertThat(browser.complaints()).isEmpty();
   }

@@ -144,6 +144,7 @@ class KeptTest {
     browser.press("form .btn-main");
     // it is for tomorrow: asked, not dropped
     browser.awaitText("#queue-refused", "Is it lifted today?");
+    browser.press(".menu-open");
     browser.press("form.who .link");
     browser.awaitText("#sign-out-question", "not written down yet");
     browser.press("#sign-out-anyway");

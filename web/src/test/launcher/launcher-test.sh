@@ -285,7 +285,7 @@ TLS=$((PORT + 4))
 PLAIN=$((PORT + 5))
 secure() { curl -s --cacert "$WORK/own/tls/root.crt" "https://localhost:$TLS$1" "${@:2}"; }
 serial() { openssl s_client -connect "127.0.0.1:$TLS" -servername localhost </dev/null 2>/dev/null | openssl x509 -noout -serial; }
-YARBEL_TLS_DAYS=1 YARBEL_TLS_LOOK_SECONDS=2 ./yarbel start --listen 127.0.0.1 --name localhost --port "$TLS" --plain-port "$PLAIN" --data-dir "$WORK/own" >"$WORK/tls.log" 2>&1 &
+YARBEL_TLS_DAYS=1 YARBEL_TLS_LOOK_SECONDS=20 ./yarbel start --listen 127.0.0.1 --name localhost --port "$TLS" --plain-port "$PLAIN" --data-dir "$WORK/own" >"$WORK/tls.log" 2>&1 &
 tls=$!
 check "it starts for others by HTTPS" await_ready "$WORK/tls.log" "$tls"
 check "it says the address" says "$WORK/tls.log" "Yarbel is ready at https://localhost:$TLS"
@@ -305,7 +305,7 @@ check "with its fingerprint" says "$WORK/trust" "$(openssl x509 -in "$WORK/own/t
 check "the root speaks for a house alone" openssl x509 -in "$WORK/own/tls/root.crt" -noout -ext nameConstraints
 check "keys are nobody else's" test "$(stat -c %a "$WORK/own/tls/root.key" "$WORK/own/tls/served/key.pem" | tr '\n' ' ')" = "600 600 "
 before=$(serial)
-renewed() { for _ in $(seq 150); do [ -n "$(serial)" ] && [ "$(serial)" != "$before" ] && return 0; sleep 0.2; done; return 1; }
+renewed() { for _ in $(seq 350); do [ -n "$(serial)" ] && [ "$(serial)" != "$before" ] && return 0; sleep 0.2; done; return 1; }
 check "a certificate that ends soon is renewed while it runs" renewed
 kill -TERM "$tls"; wait "$tls"
 openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:P-256 -nodes -keyout "$WORK/club.key" -out "$WORK/club.crt" -days 30 -subj /CN=localhost -addext subjectAltName=DNS:localhost 2>/dev/null

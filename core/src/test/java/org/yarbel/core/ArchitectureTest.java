@@ -30,7 +30,9 @@ class ArchitectureTest {
       .layer("watch").definedBy("..core.watch..")
       .layer("call").definedBy("..core.call..")
       .layer("contest").definedBy("..core.contest..")
+      .layer("records").definedBy("..core.records..")
       .layer("sim").definedBy("..core.sim..")
+      .whereLayer("records").mayNotBeAccessedByAnyLayer()
       .whereLayer("sim").mayNotBeAccessedByAnyLayer()
       .whereLayer("contest").mayOnlyBeAccessedByLayers("sim")
       .whereLayer("call").mayOnlyBeAccessedByLayers("sim")
@@ -42,7 +44,7 @@ class ArchitectureTest {
       .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "call", "sim")
       .whereLayer("track").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "call", "sim")
       .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "plan", "progress", "cycle", "watch", "contest", "call", "sim")
-      .whereLayer("effort").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "plan", "progress", "cycle", "watch",
+      .whereLayer("effort").mayOnlyBeAccessedByLayers("records", "kit", "track", "notation", "card", "plan", "progress", "cycle", "watch",
           "contest", "call", "sim")
       .whereLayer("log").mayOnlyBeAccessedByLayers("kit", "track", "notation", "card", "plan", "progress", "cycle", "watch", "call", "sim")
       .whereLayer("lift").mayOnlyBeAccessedByLayers("effort", "log", "kit", "track", "notation", "card", "plan", "progress", "cycle",

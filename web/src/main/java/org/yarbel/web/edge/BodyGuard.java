@@ -31,7 +31,7 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
 
   private static final long KIB = 1024;
   /** A workbook that comes back in, with what stands around it. */
-  private static final long OF_A_PAGE = 5 * KIB * KIB;
+  private static final long OF_A_PAGE = 4 * KIB * KIB + 64 * KIB;
   private static final long OF_A_CALL = 256 * KIB;
   /** A log of 5,000 sets, written out with every field. */
   private static final long OF_A_LOG = 2 * KIB * KIB;

@@ -27,6 +27,7 @@ import com.networknt.schema.SpecificationVersion;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.yarbel.web.support.Background;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.House;
 import org.yarbel.web.support.TestApp;
@@ -93,6 +94,7 @@ class ClubArchiveTest {
   @Test
   void whatComesInGoesOutAgainByteForByte(TestApp app) throws IOException {
     House house = House.called(app, "Moving");
+    Background.done(app.jdbc());
     Path out = written(app, house.clubId(), "one.zip");
     same(out, written(app, house.clubId(), "same.zip"));
     Map<String, String> before = House.tables(app.jdbc(), null);

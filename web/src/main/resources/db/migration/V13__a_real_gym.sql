@@ -147,3 +147,76 @@ create table deletion (
   check ((confirmed_by is null) = (goes_at is null))
 );
 create index deletion_goes on deletion (goes_at);
+
+-- training that was kept elsewhere, on its way in: its rows as they came, how they are read, what came of them
+create table old_records (
+  id         bigint      not null,
+  club_id    bigint      not null references club,
+  lifter_id  bigint      not null,
+  name       text        not null check (length(name) <= 120),
+  heads      text        not null,
+  reading    text        not null,
+  row_count  int         not null,
+  state      text        not null check (state in ('DRAFT', 'RUNNING', 'IN', 'UNDOING', 'UNDONE')),
+  chunks     int         not null default 0,
+  chunks_done int        not null default 0,
+  taken      int         not null default 0,
+  doubled    int         not null default 0,
+  refused    int         not null default 0,
+  made_by    bigint      not null,
+  made_at    timestamptz not null,
+  job_id     bigint,
+  version    int         not null default 0,
+  primary key (club_id, id),
+  foreign key (club_id, lifter_id) references lifter (club_id, id) on delete cascade
+);
+create index old_records_lifter on old_records (club_id, lifter_id, id desc);
+
+create table old_row (
+  club_id    bigint not null,
+  records_id bigint not null,
+  row_no     int    not null,
+  cells      text   not null,
+  primary key (club_id, records_id, row_no),
+  foreign key (club_id, records_id) references old_records (club_id, id) on delete cascade
+);
+
+-- sets that are read and not in the log yet
+create table old_set (
+  club_id    bigint  not null,
+  records_id bigint  not null,
+  row_no     int     not null,
+  place      int     not null,
+  lift       text    not null,
+  day        date    not null,
+  load_ng    bigint  not null,
+  unit       text    not null,
+  reps       int     not null,
+  sets       int     not null,
+  rpe_halves int,
+  easier     boolean not null,
+  note       text    not null,
+  primary key (club_id, records_id, row_no, place),
+  foreign key (club_id, records_id) references old_records (club_id, id) on delete cascade
+);
+
+create table old_fault (
+  club_id    bigint not null,
+  records_id bigint not null,
+  row_no     int    not null,
+  reason     text   not null,
+  cells      text   not null,
+  primary key (club_id, records_id, row_no),
+  foreign key (club_id, records_id) references old_records (club_id, id) on delete cascade
+);
+
+-- what a club's own tables call a lift
+create table lift_name (
+  club_id  bigint not null references club,
+  typed    text   not null check (length(typed) between 1 and 80),
+  lift     text   not null,
+  primary key (club_id, typed)
+);
+
+alter table logged_set add column records_id bigint;
+create index logged_set_records on logged_set (club_id, records_id) where records_id is not null;

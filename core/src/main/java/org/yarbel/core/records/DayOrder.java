@@ -22,7 +22,8 @@ public enum DayOrder {
   private static final Pattern WEEKDAY = Pattern.compile("^\\p{L}{2,10}\\.?,?\\s+(?=\\d)");
   private static final Pattern TIME = Pattern.compile("[T ]\\d{1,2}:\\d{2}.*$");
   /** English, and German and French where they differ. */
-  private static final List<String> MONTHS = List.of("jan", "feb|fév|fev", "mar|mär|mrz", "apr|avr", "may|mai", "jun|juin", "jul|juil", "aug|aoû|aou",
+  private static final List<String> MONTHS = List.of("jan", "feb|fév|fev", "mar|mär|mrz", "apr|avr", "may|mai", "jun|juin", "jul|juil",
+      "aug|aoû|aou",
       "sep", "oct|okt", "nov", "dec|dez|déc");
   /** Day 0 of spreadsheets, which hold 1900 for a leap year: right from March 1900 on. */
   private static final LocalDate SPREADSHEET = LocalDate.of(1899, 12, 30);
@@ -42,7 +43,12 @@ public enum DayOrder {
 
   /** A day; empty for what is none. Months in words and numbers of spreadsheets are the same in every order. */
   public Optional<LocalDate> read(String text) {
-    String plain = TIME.matcher(WEEKDAY.matcher(text.strip()).replaceFirst("")).replaceFirst("").strip();
+    String plain = TIME.matcher(text.strip()).replaceFirst("").strip();
+    // Tue 5 March 2024, but not Mar 5, 2024
+    return plain(plain).or(() -> plain(WEEKDAY.matcher(plain).replaceFirst("")));
+  }
+
+  private Optional<LocalDate> plain(String plain) {
     Matcher found = NUMBERS.matcher(plain);
     if (found.matches()) {
       return ordered(Integer.parseInt(found.group(1)), Integer.parseInt(found.group(2)), Integer.parseInt(found.group(3)));

@@ -60,6 +60,11 @@ public final class RowReader {
     return layout.has(Meaning.OF_A_LIFT) ? wide(row, day) : narrow(row, day);
   }
 
+  /** Whether a day and, where rows name one, a lift stand above the next row. */
+  public boolean begun() {
+    return day != null && (!lift.isEmpty() || !layout.has(Meaning.LIFT));
+  }
+
   private LocalDate day(String written) throws Unreadable {
     LocalDate read = layout.order().read(written).orElse(null);
     // what follows belongs to no day until one can be read again
@@ -167,8 +172,8 @@ public final class RowReader {
       return Amount.read(rpe, layout.commas()).filter(one -> one.compareTo(TEN) <= 0)
           .orElseThrow(() -> new Unreadable("“" + Work.cut(rpe) + "” is no RPE from 1 to 10."));
     }
-    return rir.isEmpty() ? null : Amount.read(rir.replace("+", ""), layout.commas()).filter(one -> one.compareTo(TEN) <= 0).map(TEN::subtract)
-        .orElseThrow(() -> new Unreadable("“" + Work.cut(rir) + "” is no number of reps in reserve."));
+    return rir.isEmpty() ? null : Amount.read(rir.replace("+", ""), layout.commas()).filter(one -> one.compareTo(TEN) <= 0)
+        .map(TEN::subtract).orElseThrow(() -> new Unreadable("“" + Work.cut(rir) + "” is no number of reps in reserve."));
   }
 
   private OldSet set(LocalDate on, String called, Mass load, Work.Part part, @Nullable BigDecimal rating, String note) throws Unreadable {

@@ -58,7 +58,7 @@ final class Work {
     if (reserve.find()) {
       rating = BigDecimal.TEN.subtract(new BigDecimal(reserve.group(1)));
       rest = rest.substring(0, reserve.start());
-    } else if (rated.find() && TWO.matcher(rest.substring(0, rated.start()).strip()).matches()) {
+    } else if (rated.find() && ratable(rest.substring(0, rated.start()).strip())) {
       rating = new BigDecimal(rated.group(1).replace(',', '.'));
       rest = rest.substring(0, rated.start());
     }
@@ -75,6 +75,12 @@ final class Work {
       return new Part(1, reps(found.group(1), text), null, rating);
     }
     throw new Unreadable("“" + cut(text) + "” is no sets and reps, such as 3x5 or 3x5 100.");
+  }
+
+  /** Whether what stands before a rating is work: 100@5 is a load with its reps, 5@8 reps with their rating. */
+  private static boolean ratable(String before) {
+    Matcher alone = ONE.matcher(before);
+    return THREE.matcher(before).matches() || TWO.matcher(before).matches() || alone.matches() && !heavy(alone, 1);
   }
 
   /** Sets, reps and load, or the load first. */

@@ -10,6 +10,7 @@ import java.util.Set;
  */
 final class Tables {
   private static final String BY_LIFTER = "lifter_id = :lifter";
+  private static final String BY_RECORDS = "records_id in (select id from old_records where club_id = :club and lifter_id = :lifter)";
   private static final String BY_SESSION = "session_id in (select id from training_session where club_id = :club and lifter_id = :lifter)";
 
   /**
@@ -34,6 +35,7 @@ final class Tables {
       Table.ofClub("place"),
       Table.ofClub("club_lift"),
       Table.ofClub("club_threshold"),
+      new Table("lift_name", "", "typed"),
       // an account names its lifter, and a lifter the coach's account: coaches come in after lifters, by a second look
       Table.of("lifter", "id = :lifter"),
       Table.of("account", BY_LIFTER),
@@ -76,6 +78,10 @@ final class Tables {
       Table.of("device", BY_LIFTER),
       Table.of("deletion", BY_LIFTER),
       Table.of("entry_link", BY_LIFTER),
+      Table.of("old_row", BY_RECORDS),
+      Table.of("old_set", BY_RECORDS),
+      Table.of("old_fault", BY_RECORDS),
+      Table.of("old_records", BY_LIFTER),
       Table.ofClub("letter"),
       Table.ofClub("happened"),
       Table.ofClub("job"),

@@ -1,5 +1,6 @@
 package org.yarbel.web.support;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -8,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
@@ -92,6 +94,22 @@ public final class Client {
   public HttpResponse<String> postFields(String path, String encoded, String... headers) {
     return send(request(path, headers).header("Content-Type", "application/x-www-form-urlencoded")
         .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + encode(token) + "&" + encoded)).build());
+  }
+
+  /** Posts a form with a file, with the token of the page that was read last. */
+  public HttpResponse<String> postFile(String path, Map<String, String> form, String name, byte[] file) {
+    String boundary = "----yarbel" + System.nanoTime();
+    ByteArrayOutputStream body = new ByteArrayOutputStream();
+    Map<String, String> all = new LinkedHashMap<>(form);
+    all.put("_csrf", token);
+    all.forEach((field, value) -> body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + field + "\"\r\n\r\n" + value
+        + "\r\n").getBytes(StandardCharsets.UTF_8)));
+    body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
+        + "\"\r\nContent-Type: application/octet-stream\r\n\r\n").getBytes(StandardCharsets.UTF_8));
+    body.writeBytes(file);
+    body.writeBytes(("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+    return send(request(path).header("Content-Type", "multipart/form-data; boundary=" + boundary)
+        .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray())).build());
   }
 
   public HttpResponse<String> postJson(String path, String json) {

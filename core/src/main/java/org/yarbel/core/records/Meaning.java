@@ -36,7 +36,8 @@ public enum Meaning {
 
   /** What a head calls by its name; empty for one nobody knows. */
   static Optional<Meaning> of(String head) {
-    String plain = head.toLowerCase(Locale.ROOT).replaceAll("[\\[(].*?[])]", " ").replaceAll("[._:#-]", " ").replaceAll("\\s+", " ").strip();
+    String plain = head.toLowerCase(Locale.ROOT).replaceAll("[\\[(].*?[])]", " ").replaceAll("[._:#-]", " ").replaceAll("\\s+", " ")
+        .strip();
     Optional<Meaning> whole = Arrays.stream(values()).filter(one -> one.heads.contains(plain)).findFirst();
     return whole.isPresent() ? whole : Arrays.stream(plain.split(" ")).flatMap(part -> Arrays.stream(values())
         .filter(one -> one.heads.contains(part))).findFirst();

@@ -56,15 +56,14 @@ final class WorkbookRows {
       XSSFReader reader = new XSSFReader(book);
       ReadOnlySharedStringsTable words = new ReadOnlySharedStringsTable(book);
       StylesTable styles = reader.getStylesTable();
+      int table = table(reader);
       Iterator<InputStream> sheets = reader.getSheetsData();
-      boolean any = false;
-      while (!any && sheets.hasNext()) {
+      for (int i = 0; sheets.hasNext(); i++) {
         try (InputStream sheet = new Bounded(sheets.next())) {
-          any = new Sheet(words, styles, rows).read(XML.createXMLStreamReader(sheet)) > 1;
+          if (i == table) {
+            new Sheet(words, styles, rows).read(XML.createXMLStreamReader(sheet));
+          }
         }
-      }
-      if (!any) {
-        throw new NoTable("No sheet of the workbook holds a table: a head and rows below it.");
       }
     } catch (OpenXML4JException | OpenXML4JRuntimeException | XMLStreamException | SAXException | IllegalArgumentException
         | IllegalStateException wrong) {
@@ -74,9 +73,26 @@ final class WorkbookRows {
     }
   }
 
+  /** The first sheet with more than a head. */
+  private static int table(XSSFReader reader) throws IOException, OpenXML4JException, XMLStreamException {
+    Iterator<InputStream> sheets = reader.getSheetsData();
+    for (int i = 0; sheets.hasNext(); i++) {
+      try (InputStream sheet = new Bounded(sheets.next())) {
+        XMLStreamReader xml = XML.createXMLStreamReader(sheet);
+        int rows = 0;
+        while (rows < 2 && xml.hasNext()) {
+          rows += xml.next() == XMLStreamConstants.START_ELEMENT && xml.getLocalName().equals("row") ? 1 : 0;
+        }
+        if (rows == 2) {
+          return i;
+        }
+      }
+    }
+    throw new NoTable("No sheet of the workbook holds a table: a head and rows below it.");
+  }
+
   private record Sheet(ReadOnlySharedStringsTable words, StylesTable styles, SheetReader.Rows rows) {
-    int read(XMLStreamReader xml) throws XMLStreamException {
-      int count = 0;
+    void read(XMLStreamReader xml) throws XMLStreamException {
       Map<Integer, String> cells = new TreeMap<>();
       String type = "";
       String style = "";
@@ -105,14 +121,12 @@ final class WorkbookRows {
             case "c" -> cells.put(column, cell(type, style, text.toString()));
             case "row" -> {
               rows.accept(line(cells));
-              count++;
               column = -1;
             }
             default -> { }
           }
         }
       }
-      return count;
     }
 
     private static String orEmpty(String text) {

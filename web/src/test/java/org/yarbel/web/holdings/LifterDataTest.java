@@ -108,7 +108,11 @@ class LifterDataTest {
     assertThat(lifter.get("/me").statusCode()).as("signed in nowhere").isEqualTo(302);
     assertThat(rows(app, house.clubId(), one)).isZero();
     assertThat(rows(app, house.clubId(), two)).as("others stay").isEqualTo(theirs);
-    assertThat(House.tables(app.jdbc(), house.clubId())).as("other clubs stay").isEqualTo(elsewhere);
+    Map<String, String> after = House.tables(app.jdbc(), house.clubId());
+    // what is due for others may come and go meanwhile
+    after.remove("due_work");
+    elsewhere.remove("due_work");
+    assertThat(after).as("other clubs stay").isEqualTo(elsewhere);
     for (String word : List.of("One of Forget", "forget@lifter.example", ref)) {
       assertThat(everywhere(app, word)).as(word).isEmpty();
     }

@@ -4,10 +4,8 @@ import java.nio.file.Path;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
-import org.openqa.selenium.support.ui.Select;
 import org.yarbel.web.support.Background;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.TestApp;
@@ -23,14 +21,21 @@ class Screenshots {
     browser.desk();
     browser.signIn("coach");
     picture(browser, "floor");
-    takeOn(browser);
-    picture(browser, "new-lifter");
     browser.open("/lifters/" + maren);
     picture(browser, "lifter");
     browser.open("/kit");
     picture(browser, "kit-room");
-    browser.open("/lifts");
-    picture(browser, "lifts");
+    browser.open("/people");
+    browser.find("form[aria-label='Invite staff'] input[name=name]").sendKeys("Rosamund Vey");
+    browser.press("form[aria-label='Invite staff'] button");
+    browser.await(".entry-link");
+    picture(browser, "people");
+    browser.open("/lifters/" + app.lifter("Odile") + "/records");
+    browser.find("#text").sendKeys("Datum;Übung;Gewicht;Sätze;Wdh;RPE;Bemerkung\n13.05.2024;Kniebeuge;102,5;3;5;8;gut geschlafen\n"
+        + ";;110;1;3;8,5;\n14.05.2024;Bankdrücken;80;3;5;7,5;\n15.05.2024;Kniebeuge;900;1;1;;Tippfehler\n");
+    browser.press("form .btn-main");
+    browser.await("#what-comes-in");
+    picture(browser, "old-records");
     browser.open("/workbench/estimate?load=140&reps=5&rpe=8&unit=kg");
     picture(browser, "workbench");
     browser.open("/lifters/" + app.lifter("Emeric") + "/runway");
@@ -112,21 +117,6 @@ class Screenshots {
     Actions actions = new Actions(browser.driver());
     (key.isEmpty() ? actions : actions.sendKeys(key)).moveToElement(canvas, 0, down).clickAndHold()
         .moveToElement(canvas, (int) Math.round(out * scale), down).release().perform();
-  }
-
-  private static void takeOn(Browser browser) {
-    browser.open("/lifters/new");
-    browser.type("name", "Wren Halloway");
-    row(browser, 1, "140", "5", "8");
-    row(browser, 2, "97.5", "3", "9");
-    row(browser, 3, "180", "", "tested");
-    browser.awaitText("#gives-3", "max about 181.1 ±");
-  }
-
-  private static void row(Browser browser, int row, String load, String reps, String how) {
-    browser.driver().findElement(By.name("load." + row)).sendKeys(load);
-    browser.driver().findElement(By.name("reps." + row)).sendKeys(reps);
-    new Select(browser.driver().findElement(By.name("how." + row))).selectByValue(how);
   }
 
   private void picture(Browser browser, String name) {

@@ -63,6 +63,7 @@ public class Entrance {
   private static final Duration STEP_KEPT = Duration.ofMinutes(10);
   /** What an owner may ask for who has no second step yet. */
   private static final Pattern OPEN_TO_OWNERS = Pattern.compile("/account(/.*)?|/webauthn/.*|/log(in|out)(/.*)?|/token|/error");
+  private static final Pattern BY_SCRIPTS = Pattern.compile("/token|/sessions/\\d+/card/kept|.*\\.zip|/clips/uploads/.*");
   private static final String DEVICE = "device";
   private static final String WANTED = "wanted";
   /** What is the same for everybody. */
@@ -254,10 +255,16 @@ public class Entrance {
   void sendToForm(HttpServletRequest request, HttpServletResponse response) throws IOException {
     String query = request.getQueryString();
     String wanted = request.getRequestURI() + (query == null ? "" : "?" + query);
-    if (HttpMethod.GET.matches(request.getMethod()) && !wanted.equals("/") && Back.to(wanted).equals(wanted)) {
+    if (HttpMethod.GET.matches(request.getMethod()) && !wanted.equals("/") && Back.to(wanted).equals(wanted) && page(request)) {
       keep(response, WANTED, Base64.getUrlEncoder().withoutPadding().encodeToString(wanted.getBytes(StandardCharsets.UTF_8)), WANTED_KEPT);
     }
     response.sendRedirect("/login");
+  }
+
+  /** Whether a person wanted it: what a page's script asks for by itself is no page to go back to. */
+  private static boolean page(HttpServletRequest request) {
+    String mode = request.getHeader("Sec-Fetch-Mode");
+    return (mode == null || mode.equals("navigate")) && !BY_SCRIPTS.matcher(request.getServletPath()).matches();
   }
 
   private void keep(HttpServletResponse response, String name, String value, Duration time) {

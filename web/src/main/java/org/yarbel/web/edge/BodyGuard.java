@@ -29,6 +29,9 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
   /** How long a body may take to come. */
   public static final Duration LONGEST = Duration.ofSeconds(30);
 
+  /** Stands with a request that says of itself that it is too large. */
+  static final String TOO_LARGE = BodyGuard.class.getName() + ".tooLarge";
+
   private static final long KIB = 1024;
   /** A workbook that comes back in, with what stands around it. */
   private static final long OF_A_PAGE = 4 * KIB * KIB + 64 * KIB;
@@ -91,6 +94,9 @@ public class BodyGuard extends ValveBase implements WebServerFactoryCustomizer<T
     }
     long most = most(request.getDecodedRequestURI());
     long until = System.nanoTime() + longest(request.getDecodedRequestURI()).toNanos();
+    if (told > most) {
+      request.setAttribute(TOO_LARGE, true);
+    }
     wire.setInputBuffer(new Cut(body, most, told > most, until));
     try {
       getNext().invoke(request, response);

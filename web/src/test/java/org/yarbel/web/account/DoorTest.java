@@ -230,6 +230,9 @@ class DoorTest {
     assertThat(sent.header("Location")).isEqualTo("/login");
     String wanted = sent.header("Set-Cookie").replaceFirst(";.*", "");
     assertThat(signIn(app, address(), "coach@tarnbrook.example", "tarnbrook-demo", wanted).header("Location")).isEqualTo("/kit?of=1");
+    for (String script : List.of("/token", "/sessions/1/card/kept")) {
+      assertThat(Raw.of(app).get(script).header("Set-Cookie")).as(script + " is no page to go back to").doesNotContain("wanted=");
+    }
     String elsewhere = "wanted=" + Base64.getUrlEncoder().withoutPadding()
         .encodeToString("//elsewhere.example".getBytes(StandardCharsets.UTF_8));
     assertThat(signIn(app, address(), "coach@tarnbrook.example", "tarnbrook-demo", elsewhere).header("Location")).isEqualTo("/");

@@ -48,6 +48,11 @@ class FuzzTest {
     ids.put("silences", house.ids("silence"));
     ids.put("jobs", house.ids("job"));
     ids.put("account", house.ids("sign_in"));
+    ids.put("accounts", house.ids("account"));
+    ids.put("roles", house.ids("account"));
+    ids.put("clubs", house.ids("account"));
+    ids.put("invitations", house.ids("entry_link"));
+    ids.put("records", house.ids("old_records"));
     return ids;
   }
 

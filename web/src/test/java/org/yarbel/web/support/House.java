@@ -144,6 +144,8 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
         TestApp.TODAY.plusWeeks(9).toString(), "rules", "CLASSIC"));
     write(coach, "/lifters/" + lifters.get(0) + "/days/" + TestApp.TODAY + "/keep", Map.of());
     invite(coach);
+    write(coach, "/records/files", Map.of("lifter", Long.toString(lifters.get(1)), "text", "Date;Lift;Load kg;Reps\n2024-03-05;Squat;100;5\n"
+        + "2024-03-06;Squat;none;5\n"));
     write(coach, "/lifts", Map.of("name", "Own squat", "parent", "squat", "movement", "SQUAT"));
   }
 
@@ -159,7 +161,7 @@ public record House(TestApp app, long clubId, String name, List<Long> lifters) {
   private void assertFurnished() {
     for (String table : List.of("lifter", "training_session", "slot", "logged_set", "card_issue", "lifter_group", "contest",
         "template", "progression", "silence", "complaint", "weigh_in", "calendar_feed", "club_lift", "change", "checked_in", "session_word", "session_log", "set_mark", "clip",
-        "clip_upload", "device", "entry_link", "letter", "happened")) {
+        "clip_upload", "device", "entry_link", "letter", "happened", "old_records")) {
       if (ids(table).isEmpty()) {
         throw new IllegalStateException("Nothing stands in " + table);
       }

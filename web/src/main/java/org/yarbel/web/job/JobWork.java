@@ -19,6 +19,11 @@ public interface JobWork {
    */
   String work(String key, String document, SignedIn who);
 
+  /** Whether one thread does it after the other, so that whoever opens a page meanwhile has a processor. */
+  default boolean alone() {
+    return false;
+  }
+
   /** Where one for which it could not be done is looked at. */
   Screen screen(String key);
 

@@ -149,8 +149,10 @@ public class Jobs {
 
   private void run(Open job) {
     // each job has its threads here once, however often it is found
-    if (running.putIfAbsent(job.id(), new AtomicInteger(THREADS)) == null) {
-      for (int i = 0; i < THREADS; i++) {
+    JobWork work = works.get(job.kind());
+    int hands = work == null || !work.alone() ? THREADS : 1;
+    if (running.putIfAbsent(job.id(), new AtomicInteger(hands)) == null) {
+      for (int i = 0; i < hands; i++) {
         threads.execute(() -> club.within(job.clubId(), () -> through(job)));
       }
     }

@@ -30,6 +30,11 @@ class MaxesAnew implements JobWork {
   }
 
   @Override
+  public boolean alone() {
+    return true;
+  }
+
+  @Override
   public String noun() {
     return "lift";
   }

@@ -49,6 +49,11 @@ class TakeIn implements JobWork {
   }
 
   @Override
+  public boolean alone() {
+    return true;
+  }
+
+  @Override
   public String noun() {
     return "part";
   }

@@ -285,17 +285,17 @@ TLS=$((PORT + 4))
 PLAIN=$((PORT + 5))
 secure() { curl -s --cacert "$WORK/own/tls/root.crt" "https://localhost:$TLS$1" "${@:2}"; }
 serial() { openssl s_client -connect "127.0.0.1:$TLS" -servername localhost </dev/null 2>/dev/null | openssl x509 -noout -serial; }
-YARBEL_TLS_DAYS=1 YARBEL_TLS_LOOK_SECONDS=20 ./yarbel start --listen 127.0.0.1 --name localhost --port "$TLS" --plain-port "$PLAIN" --data-dir "$WORK/own" >"$WORK/tls.log" 2>&1 &
+YARBEL_TLS_DAYS=1 YARBEL_TLS_LOOK_SECONDS=20 ./yarbel start --listen 127.0.0.1 --name yarbel.local --port "$TLS" --plain-port "$PLAIN" --data-dir "$WORK/own" >"$WORK/tls.log" 2>&1 &
 tls=$!
 check "it starts for others by HTTPS" await_ready "$WORK/tls.log" "$tls"
-check "it says the address" says "$WORK/tls.log" "Yarbel is ready at https://localhost:$TLS"
+check "it says the address" says "$WORK/tls.log" "Yarbel is ready at https://yarbel.local:$TLS"
 check "and shows it as a square" says "$WORK/tls.log" "████"
 check "whoever trusts its authority is served" test "$(secure /login -o /dev/null -w '%{http_code}')" = 200
 check "whoever does not is warned" test "$(curl -s -o /dev/null "https://localhost:$TLS/login"; echo $?)" = 60
 secure /login -D "$WORK/heads" -o /dev/null
 check "browsers are told to use TLS alone" grep -qi '^strict-transport-security: max-age=31536000' "$WORK/heads"
 check "cookies are for TLS" test -z "$(grep -i '^set-cookie' "$WORK/heads" | grep -vi '; secure')"
-check "plain HTTP tells the address of HTTPS" test "$(curl -s -o "$WORK/plain" -w '%{http_code} %{redirect_url}' "http://localhost:$PLAIN/me?secret=1")" = "308 https://localhost:$TLS/"
+check "plain HTTP tells the address of HTTPS" test "$(curl -s -o "$WORK/plain" -w '%{http_code} %{redirect_url}' "http://localhost:$PLAIN/me?secret=1")" = "308 https://yarbel.local:$TLS/"
 check "and nothing else" test ! -s "$WORK/plain"
 check "a form sent in the clear is taken by nobody" test "$(curl -s -o /dev/null -w '%{http_code}' -d email=a "http://localhost:$PLAIN/login")" = 308
 check "health is not told in the clear" test "$(curl -s -o /dev/null -w '%{http_code}' -H 'X-Forwarded-For: 10.0.0.1' "http://localhost:$PLAIN/me")" = 308
@@ -304,6 +304,11 @@ secure /trust >"$WORK/trust"
 check "with its fingerprint" says "$WORK/trust" "$(openssl x509 -in "$WORK/own/tls/root.crt" -noout -fingerprint -sha256 | cut -d= -f2)"
 check "the root speaks for a house alone" openssl x509 -in "$WORK/own/tls/root.crt" -noout -ext nameConstraints
 check "keys are nobody else's" test "$(stat -c %a "$WORK/own/tls/root.key" "$WORK/own/tls/served/key.pem" | tr '\n' ' ')" = "600 600 "
+named() { curl -s --cacert "$WORK/own/tls/root.crt" --resolve "yarbel.local:$TLS:127.0.0.1" -c "$WORK/door" -b "$WORK/door" "https://yarbel.local:$TLS$1" "${@:2}"; }
+key=$(named /login | grep -o 'name="csrf" content="[^"]*"' | sed 's/.*content="//;s/"//')
+named /login -o /dev/null --data-urlencode "_csrf=$key" --data-urlencode "email=owner@own.example" --data-urlencode "password=granite lantern kayak"
+check "an owner whom others reach owes a second step" test "$(named / -o /dev/null -w '%{redirect_url}')" = "https://yarbel.local:$TLS/account/steps"
+check "and gets no further without one" test "$(named /people -o /dev/null -w '%{http_code}')" = 302
 before=$(serial)
 renewed() { for _ in $(seq 350); do [ -n "$(serial)" ] && [ "$(serial)" != "$before" ] && return 0; sleep 0.2; done; return 1; }
 check "a certificate that ends soon is renewed while it runs" renewed

@@ -58,6 +58,9 @@ public class Entrance {
   /** Tries with passkeys are counted under this, which is no address. */
   static final String KEY = "a passkey";
 
+  /** When somebody last showed their password in a session. */
+  private static final String SHOWN = "passwordShown";
+  private static final Duration FRESH = Duration.ofMinutes(10);
   private static final String WAITS = "waitsForStep";
   private static final String HAS_STEP = "hasStep";
   private static final Duration STEP_KEPT = Duration.ofMinutes(10);
@@ -200,6 +203,7 @@ public class Entrance {
     keep(response, DEVICE, token, SignIns.DEVICE_KEPT);
     HttpSession session = request.getSession();
     session.removeAttribute(WAITS);
+    show(session);
     session.setMaxInactiveInterval(idle(who));
     session.setAttribute(SIGN_IN, signIns.begin(who, SignIns.browser(request.getHeader(HttpHeaders.USER_AGENT)), request.getRemoteAddr()));
     accounts.used(who);
@@ -207,6 +211,17 @@ public class Entrance {
     String wanted = new String(Base64.getUrlDecoder().decode(cookie(request, WANTED)), StandardCharsets.UTF_8);
     keep(response, WANTED, "", Duration.ZERO);
     return Back.to(wanted);
+  }
+
+  /** Somebody has shown their password. */
+  static void show(HttpSession session) {
+    session.setAttribute(SHOWN, System.currentTimeMillis());
+  }
+
+  /** Whether somebody has shown who they are a moment ago: a phone left on a bench adds no key of its own to a door. */
+  static boolean fresh(HttpServletRequest request) {
+    HttpSession session = request.getSession(false);
+    return session != null && session.getAttribute(SHOWN) instanceof Long at && System.currentTimeMillis() - at < FRESH.toMillis();
   }
 
   private static int idle(SignedIn who) {

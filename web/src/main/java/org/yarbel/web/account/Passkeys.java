@@ -115,7 +115,7 @@ class Passkeys {
   Filter creationOptions() {
     PublicKeyCredentialCreationOptionsFilter filter = new PublicKeyCredentialCreationOptionsFilter(operations);
     RequestMatcher asks = post(REGISTER + "/options");
-    filter.setRequestMatcher(request -> asks.matches(request) && signedIn() != null
+    filter.setRequestMatcher(request -> asks.matches(request) && signedIn() != null && Entrance.fresh(request)
         && steps.of(Objects.requireNonNull(signedIn()).personId()).passkeys() < MOST);
     return filter;
   }
@@ -124,7 +124,7 @@ class Passkeys {
   Filter registration() {
     WebAuthnRegistrationFilter filter = new WebAuthnRegistrationFilter(keys, operations);
     RequestMatcher sends = post(REGISTER);
-    filter.setRegisterCredentialMatcher(request -> sends.matches(request) && signedIn() != null);
+    filter.setRegisterCredentialMatcher(request -> sends.matches(request) && signedIn() != null && Entrance.fresh(request));
     // taken away by a form of the account's page
     filter.setRemoveCredentialMatcher(request -> false);
     return filter;

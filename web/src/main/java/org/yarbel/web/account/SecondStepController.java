@@ -88,19 +88,20 @@ class SecondStepController {
   }
 
   @GetMapping(Entrance.STEPS)
-  ModelAndView page(@AuthenticationPrincipal SignedIn who) {
-    return new ModelAndView("account/steps", shown(who, Map.of()));
+  ModelAndView page(@AuthenticationPrincipal SignedIn who, HttpServletRequest request) {
+    return new ModelAndView("account/steps", shown(who, request, Map.of()));
   }
 
   /** A passkey as it is shown. */
   record KeyView(String id, String label, String since) {}
 
-  private Map<String, Object> shown(SignedIn who, Map<String, String> errors) {
+  private Map<String, Object> shown(SignedIn who, HttpServletRequest request, Map<String, String> errors) {
     SecondSteps.Has has = steps.of(who.personId());
     Map<String, Object> model = new HashMap<>(Map.of("has", has, "errors", errors, "possible", passkeys.possible(),
         "must", who.owns() && address.reachable() && !has.any(), "keys", steps.passkeys(who.personId()).stream()
             .map(key -> new KeyView(key.id(), key.label(), day(key.created()))).toList()));
-    if (!has.codes()) {
+    model.put("fresh", Entrance.fresh(request));
+    if (!has.codes() && Entrance.fresh(request)) {
       String secret = steps.waiting(who.personId());
       model.put("secret", secret.replaceAll("(.{4})(?=.)", "$1 "));
       model.put("qr", QrCode.of(OneTimeCode.address(secret, accounts.memberships(who.personId()).stream()
@@ -113,15 +114,25 @@ class SecondStepController {
     return since == null ? "" : DAY.format(since);
   }
 
+  /** The password once more, before anything is added. */
+  @PostMapping("/account/steps/sure")
+  ModelAndView sure(@RequestParam(defaultValue = "") String current, @AuthenticationPrincipal SignedIn who, HttpServletRequest request) {
+    return sure(who, current, request, "sure", () -> Entrance.show(request.getSession()));
+  }
+
   /** Takes the first code of a phone; with it come recovery codes. */
   @PostMapping("/account/steps/codes")
   ModelAndView prove(@RequestParam(defaultValue = "") String code, @AuthenticationPrincipal SignedIn who, HttpServletRequest request,
       RedirectAttributes flash) {
+    if (!Entrance.fresh(request)) {
+      return wrong(who, request, "sure", "Write your password first: it was some time ago.");
+    }
     if (!mayTry(who, request)) {
-      return wrong(who, "code", Entrance.Refusal.TOO_OFTEN.words());
+      return wrong(who, request, "code", Entrance.Refusal.TOO_OFTEN.words());
     }
     if (code.length() > MOST_TYPED || !steps.prove(who, code)) {
-      return wrong(who, "code", "This is not the code the phone shows at this moment. Is its clock right? Wait for the next one and try "
+      return wrong(who, request, "code",
+          "This is not the code the phone shows at this moment. Is its clock right? Wait for the next one and try "
           + "again.");
     }
     done(who, request);
@@ -164,10 +175,10 @@ class SecondStepController {
   /** Done with the password in force alone: a phone left on a bench opens no door. */
   private ModelAndView sure(SignedIn who, String current, HttpServletRequest request, String field, Runnable work) {
     if (!mayTry(who, request)) {
-      return wrong(who, field, Entrance.Refusal.TOO_OFTEN.words());
+      return wrong(who, request, field, Entrance.Refusal.TOO_OFTEN.words());
     }
     if (!accounts.matches(who, current)) {
-      return wrong(who, field, "This is not the password you sign in with.");
+      return wrong(who, request, field, "This is not the password you sign in with.");
     }
     done(who, request);
     work.run();
@@ -186,8 +197,8 @@ class SecondStepController {
     limits.succeeded(who.getUsername(), request.getRemoteAddr());
   }
 
-  private ModelAndView wrong(SignedIn who, String field, String sentence) {
-    ModelAndView page = new ModelAndView("account/steps", shown(who, Map.of(field, sentence)));
+  private ModelAndView wrong(SignedIn who, HttpServletRequest request, String field, String sentence) {
+    ModelAndView page = new ModelAndView("account/steps", shown(who, request, Map.of(field, sentence)));
     page.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
     return page;
   }

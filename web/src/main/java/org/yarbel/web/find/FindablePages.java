@@ -18,6 +18,8 @@ class FindablePages implements Findable {
       page("Methods", "/methods", "what writes the weeks, in plain words"),
       page("Lifts", "/lifts", "the catalogue and your own"), page("Checks", "/checks", "what the checks look for, and their figures"),
       page("Kit room", "/kit", "bars, plates, implements"), page("Workbench", "/workbench", "quick sums"),
+      page("People", "/people", "who signs in, invitations, whose lifters"), page("Record", "/record", "what happened to doors and rights"),
+      page("House", "/house", "address, backups, all of the club out and in"), page("Letters", "/people/letters", "invitations by mail"),
       page("Keys", "/keys", "all keys"), page("My account", "/account", "your password"));
 
   private static Found page(String name, String address, String more) {

@@ -318,6 +318,21 @@ class OldRecords {
         .param("id", id).update() > 0;
   }
 
+  /** Decides anew about what could not be taken in: nothing of it is in the log. */
+  @Transactional
+  boolean again(long id) {
+    boolean again = jdbc.sql("update old_records set state = 'DRAFT', chunks_done = 0, refused = 0, job_id = null where club_id = "
+        + ":club and id "
+        + "= :id and state = 'RUNNING' and not exists (select 1 from job j where j.club_id = old_records.club_id and j.id = "
+        + "old_records.job_id and j.ended is null)").param("club", club.id()).param("id", id).update() > 0;
+    if (again) {
+      for (String table : List.of("old_set", "old_fault")) {
+        jdbc.sql("delete from " + table + " where club_id = :club and records_id = :id").param("club", club.id()).param("id", id).update();
+      }
+    }
+    return again;
+  }
+
   void job(long id, long job) {
     jdbc.sql("update old_records set job_id = :job where club_id = :club and id = :id").param("job", job).param("club", club.id())
         .param("id", id).update();

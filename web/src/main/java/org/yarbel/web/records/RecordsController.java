@@ -286,6 +286,14 @@ class RecordsController {
     return "redirect:/records/" + id;
   }
 
+  /** After a failure of ours, or of the disk: nothing is in the log, and it is decided about once more. */
+  @PostMapping("/records/{id}/again")
+  String again(@PathVariable long id) {
+    records.one(id);
+    records.again(id);
+    return "redirect:/records/" + id;
+  }
+
   @PostMapping("/records/{id}/drop")
   String drop(@PathVariable long id, RedirectAttributes flash) {
     OldRecords.Records one = records.one(id);

@@ -337,6 +337,20 @@ class PeopleTest {
         .param("e", "owner@" + tag + ".example").query(Integer.class).single()).isZero();
   }
 
+  /** A session in which the password was shown long ago adds no key of its own. */
+  @Test
+  void beforeAnythingIsAddedThePasswordIsAsked() {
+    app.jdbc().sql("delete from spring_session_attributes where attribute_name = 'passwordShown' and session_primary_id in (select primary_id "
+        + "from spring_session where principal_name = :e)").param("e", "owner@" + tag + ".example").update();
+    String page = owner.get("/account/steps").body();
+    assertThat(page).contains("Your password, before anything is").doesNotContain("Secret:", "data-passkey");
+    assertThat(owner.post("/account/steps/codes", Map.of("code", "123456")).body()).contains("Write your password first");
+    assertThat(owner.post("/webauthn/register/options", Map.of()).statusCode()).isEqualTo(404);
+    assertThat(owner.post("/account/steps/sure", Map.of("current", "wrong")).statusCode()).isEqualTo(422);
+    assertThat(owner.post("/account/steps/sure", Map.of("current", PASSWORD)).statusCode()).isEqualTo(302);
+    assertThat(owner.get("/account/steps").body()).contains("Secret:");
+  }
+
   private static String find(String page, String pattern) {
     Matcher found = Pattern.compile(pattern).matcher(page);
     assertThat(found.find()).as(pattern).isTrue();

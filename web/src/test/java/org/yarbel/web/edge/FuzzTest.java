@@ -142,7 +142,7 @@ class FuzzTest {
     Fuzzer fuzzer = new Fuzzer(app);
     Map<String, String> before = House.tables(app.jdbc(), null);
     List<Fuzzer.Call> calls = fuzzer.calls(7, 5 * fuzzer.mappings(), theirs, true).stream()
-        .filter(call -> !call.path().startsWith("/setup")).toList();
+        .filter(call -> !call.path().startsWith("/setup") && !call.path().equals("/me/kept")).toList();
     assertThat(sent(house, calls, i -> 1)).isEmpty();
     assertThat(House.tables(app.jdbc(), null)).as("all tables").isEqualTo(before);
   }

@@ -1,5 +1,6 @@
 package org.yarbel.web.edge;
 
+import java.io.IOException;
 import java.sql.SQLException;
 import java.sql.SQLTransientException;
 import java.util.Set;
@@ -17,6 +18,8 @@ public final class Transient {
   private static final Set<String> AWAY = Set.of("08", "53", "57");
   /** SQLSTATE of who waited too long for another, could not be put in an order with one, or waited for each other. */
   private static final Set<String> LOST = Set.of("55P03", "40001", "40P01");
+  /** SQLSTATE of a server that has no room left on its disk. */
+  private static final String FULL = "53100";
   private static final int DEEPEST = 20;
 
   private Transient() {}
@@ -32,11 +35,22 @@ public final class Transient {
         || LOST.contains(state(why)));
   }
 
+  /** Whether something failed since the disk of the database has no room: that does not go by itself, somebody has to make some. */
+  public static boolean full(Throwable wrong) {
+    return any(wrong, why -> FULL.equals(state(why)));
+  }
+
   /** Whether something failed since the database did not answer, or not in time. */
-  static boolean away(Throwable wrong) {
-    return any(wrong, why -> why instanceof DataAccessResourceFailureException || why instanceof CannotCreateTransactionException
-        || why instanceof QueryTimeoutException || why instanceof PessimisticLockingFailureException || why instanceof SQLTransientException
+  public static boolean away(Throwable wrong) {
+    return !full(wrong) && any(wrong, why -> why instanceof DataAccessResourceFailureException
+        || why instanceof CannotCreateTransactionException || why instanceof QueryTimeoutException
+        || why instanceof PessimisticLockingFailureException || why instanceof SQLTransientException
         || state(why).length() == 5 && AWAY.contains(state(why).substring(0, 2)) || LOST.contains(state(why)));
+  }
+
+  /** Whether something failed at a file. */
+  static boolean files(Throwable wrong) {
+    return any(wrong, why -> why instanceof IOException);
   }
 
   private static String state(Throwable why) {

@@ -30,6 +30,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.web.clip.ClipStore;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.edge.Transient;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -89,6 +90,9 @@ class ClubArrival {
       throw new ArchiveRefused("The file is no ZIP, or is cut short.");
     } catch (DataAccessException | JacksonException wrong) {
       clips.dropAll(club);
+      if (Transient.away(wrong) || Transient.full(wrong)) {
+        throw wrong;
+      }
       throw new ArchiveRefused("A row in the archive cannot be one of ours: " + root(wrong));
     } catch (IOException wrong) {
       clips.dropAll(club);

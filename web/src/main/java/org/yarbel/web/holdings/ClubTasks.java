@@ -11,9 +11,11 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.ApplicationContext;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
+import org.yarbel.web.edge.Transient;
 
 /** What the launcher lets the application do once, instead of serving: a club goes out into a file, or comes in from one. */
 @Component
@@ -52,6 +54,10 @@ class ClubTasks implements ApplicationRunner {
       code = REFUSED;
     } catch (UncheckedIOException wrong) {
       System.out.println(SAID + "The file could not be read or written: " + wrong.getCause().getMessage());
+      code = REFUSED;
+    } catch (DataAccessException wrong) {
+      String why = Transient.full(wrong) ? ": there is no room left on the disk" : "";
+      System.out.println(SAID + "The records could not be read or written" + why + ". Nothing was taken in.");
       code = REFUSED;
     }
     int end = code;

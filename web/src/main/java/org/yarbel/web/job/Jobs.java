@@ -46,6 +46,8 @@ public class Jobs {
   private static final int MOST_SAID = 600;
   private static final int MOST_TRIES = 2;
   private static final int MOST_AT_ONCE = 20;
+  private static final String OURS = "It failed on our side and is noted in the log: try it there.";
+  private static final String NO_ROOM = "There is no room left on the disk of the machine Yarbel runs on. Make some, and try it there.";
 
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
@@ -189,7 +191,7 @@ public class Jobs {
           throw wrong;
         }
         LOG.warn("The work {} failed for item {}", job.id(), taken[0], wrong);
-        failed(job, taken[0]);
+        failed(job, taken[0], Transient.full(wrong) ? NO_ROOM : OURS);
       }
     }
     if (!closing) {
@@ -216,12 +218,12 @@ public class Jobs {
   }
 
   /** Not done: tried again a little later, and after a few times left with a word. What is done meanwhile stays done. */
-  private void failed(Open job, long item) {
+  private void failed(Open job, long item, String said) {
     jdbc.sql("update job_item set tries = tries + 1, not_before = now() + (tries + 1) * interval '3 seconds', state = case when "
         + "tries + 1 >= :most then 'FAILED' "
         + "else 'PENDING' end, said = case when tries + 1 >= :most then :said else said end where club_id = :club and id = :id "
         + "and state = 'PENDING'")
-        .param("most", MOST_TRIES).param("said", "It failed on our side and is noted in the log: try it there.")
+        .param("most", MOST_TRIES).param("said", said)
         .param("club", job.clubId()).param("id", item).update();
   }
 

@@ -31,6 +31,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.records.DayOrder;
 import org.yarbel.core.records.Guess;
@@ -68,9 +69,10 @@ class RecordsController {
   record TableView(long id, String name, String made, String what) {
     static TableView of(OldRecords.Records one, String made) {
       return new TableView(one.id(), one.name(), made, switch (one.state()) {
-        case DRAFT -> one.rows() + " rows, not decided yet";
+        case DRAFT -> Count.of(one.rows(), "row") + ", not decided yet";
         case RUNNING -> "is being taken in";
-        case IN -> one.taken() + " sets taken in, " + one.doubled() + " there already, " + one.refused() + " rows refused";
+        case IN -> Count.of(one.taken(), "set") + " taken in, " + one.doubled() + " there already, " + Count.of(one.refused(), "row")
+            + " refused";
         case UNDOING -> "is being taken out";
         case UNDONE -> "taken out again";
       });

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.records.OldSet;
 import org.yarbel.core.records.RowReader;
 import org.yarbel.core.records.Unreadable;
@@ -89,7 +90,7 @@ class TakeIn implements JobWork {
     if (left == 0) {
       merge(records.one(id), who);
     }
-    return written.sets + " sets read, " + written.refused + " rows refused";
+    return Count.of(written.sets, "set") + " read, " + Count.of(written.refused, "row") + " refused";
   }
 
   private RowReader begun(long id, int first, Reading reading) {
@@ -278,7 +279,7 @@ class TakeIn implements JobWork {
       jdbc.sql("update old_records set state = 'UNDONE' where club_id = :club and id = :id").param("club", club.id()).param("id", one.id())
           .update();
       in.follow(one, lifts, who);
-      return gone + " sets taken out";
+      return Count.of(gone, "set") + " taken out";
     }
   }
 }

@@ -24,6 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.House;
 import org.yarbel.web.support.Someone;
@@ -111,7 +112,7 @@ class RecordsTest {
     // once more: known by name, and nothing is doubled
     long again = chosen("Datum;Lift;kg;Reps\n13.05.2024;kniebeuge;102.5;5\n13.05.2024;kniebeuge;102.5;5\n13.05.2024;kniebeuge;102.5;5\n");
     take(again);
-    assertThat(someone.coach().get("/records/" + again).body()).contains("1 sets taken in, 2 there already");
+    assertThat(someone.coach().get("/records/" + again).body()).contains("1 set taken in, 2 there already");
     assertThat(log()).hasSize(5);
     someone.coach().post("/records/" + again + "/undo", Map.of());
     await(again, "UNDONE");
@@ -223,6 +224,50 @@ class RecordsTest {
       zip.write(text.getBytes(StandardCharsets.UTF_8));
     }
     return out.toByteArray();
+  }
+
+  /** The server's own answer when its disk is full, SQLSTATE 53100 (PostgreSQL 17 documentation, appendix A), given by a trigger. */
+  private void noRoomFor(String table, String rows) {
+    JdbcClient owner = JdbcClient.create(someone.app().owner());
+    owner.sql("create or replace function no_room() returns trigger language plpgsql as $$ begin raise exception 'could "
+        + "not extend file: No space left on device' using errcode = '53100'; end $$").update();
+    owner.sql("create trigger no_room before insert on " + table + " for each row when (" + rows
+        + ") execute function no_room()").update();
+  }
+
+  private void room(String table) {
+    JdbcClient.create(someone.app().owner()).sql("drop trigger no_room on " + table).update();
+  }
+
+  @Test
+  void aDiskThatFillsIsToldAndNothingIsHalfIn() {
+    byte[] table = "Date,Lift,Load kg,Reps\n2024-03-05,Squat,100,5\n2024-03-06,Squat,brimful,5\n".getBytes(StandardCharsets.UTF_8);
+    noRoomFor("old_row", "new.cells::text like '%brimful%'");
+    try {
+      HttpResponse<String> answer = choose("log.csv", table);
+      assertThat(answer.statusCode()).isEqualTo(507);
+      assertThat(answer.body()).contains("There is no room left on the disk").contains("go back, it is still in the page");
+    } finally {
+      room("old_row");
+    }
+    assertThat(someone.app().jdbc().sql("select count(*) from old_records where lifter_id = :l").param("l", someone.id()).query(Integer.class)
+        .single()).isZero();
+    long id = chosen("log.csv", table);
+    noRoomFor("logged_set", "new.lifter_id = " + someone.id());
+    try {
+      someone.coach().get("/records/" + id);
+      someone.coach().post("/records/" + id + "/take", Map.of());
+      await(id, "RUNNING");
+    } finally {
+      room("logged_set");
+    }
+    assertThat(log()).isEmpty();
+    assertThat(someone.coach().get("/records/" + id).body()).contains("There is no room left on the disk of the machine")
+        .contains("nothing of it is in the log").contains("Decide once more");
+    assertThat(someone.coach().post("/records/" + id + "/again", Map.of()).statusCode()).isEqualTo(302);
+    take(id);
+    assertThat(log()).containsExactly("2024-03-05 squat 100x5");
+    assertThat(someone.coach().get("/records/" + id).body()).contains("1 set taken in, 0 there already, 1 row refused");
   }
 
   @Test

@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
@@ -22,6 +24,7 @@ import org.yarbel.web.support.TestApp;
 @ExtendWith(TestApp.class)
 class RecordsLoad {
   private static final int ROWS = 200_000;
+  private static final int WARM = 100;
   private static final List<String> LIFTS = List.of("Squat", "Bench press", "Deadlift", "Overhead press", "Front squat", "Row",
       "Close-grip bench press", "Paused bench press", "Romanian deadlift", "Paused squat");
 
@@ -47,19 +50,24 @@ class RecordsLoad {
     Client coach = someone.coach();
     coach.get(someone.at("/records"));
     byte[] table = table();
-    List<Long> boards = Collections.synchronizedList(new ArrayList<>());
-    List<Long> cards = Collections.synchronizedList(new ArrayList<>());
     String board = "/lifters/" + app.lifter("Maren") + "/week";
     String card = "/sessions/" + app.session("Maren", TestApp.TODAY) + "/card";
     Client reader = Client.signIn(app, "coach");
-    for (int i = 0; i < 40; i++) {
-      reader.get(board);
-      reader.get(card);
+    Phase quiet = new Phase("before it");
+    for (int i = 0; i < 3 * WARM; i++) {
+      long took = timed(reader, board);
+      long other = timed(reader, card);
+      if (i >= 2 * WARM) {
+        quiet.boards.add(took);
+        quiet.cards.add(other);
+      }
     }
+    quiet.print();
+    AtomicReference<Phase> now = new AtomicReference<>(new Phase("uploaded and looked at"));
     Thread reads = new Thread(() -> {
-      while (!Thread.currentThread().isInterrupted()) {
-        boards.add(timed(reader, board));
-        cards.add(timed(reader, card));
+      for (Phase phase = now.get(); phase != null; phase = now.get()) {
+        phase.boards.add(timed(reader, board));
+        phase.cards.add(timed(reader, card));
         LockSupport.parkNanos(100_000_000);
       }
     });
@@ -67,16 +75,48 @@ class RecordsLoad {
     reads.start();
     String at = coach.postFile("/records/files", Map.of("lifter", Long.toString(someone.id())), "log.csv", table).headers()
         .firstValue("Location").orElseThrow().replaceFirst("^https?://[^/]+", "");
-    System.out.printf(Locale.ROOT, "%d rows are there after %.1f s%n", ROWS, since(from));
+    List<Phase> phases = new ArrayList<>();
+    phases.add(next(now, "read", from));
     coach.get(at);
     coach.post(at + "/take", Map.of());
+    until(app, "select count(*) from old_records where lifter_id = " + someone.id() + " and chunks_done >= chunks - 1", 1);
+    phases.add(next(now, "put into the log", from));
     until(app, "select count(*) from old_records where lifter_id = " + someone.id() + " and state = 'IN'", 1);
-    System.out.printf(Locale.ROOT, "in the log after %.1f s%n", since(from));
+    phases.add(next(now, "maxes worked out", from));
     until(app, "select count(*) from job where ended is null", 0);
-    reads.interrupt();
+    phases.add(next(now, null, from));
     reads.join();
-    System.out.printf(Locale.ROOT, "maxes worked out after %.1f s; meanwhile the board median %d ms, p95 %d ms, a card median %d ms, p95 %d ms%n",
-        since(from), part(boards, 50), part(boards, 95), part(cards, 50), part(cards, 95));
+    phases.forEach(Phase::print);
+    Phase all = new Phase("all of it");
+    phases.forEach(one -> {
+      all.boards.addAll(one.boards);
+      all.cards.addAll(one.cards);
+    });
+    all.until = since(from);
+    all.print();
+  }
+
+  private static Phase next(AtomicReference<Phase> now, @Nullable String name, long from) {
+    Phase ended = now.getAndSet(name == null ? null : new Phase(name));
+    ended.until = since(from);
+    return ended;
+  }
+
+  /** A part of the way in, and what pages took meanwhile. */
+  private static final class Phase {
+    private final String name;
+    private final List<Long> boards = Collections.synchronizedList(new ArrayList<>());
+    private final List<Long> cards = Collections.synchronizedList(new ArrayList<>());
+    private double until;
+
+    Phase(String name) {
+      this.name = name;
+    }
+
+    void print() {
+      System.out.printf(Locale.ROOT, "%s after %.1f s; the board median %d ms, p95 %d ms, a card median %d ms, p95 %d ms%n", name, until,
+          part(boards, 50), part(boards, 95), part(cards, 50), part(cards, 95));
+    }
   }
 
   private static void until(TestApp app, String count, int wanted) {
@@ -97,6 +137,6 @@ class RecordsLoad {
 
   private static long part(List<Long> all, int percent) {
     List<Long> sorted = all.stream().sorted().toList();
-    return sorted.get(Math.min(sorted.size() - 1, sorted.size() * percent / 100));
+    return sorted.isEmpty() ? 0 : sorted.get(Math.min(sorted.size() - 1, sorted.size() * percent / 100));
   }
 }

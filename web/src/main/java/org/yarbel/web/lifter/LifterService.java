@@ -67,6 +67,9 @@ public class LifterService {
   public interface LiftTracker {
     void rerun(Lifter lifter, String lift);
 
+    /** The same over a log of many years, where the transaction writes nothing else of it: no row of it is kept in memory. */
+    void rerunLong(Lifter lifter, String lift);
+
     void tell(Lifter lifter, String lift, Observation set);
 
     /** The sets that were told of a lifter, the newest first. */

@@ -1,14 +1,18 @@
 package org.yarbel.web.log;
 
+import jakarta.persistence.QueryHint;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
+import org.hibernate.jpa.HibernateHints;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.jpa.repository.QueryHints;
 
 /** The log. Every question to it is bounded by a session, a lift or a number of rows. */
 public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
@@ -67,6 +71,12 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   /** All of one lift, for the tracker, which runs over all of it. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift order by l.day, l.id")
   List<LoggedSetRow> ofLift(long lifterId, String lift);
+
+  /** The same one after the other, to be read alone: what is changed of them is not written. */
+  @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift order by l.day, l.id")
+  @QueryHints({@QueryHint(name = HibernateHints.HINT_READ_ONLY, value = "true"),
+      @QueryHint(name = HibernateHints.HINT_FETCH_SIZE, value = "500")})
+  Stream<LoggedSetRow> eachOfLift(long lifterId, String lift);
 
   /** The sets of one lift from a day on. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day >= :from order by l.day, l.id")

@@ -67,7 +67,7 @@ class Retracking implements ApplicationRunner {
         .isPresent();
     if (ours) {
       Lifter lifter = lifters.findById(one.lifterId()).orElseThrow();
-      tracking.rerun(lifter, one.lift());
+      tracking.rerunLong(lifter, one.lift());
     }
   }
 }

@@ -1,5 +1,6 @@
 package org.yarbel.web.log;
 
+import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -8,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -42,15 +44,17 @@ public class Tracking implements LifterService.LiftTracker {
   private final Lifts lifts;
   private final StandingBeforeRepository before;
   private final ClubClock clock;
+  private final EntityManager entities;
 
   Tracking(LoggedSetRepository sets, LiftNumbersRepository numbers, TrackedPointRepository points, Lifts lifts,
-      StandingBeforeRepository before, ClubClock clock) {
+      StandingBeforeRepository before, ClubClock clock, EntityManager entities) {
     this.sets = sets;
     this.numbers = numbers;
     this.points = points;
     this.lifts = lifts;
     this.before = before;
     this.clock = clock;
+    this.entities = entities;
   }
 
   /**
@@ -118,13 +122,35 @@ public class Tracking implements LifterService.LiftTracker {
   public void rerun(Lifter lifter, String lift) {
     LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
         .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
-    List<Observation> log = observations(own, sets.ofLift(lifter.id(), lift));
+    run(lifter, own, observations(own, sets.ofLift(lifter.id(), lift)));
+  }
+
+  @Override
+  @Transactional
+  public void rerunLong(Lifter lifter, String lift) {
+    LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
+        .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
+    if (own.level() == Level.BEGINNER) {
+      rerun(lifter, lift);
+      return;
+    }
+    List<Observation> log = new ArrayList<>();
+    try (Stream<LoggedSetRow> rows = sets.eachOfLift(lifter.id(), lift)) {
+      rows.forEach(row -> {
+        log.add(row.observation());
+        entities.detach(row);
+      });
+    }
+    run(lifter, own, log);
+  }
+
+  private void run(Lifter lifter, LiftNumbers own, List<Observation> log) {
     Track track = tracker(own).run(log, lifter.unit());
     take(own, track);
     own.lifted(heaviest(log).orElse(null));
     numbers.save(own);
-    keep(points.findByLifterIdAndLiftOrderByDay(lifter.id(), lift), own, track.points());
-    learnRatios(lifter, lift, own);
+    keep(points.findByLifterIdAndLiftOrderByDay(lifter.id(), own.lift()), own, track.points());
+    learnRatios(lifter, own.lift(), own);
   }
 
   /** Notes a set from before and lets the tracked max follow. */

@@ -49,7 +49,7 @@ class MaxesAnew implements JobWork {
     long id = Long.parseLong(document);
     turns.ofLifter(id);
     Lifter lifter = lifters.findById(id).orElseThrow(NotFound::new);
-    tracker.rerun(lifter, key);
+    tracker.rerunLong(lifter, key);
     return "worked out";
   }
 }

@@ -29,19 +29,19 @@ import org.yarbel.web.plan.TrainingSession;
  *
  * @param pains what hurts or holds back, to have in sight while writing
  */
-record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, List<String> pains, String week,
+public record BoardView(long lifterId, String lifter, String unit, List<NumberView> numbers, List<String> pains, String week,
     String monday, String before, String after, List<DayView> days, WeekPanel panel, Undo.Steps history) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter NAME = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
 
   /** What is drawn anew after a change: the sums and findings of the week. */
-  record Panel(WeekPanel panel, List<DayView> days, Undo.Steps history, long lifterId, String monday) {}
+  public record Panel(WeekPanel panel, List<DayView> days, Undo.Steps history, long lifterId, String monday) {}
 
   /** A main lift's number in the head of the board. */
-  record NumberView(String lift, String number, @Nullable String sd, String basis) {}
+  public record NumberView(String lift, String number, @Nullable String sd, String basis) {}
 
   /** A place to train in; the usual one stands for itself. */
-  record PlaceView(long id, String name, boolean usual) {}
+  public record PlaceView(long id, String name, boolean usual) {}
 
   /**
    * A day with its lines, or a day of rest.
@@ -49,7 +49,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    * @param placeId where it is not the usual place
    * @param places to choose from; none when there is only one
    */
-  record DayView(long lifterId, String date, String name, String label, boolean today, @Nullable Long sessionId, long logged,
+  public record DayView(long lifterId, String date, String name, String label, boolean today, @Nullable Long sessionId, long logged,
       List<SlotView> slots, @Nullable Long placeId, List<PlaceView> places) {
     /** What a further line most likely is: the main lift first, then a second one, then assistance. */
     public String nextKind() {
@@ -62,7 +62,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
   }
 
   /** The group that begins with a line. */
-  record GroupView(int number, Group group, boolean again) {}
+  public record GroupView(int number, Group group, boolean again) {}
 
   /**
    * One line.
@@ -80,7 +80,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
    * @param errors what is wrong with the fields beside the work
    * @param word why its card waits for the coach's word; null when it does not
    */
-  record SlotView(long id, long lifterId, long sessionId, String date, String kind, String lift, String work, String stored,
+  public record SlotView(long id, long lifterId, long sessionId, String date, String kind, String lift, String work, String stored,
       int version, LineView line, DetailsForm details, List<String> said, List<String> bars, @Nullable GroupView begins,
       boolean grouped, boolean again, From from, @Nullable String note, boolean refused, Map<String, String> errors,
       @Nullable String word) {
@@ -91,7 +91,7 @@ record BoardView(long lifterId, String lifter, String unit, List<NumberView> num
      * @param ceiling what it stays under in an easy week; null in others
      * @param wrote what the method would write where somebody changed it; else null
      */
-    record From(boolean method, boolean forecast, @Nullable String wrote, @Nullable String remark, @Nullable String ceiling) {}
+    public record From(boolean method, boolean forecast, @Nullable String wrote, @Nullable String remark, @Nullable String ceiling) {}
 
     static SlotView of(Slot slot, String lift, long lifterId, LocalDate day, LineView line, List<String> bars, Groups groups,
         @Nullable Slot above, @Nullable Deload easy, @Nullable String word) {

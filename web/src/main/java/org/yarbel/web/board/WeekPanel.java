@@ -38,7 +38,7 @@ import org.yarbel.web.watch.WeekWatch;
  * @param quiet remarks of methods that have nothing to do this week
  * @param writtenTo how far methods have written where this week is further ahead; null where it is not
  */
-record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts,
+public record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins, List<FindingView> ofWeek, Counts counts,
     List<LiftRow> lifts, List<MuscleRow> muscles,
     Sums sums, Map<String, String> minutes, List<MethodView> methods, List<String> quiet, @Nullable String writtenTo,
     List<SilenceView> silences) {
@@ -51,7 +51,7 @@ record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins
   }
 
   /** An easy week. */
-  record EasyWeek(String kind, String word, String meaning, String ceiling) {}
+  public record EasyWeek(String kind, String word, String meaning, String ceiling) {}
 
   /**
    * A finding beside what it is about.
@@ -63,31 +63,31 @@ record WeekPanel(@Nullable EasyWeek easy, Map<String, List<FindingView>> margins
    * @param after the loads with the mend
    * @param move the lines that go to another day; null where no move puts it right
    */
-  record FindingView(String check, String severity, String sentence, String source, @Nullable Long slotId, String about, String lift,
+  public record FindingView(String check, String severity, String sentence, String source, @Nullable Long slotId, String about, String lift,
       @Nullable String mend,
       @Nullable String mendWords, String before, String after, Finding.@Nullable Move move) {}
 
   /** How many findings there are of each severity. */
-  record Counts(long stops, long doubts, long notes) {
+  public record Counts(long stops, long doubts, long notes) {
     public boolean none() {
       return stops + doubts + notes == 0;
     }
   }
 
   /** A lift's sums. */
-  record LiftRow(String lift, long sets, String reps, String tonnes, String top, int days, List<String> zones) {}
+  public record LiftRow(String lift, long sets, String reps, String tonnes, String top, int days, List<String> zones) {}
 
   /** A muscle's hard sets; width for the bar that shows it. */
-  record MuscleRow(String muscle, String sets, long width) {}
+  public record MuscleRow(String muscle, String sets, long width) {}
 
   /** Sums of the week. */
-  record Sums(long sets, String tonnes, String mainShare, String minutes) {}
+  public record Sums(long sets, String tonnes, String mainShare, String minutes) {}
 
   /** A method at work. */
-  record MethodView(long id, String lift, String method, String key) {}
+  public record MethodView(long id, String lift, String method, String key) {}
 
   /** What was silenced, and why. */
-  record SilenceView(long id, String what, String lift, String reason, String since, boolean holds) {}
+  public record SilenceView(long id, String what, String lift, String reason, String since, boolean holds) {}
 
   static WeekPanel of(Lifter lifter, LifterContext context, WeekWatch.SeenWeek seen, List<Silence> record, List<String> quiet,
       @Nullable LocalDate writtenTo, Quick quick) {

@@ -67,7 +67,7 @@ class WhyReader {
    * @param last what the lift's last exposure was; null where there was none
    * @param lift its key, by which what moved its loads is found
    */
-  record Why(long lifterId, String lift, String title, List<String> lines, @Nullable String last) {}
+  public record Why(long lifterId, String lift, String title, List<String> lines, @Nullable String last) {}
 
   @Transactional(readOnly = true)
   Why of(long slotId) {
@@ -93,7 +93,7 @@ class WhyReader {
    * @param week in words: {@code Squat, the week of Mon 4 May}
    * @param lines in the order of their days
    */
-  record WeekWhy(long lifterId, String lift, String week, LocalDate monday, List<Why> lines) {}
+  public record WeekWhy(long lifterId, String lift, String week, LocalDate monday, List<Why> lines) {}
 
   @Transactional(readOnly = true)
   WeekWhy of(long lifterId, LocalDate day, String key) {

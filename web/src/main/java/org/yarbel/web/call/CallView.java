@@ -17,13 +17,14 @@ import org.yarbel.core.call.Fact;
  * @param said what was just said of it; null for nothing
  * @param change whether a decision of it can be taken back
  */
-record CallView(long id, int version, long lifterId, String lifter, String rule, String title, String lift, String sentence, String urgency,
+public record CallView(long id, int version, long lifterId, String lifter, String rule, String title, String lift, String sentence,
+    String urgency,
     String confidence, int sure, boolean safe, boolean caution, List<FactView> facts, List<Shown.ShownProposal> proposals, String state,
     boolean waits, String decided, String reason, int chosen, @Nullable String said, boolean change) {
   private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
 
   /** Something it rests on, with where it is looked at. */
-  record FactView(String words, String href) {}
+  public record FactView(String words, String href) {}
 
   static CallView of(CallRow row, Call call, Shown shown, String lifter, String lift, ZoneId zone) {
     String decided = row.decidedAt() == null ? "" : (row.decidedBy() == null ? "" : row.decidedBy() + ", ")

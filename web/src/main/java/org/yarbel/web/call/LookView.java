@@ -10,7 +10,8 @@ import org.yarbel.web.skyline.Sparkline;
  *
  * @param sent what went out already; null where nothing did
  */
-record LookView(long lifterId, String lifter, String unit, String week, String monday, List<SessionView> sessions, List<AnswerLine> answers,
+public record LookView(long lifterId, String lifter, String unit, String week, String monday, List<SessionView> sessions,
+    List<AnswerLine> answers,
     List<String> hurts, List<MovedMax> moved, List<PlusView> open, List<NextDay> next, @Nullable String sent, @Nullable String word) {
   /**
    * A session.
@@ -19,24 +20,24 @@ record LookView(long lifterId, String lifter, String unit, String week, String m
    * @param off what was done otherwise than asked, a sentence each
    * @param words that were said of it
    */
-  record SessionView(long id, String day, String state, boolean missed, @Nullable Skyline sky, List<String> lines, List<String> off,
+  public record SessionView(long id, String day, String state, boolean missed, @Nullable Skyline sky, List<String> lines, List<String> off,
       List<String> marks, List<WordView> words, int clips, String effort) {}
 
   /** A word about a session, and whether a coach said it. */
-  record WordView(String who, String words, boolean byCoach) {}
+  public record WordView(String who, String words, boolean byCoach) {}
 
   /** One answer of the check-ins over time. */
-  record AnswerLine(String what, String newest, Sparkline line) {}
+  public record AnswerLine(String what, String newest, Sparkline line) {}
 
   /** An estimate before and after the week. */
-  record MovedMax(String lift, String key, String before, String after, String by) {}
+  public record MovedMax(String lift, String key, String before, String after, String by) {}
 
   /** An open set against its minimum and the best at its load so far. */
-  record PlusView(String day, String lift, String made, String minimum, String best, boolean record) {}
+  public record PlusView(String day, String lift, String made, String minimum, String best, boolean record) {}
 
   /** A day of the week to come with its lines. */
-  record NextDay(String day, List<NextLine> lines) {}
+  public record NextDay(String day, List<NextLine> lines) {}
 
   /** A line of it. */
-  record NextLine(String lift, String work, String loads) {}
+  public record NextLine(String lift, String work, String loads) {}
 }

@@ -29,11 +29,11 @@ import org.yarbel.web.plan.LineLoads;
  * What the proposals of a call come to, as a coach reads it before anything is taken: the lines before and after with their loads and
  * the plates of the heaviest set.
  */
-record Shown(List<ShownProposal> proposals) {
+public record Shown(List<ShownProposal> proposals) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   /** One proposal: its words, the lines it changes, and what else it does. */
-  record ShownProposal(String words, List<ShownLine> lines, List<String> others) {}
+  public record ShownProposal(String words, List<ShownLine> lines, List<String> others) {}
 
   /**
    * A line that would change.
@@ -41,7 +41,7 @@ record Shown(List<ShownProposal> proposals) {
    * @param number of the edit in its proposal, by which a coach types it otherwise; under 0 where it only follows from another edit
    * @param before what it says and comes to now; empty where it is new
    */
-  record ShownLine(int number, String day, String lift, String before, String beforeLoads, String after, String afterLoads,
+  public record ShownLine(int number, String day, String lift, String before, String beforeLoads, String after, String afterLoads,
       String plates) {}
 
   /**
@@ -49,7 +49,7 @@ record Shown(List<ShownProposal> proposals) {
    *
    * @param wrong why it comes to nothing; null where it is fine
    */
-  record TypedLine(String loads, String plates, @Nullable String wrong) {}
+  public record TypedLine(String loads, String plates, @Nullable String wrong) {}
 
   /** What an edit comes to that is typed otherwise than it was proposed. */
   static TypedLine typed(Picture picture, Effect effect, String text) {

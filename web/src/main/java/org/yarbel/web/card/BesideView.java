@@ -25,7 +25,7 @@ import org.yarbel.web.log.SetState;
  * @param chosen which of the loads that were offered it is; null for none of them
  * @param hurt where it hurt, as it was typed and not taken; what was taken stands with the check-in
  */
-record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear> wornWas, Map<TechniqueMark, String> marks,
+public record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear> wornWas, Map<TechniqueMark, String> marks,
     String speeds, String did, @Nullable Chosen chosen, HurtForm hurt) {
   /** Nothing, to be filled by a script. */
   static final BesideView NOTHING = new BesideView(Set.of(), "", Set.of(), Set.of(), Map.of(), "", "", null, HurtForm.NOTHING);
@@ -87,6 +87,7 @@ record BesideView(Set<Context> contexts, String words, Set<Gear> worn, Set<Gear>
   }
 
   /** The same by names. */
-  record State(List<String> ctx, String ctxWords, List<String> gear, String wornWas, Map<String, String> marks, String speeds, String did,
+  public record State(List<String> ctx, String ctxWords, List<String> gear, String wornWas, Map<String, String> marks, String speeds,
+      String did,
       String brief) {}
 }

@@ -14,7 +14,6 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.lift.Lift;
-import org.yarbel.core.log.BodyPlace;
 import org.yarbel.core.log.CheckIn;
 import org.yarbel.core.log.Pain;
 import org.yarbel.core.log.SessionEffort;
@@ -37,12 +36,12 @@ import org.yarbel.web.session.SessionWord;
  * @param forms by name, as they stand: with what was typed, or with what is known
  * @param begun whether anything is logged
  */
-record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView before, List<WordView> words, String effort,
+public record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView before, List<WordView> words, String effort,
     String elsewhen, List<ExtraView> extras, Map<String, Shown> forms, boolean begun) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   /** A word as it is read. */
-  record WordView(long id, String author, boolean byCoach, String day, String words, boolean read) {
+  public record WordView(long id, String author, boolean byCoach, String day, String words, boolean read) {
     static WordView of(SessionWord word, ZoneId zone) {
       return new WordView(word.id(), word.author(), word.byCoach(), DAY.format(word.saidAt().atZone(zone)), word.words(),
           word.read());
@@ -50,7 +49,7 @@ record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView bef
   }
 
   /** Sets of a line that was done beside the card: {@code Row: 80 kg × 10, 80 kg × 10}. */
-  record ExtraView(UUID line, String lift, List<String> sets) {}
+  public record ExtraView(UUID line, String lift, List<String> sets) {}
 
   static CardAround of(CardService.Card card, CardView.Wanted wanted) {
     SessionNotes.Told told = card.told();
@@ -150,16 +149,6 @@ record CardAround(@Nullable String checkIn, boolean asks, @Nullable WordView bef
   /** From here on pain marks a set. */
   public int painFrom() {
     return Pain.COUNTS_FROM;
-  }
-
-  /** Where it can hurt. */
-  public BodyPlace[] places() {
-    return BodyPlace.values();
-  }
-
-  /** Which of two. */
-  public Pain.Side[] sides() {
-    return Pain.Side.values();
   }
 
   /** The newest word, which an answer says it has seen; 0 without one. */

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.yarbel.core.plan.SetOrder;
 
 /** The sets of a card in their turn, a panel each, and which of them comes next. */
-record CardPanels(List<CardView.PanelView> panels) {
+public record CardPanels(List<CardView.PanelView> panels) {
   static CardPanels of(CardDocument document, List<CardView.SlotView> slots) {
     return new PanelTurns(document, slots).panels();
   }

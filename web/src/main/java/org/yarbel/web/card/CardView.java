@@ -19,7 +19,6 @@ import org.yarbel.core.card.ResolvedLine;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.log.BodyPlace;
-import org.yarbel.core.log.Context;
 import org.yarbel.core.log.MarkList;
 import org.yarbel.core.log.TechniqueMark;
 import org.yarbel.core.log.WornFrom;
@@ -31,6 +30,7 @@ import org.yarbel.web.log.LoggedSetRow;
 import org.yarbel.web.log.Opinion;
 import org.yarbel.web.log.SetInWords;
 import org.yarbel.web.log.Stopped;
+import org.yarbel.web.page.Choice;
 import org.yarbel.web.skyline.PlatePicture;
 import org.yarbel.web.skyline.Skyline;
 
@@ -48,7 +48,7 @@ import org.yarbel.web.skyline.Skyline;
  * @param around what stands around the sets
  * @param easy an easier session for a low day; null where none is offered
  */
-record CardView(
+public record CardView(
     long sessionId,
     int number,
     String lifter,
@@ -88,7 +88,7 @@ record CardView(
    * @param asks what may be said of its sets
    * @param speeds at which speeds the bar came before, by rating; empty where nothing was measured
    */
-  record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group,
+  public record SlotView(UUID ref, String kind, String lift, String work, String words, @Nullable String basis, @Nullable String group,
       @Nullable String total,
       List<StepView> ramp, String warm, @Nullable String todaysMax, List<SetView> sets, List<Minded> cautions, boolean optional,
       List<String> notes, @Nullable String problem, Asks asks, String speeds) {}
@@ -100,15 +100,10 @@ record CardView(
    * @param gear the pieces that are worn for it
    * @param loads the places of the body it loads, by their names
    */
-  record Asks(List<TechniqueMark> marks, List<Gear> gear, String loads) {
-    /** In what states a set can have been lifted. */
-    public Context[] contexts() {
-      return Context.values();
-    }
-
-    /** Where it can have hurt. */
-    public BodyPlace[] places() {
-      return BodyPlace.values();
+  public record Asks(List<TechniqueMark> marks, List<Gear> gear, String loads) {
+    /** The pieces to choose from. */
+    public List<Choice> pieces() {
+      return Choice.of(gear, Gear::word);
     }
 
     /** Nothing said, to be filled by a script. */
@@ -126,7 +121,7 @@ record CardView(
   }
 
   /** A line with sets that nobody has tried: how many of how many. */
-  record OpenLine(UUID ref, String lift, long owed, int sets, boolean begun) {}
+  public record OpenLine(UUID ref, String lift, long owed, int sets, boolean begun) {}
 
   /**
    * The ways to go on after a miss of what back-offs hang on.
@@ -137,7 +132,7 @@ record CardView(
    * @param due whether they are to be shown
    * @param first whether the attempt comes before what else waits: not where a max was made
    */
-  record AfterMissView(@Nullable String lighter, @Nullable String panel, @Nullable String cut, boolean due, boolean first) {}
+  public record AfterMissView(@Nullable String lighter, @Nullable String panel, @Nullable String cut, boolean due, boolean first) {}
 
   /**
    * Asks why a set had no more reps.
@@ -145,7 +140,7 @@ record CardView(
    * @param asked the least reps that were asked; null for as many as go
    * @param open whether it stands open: reps are missing, or the end of the set says most of it
    */
-  record WhyView(@Nullable Integer asked, boolean open) {}
+  public record WhyView(@Nullable Integer asked, boolean open) {}
 
   /**
    * What others say of a rating.
@@ -154,13 +149,13 @@ record CardView(
    * @param rpe how hard it looked to a coach, as it is chosen; empty where none said
    * @param from what that comes from; null where none said
    */
-  record OpinionView(String words, String rpe, Opinion.@Nullable From from) {}
+  public record OpinionView(String words, String rpe, Opinion.@Nullable From from) {}
 
   /** Something to mind, with its reason. */
-  record Minded(String text, @Nullable String reason, boolean hurts) {}
+  public record Minded(String text, @Nullable String reason, boolean hurts) {}
 
   /** One warm-up; one that is not below what was lifted first is not needed. */
-  record StepView(String load, int reps, PlatePicture plates, String side, boolean needless) {}
+  public record StepView(String load, int reps, PlatePicture plates, String side, boolean needless) {}
 
   /**
    * One set in its turn.
@@ -171,7 +166,7 @@ record CardView(
    * @param next what comes after it; null after the last
    * @param skip the panel behind the line it belongs to, for a line left to the lifter; null where there is none
    */
-  record PanelView(SlotView slot, SetView set, @Nullable String round, int rest, boolean usual, @Nullable NextView next,
+  public record PanelView(SlotView slot, SetView set, @Nullable String round, int rest, boolean usual, @Nullable NextView next,
       @Nullable String skip) {}
 
   /**
@@ -179,7 +174,7 @@ record CardView(
    *
    * @param load by itself, since it may follow what is logged
    */
-  record NextView(String panel, String what, String load, String asked) {
+  public record NextView(String panel, String what, String load, String asked) {
     static NextView of(SlotView slot, SetView set) {
       return new NextView(set.panel(), slot.lift() + ", " + set.title(), set.load().isEmpty() ? "you pick" : set.load(), set.asked());
     }
@@ -205,7 +200,7 @@ record CardView(
    * @param opinion what others say of its rating; null where it is not rated
    * @param from why it weighs what it does, on the first set of a part; else empty
    */
-  record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
+  public record SetView(String panel, UUID ref, int part, int set, String title, String load, String asked,
       @Nullable String share, @Nullable PlatePicture plates, List<String> notes, boolean logged, boolean missed,
       @Nullable String doneWords, int seen, boolean dependent, Filled filled, boolean first, @Nullable ClockView clock,
       boolean countsReps, boolean asksSeconds, boolean asksMetres, boolean asksEnd, boolean rated, boolean warm,
@@ -245,7 +240,7 @@ record CardView(
    * @param enough singles of a round; with fewer the advice is told
    * @param advice before or after it; empty for none
    */
-  record ClockView(String kind, String key, int seconds, int gap, int every, int count, String tempo, String label, int enough,
+  public record ClockView(String kind, String key, int seconds, int gap, int every, int count, String tempo, String label, int enough,
       String advice) {
     ClockView(String kind, String key, int seconds, int gap, int every, int count, String tempo, String label) {
       this(kind, key, seconds, gap, every, count, tempo, label, 0, "");
@@ -257,7 +252,7 @@ record CardView(
    *
    * @param also what was tapped beside the figures and not taken; null where nothing was refused
    */
-  record Filled(String key, String load, String reps, String rpe, String seconds, String metres,
+  public record Filled(String key, String load, String reps, String rpe, String seconds, String metres,
       @Nullable Stopped stopped, @Nullable HowEnded ended, Map<String, String> errors, @Nullable EntryQuestion question,
       @Nullable String changed, @Nullable SaidForm also) {
     static Filled of(String load, String reps, String rpe, String seconds, String metres, @Nullable Stopped stopped,
@@ -272,10 +267,10 @@ record CardView(
    * @param instead the load that may have been meant; null where nothing tells
    * @param was the outcome that was pressed
    */
-  record EntryQuestion(String text, @Nullable String instead, String was) {}
+  public record EntryQuestion(String text, @Nullable String instead, String was) {}
 
   /** A table of back-offs in the lifter's unit: reference, load and plates of each row. */
-  record TableView(int part, boolean each, List<List<String>> rows) {}
+  public record TableView(int part, boolean each, List<List<String>> rows) {}
 
   /**
    * What today's max becomes by the top set, in the lifter's unit.
@@ -283,10 +278,10 @@ record CardView(
    * @param panel of the top set
    * @param rows load, rating, words, and what back-offs weigh from it: part and load by turns
    */
-  record TodayView(String panel, String reps, List<List<String>> rows) {}
+  public record TodayView(String panel, String reps, List<List<String>> rows) {}
 
   /** All that a phone looks up of a line. */
-  record LookUp(List<TableView> backOffs, @Nullable TodayView today) {}
+  public record LookUp(List<TableView> backOffs, @Nullable TodayView today) {}
 
   /**
    * Which panel is to stand open.
@@ -296,7 +291,7 @@ record CardView(
    * @param refused what was typed into the panel asked for and was not taken; null without such
    * @param forms what was typed into the forms around the sets and was not taken, by the name of the form
    */
-  record Wanted(@Nullable String panel, @Nullable String after, @Nullable Filled refused, Map<String, Shown> forms) {
+  public record Wanted(@Nullable String panel, @Nullable String after, @Nullable Filled refused, Map<String, Shown> forms) {
     /** Of a card that is simply opened. */
     static final Wanted NEXT = new Wanted(null, null, null);
 
@@ -307,7 +302,7 @@ record CardView(
 
     private static final Pattern PANEL = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}(-\\d{1,10}){2}");
 
-    Wanted {
+    public Wanted {
       // both come out of addresses, and go into the next one: what can be no panel is none
       panel = panel != null && PANEL.matcher(panel).matches() ? panel : null;
       after = after != null && PANEL.matcher(after).matches() ? after : null;

@@ -23,9 +23,9 @@ import org.yarbel.core.mass.MassUnit;
  * @param ways what can be chosen
  * @param table what a phone without a signal works it out with
  */
-record EasyView(String words, boolean low, boolean open, @Nullable EasyWay chosen, List<Way> ways, Table table) {
+public record EasyView(String words, boolean low, boolean open, @Nullable EasyWay chosen, List<Way> ways, Table table) {
   /** One of the ways. */
-  record Way(EasyWay way, String words) {}
+  public record Way(EasyWay way, String words) {}
 
   /**
    * Readiness by the answers, and the sets of each way.
@@ -36,7 +36,7 @@ record EasyView(String words, boolean low, boolean open, @Nullable EasyWay chose
    * @param ways load, plates, reps in words and reps of each set, by the way and the panel; of a line that stays nothing
    * @param lines the lines that a way changes, by the way
    */
-  record Table(double before, double under, Map<String, Map<String, Double>> answers, Map<String, Map<String, List<String>>> ways,
+  public record Table(double before, double under, Map<String, Map<String, Double>> answers, Map<String, Map<String, List<String>>> ways,
       Map<String, List<String>> lines) {}
 
   /** Null where nothing easier is offered, because the card knows no way or the coach has decided already. */

@@ -11,13 +11,13 @@ import org.jspecify.annotations.Nullable;
  *
  * @param ramp the warm-up in one line; empty for none
  */
-record PaperSlot(String lift, String kind, String work, @Nullable String group, String ramp, List<PaperSet> sets,
+public record PaperSlot(String lift, String kind, String work, @Nullable String group, String ramp, List<PaperSet> sets,
     List<String> notes, @Nullable String problem) {
   /** More boxes for a set each do not fit beside its load. */
   private static final int MOST_BOXES = 10;
 
   /** Equal sets on paper: how many, the load, what is asked, and a box for each. */
-  record PaperSet(int count, String load, String asked, List<Integer> boxes) {}
+  public record PaperSet(int count, String load, String asked, List<Integer> boxes) {}
 
   /** Equal sets of a part are written once, with a box each. */
   static PaperSlot of(CardView.SlotView slot) {

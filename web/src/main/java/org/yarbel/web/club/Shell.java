@@ -34,7 +34,7 @@ class Shell {
   }
 
   /** The frame of a page. */
-  record Frame(String club, String person, boolean coach, boolean plans, boolean owns,
+  public record Frame(String club, String person, boolean coach, boolean plans, boolean owns,
       @Nullable Long lifterId, long account, boolean choosesLifters, boolean ownLifters, @Nullable String warning,
           @Nullable String backup) {}
 

@@ -15,10 +15,10 @@ import org.yarbel.web.skyline.Sparkline;
  * @param others the first of everybody else that was looked for
  * @param left how many are not shown
  */
-record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, int left, boolean anyLifter,
+public record FloorView(String day, String find, List<TodayView> today, List<OtherView> others, int left, boolean anyLifter,
     boolean maxesAnew) {
   /** Words of a session that nobody on this side has read; {@code day} is when they were said. */
-  record NewWord(long sessionId, String who, String day, String start) {
+  public record NewWord(long sessionId, String who, String day, String start) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final int LONGEST = 140;
 
@@ -30,22 +30,22 @@ record FloorView(String day, String find, List<TodayView> today, List<OtherView>
   }
 
   /** A lifter who trains today. */
-  record TodayView(long lifterId, String name, String unit, long sessionId, List<WorkView> work, long logged, List<MainLift> lifts) {
+  public record TodayView(long lifterId, String name, String unit, long sessionId, List<WorkView> work, long logged, List<MainLift> lifts) {
     public String state() {
       return logged == 0 ? "not begun" : logged + (logged == 1 ? " set logged" : " sets logged");
     }
   }
 
   /** One line of a session, with its loads. */
-  record WorkView(String lift, String work, String loads, @Nullable String problem) {}
+  public record WorkView(String lift, String work, String loads, @Nullable String problem) {}
 
   /**
    * A main lift's tracked max over the last weeks.
    *
    * @param sd how far it may be off; empty where nothing is tracked
    */
-  record MainLift(String name, String estimate, String sd, Sparkline line) {}
+  public record MainLift(String name, String estimate, String sd, Sparkline line) {}
 
   /** A lifter who does not train today. */
-  record OtherView(long lifterId, String name, String unit, String next, List<MainLift> lifts) {}
+  public record OtherView(long lifterId, String name, String unit, String next, List<MainLift> lifts) {}
 }

@@ -64,20 +64,20 @@ class MyTraining {
    * @param today null on a day without a session
    * @param behind days of the last two weeks of which nothing is logged, the newest first
    */
-  record Mine(String day, @Nullable TodaysTraining today, List<TrainingDay> ahead, List<TrainingDay> behind) {
+  public record Mine(String day, @Nullable TodaysTraining today, List<TrainingDay> ahead, List<TrainingDay> behind) {
     public boolean nothing() {
       return today == null && ahead.isEmpty() && behind.isEmpty();
     }
   }
 
   /** Today's session; {@code state} says how far it is. */
-  record TodaysTraining(long sessionId, List<TrainingLine> lines, String state, boolean begun) {}
+  public record TodaysTraining(long sessionId, List<TrainingLine> lines, String state, boolean begun) {}
 
   /** What is lifted: the loads of each part. */
-  record TrainingLine(String lift, String work, String loads) {}
+  public record TrainingLine(String lift, String work, String loads) {}
 
   /** Another day with what is lifted on it. */
-  record TrainingDay(long sessionId, String day, String lifts) {}
+  public record TrainingDay(long sessionId, String day, String lifts) {}
 
   @Transactional(readOnly = true)
   Mine of(long lifterId) {

@@ -21,7 +21,7 @@ import org.yarbel.web.log.TrackedPoint;
  * @param blocks of the long plan, behind it
  * @param text what it shows, in words
  */
-record LedgerChart(double width, double height, List<Dot> dots, String line, String band, List<LedgerTick> rows,
+public record LedgerChart(double width, double height, List<Dot> dots, String line, String band, List<LedgerTick> rows,
     List<LedgerTick> columns, List<Stripe> blocks, String text) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM yyyy", Locale.ENGLISH);
@@ -33,13 +33,13 @@ record LedgerChart(double width, double height, List<Dot> dots, String line, Str
   private static final double RIGHT = 14;
 
   /** One day's raw estimate. */
-  record Dot(double x, double y, String label) {}
+  public record Dot(double x, double y, String label) {}
 
   /** A block of the long plan behind the line; every second one is shaded. */
-  record Stripe(double x, double width, String name, boolean shaded) {}
+  public record Stripe(double x, double width, String name, boolean shaded) {}
 
   /** A line of the grid with its label. */
-  record LedgerTick(double at, String label) {}
+  public record LedgerTick(double at, String label) {}
 
   public boolean empty() {
     return dots.isEmpty() && line.isEmpty();

@@ -62,7 +62,7 @@ class LedgerController {
   }
 
   /** One day of a lift. */
-  record LedgerDay(String day, List<LedgerSet> sets) {}
+  public record LedgerDay(String day, List<LedgerSet> sets) {}
 
   /**
    * One set: what was done against what was asked.
@@ -70,16 +70,16 @@ class LedgerController {
    * @param said what was said of it beside its figures, each thing by itself
    * @param clips the addresses of its clips
    */
-  record LedgerSet(String done, String asked, boolean missed, boolean flagged, boolean off, List<String> said, List<String> clips) {}
+  public record LedgerSet(String done, String asked, boolean missed, boolean flagged, boolean off, List<String> said, List<String> clips) {}
 
   /** A lift to choose. */
-  record LedgerLift(String key, String name, boolean open) {}
+  public record LedgerLift(String key, String name, boolean open) {}
 
   /** The most reps at a load, and when. */
-  record LedgerBest(String load, int reps, String day) {}
+  public record LedgerBest(String load, int reps, String day) {}
 
   /** What is looked at, and the addresses of what else can be. */
-  record LedgerLook(long id, String lift, LedgerFilter only, LedgerStretch stretch, LocalDate today) {
+  public record LedgerLook(long id, String lift, LedgerFilter only, LedgerStretch stretch, LocalDate today) {
     /** The same with something else. */
     private String at(LedgerFilter other, LedgerStretch longer, @Nullable LocalDate before) {
       UriComponentsBuilder address = UriComponentsBuilder.fromPath("/lifters/{id}/ledger").queryParam("lift", lift);

@@ -9,7 +9,7 @@ import java.util.List;
  *
  * @param until its last day
  */
-record LedgerStretch(int weeks, LocalDate until) {
+public record LedgerStretch(int weeks, LocalDate until) {
   /** What can be chosen: a quarter, half a year, a year, three, ten. */
   private static final List<Integer> WEEKS = List.of(13, 26, 52, 156, 520);
   private static final int USUAL = 26;
@@ -34,5 +34,5 @@ record LedgerStretch(int weeks, LocalDate until) {
   }
 
   /** A length, as it is chosen. */
-  record Length(int weeks, String word) {}
+  public record Length(int weeks, String word) {}
 }

@@ -38,7 +38,7 @@ import org.yarbel.web.skyline.Sparkline;
  * @param message above the form; null for none
  * @param undo how to put back what was taken out; null for nothing to undo
  */
-record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
+public record LifterView(long id, int version, String name, Map<String, String> fields, Map<String, String> errors,
     Map<String, String> asked, List<LiftView> lifts, List<RowView> bodies, Sparkline bodyLine, List<ComplaintView> complaints,
     List<RowView> told, List<String> adds, Accounts.@Nullable SignIn signIn, @Nullable Long coachId,
     @Nullable Message message, @Nullable UndoView undo) {
@@ -53,7 +53,7 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
    * @param source where the estimate comes from, and how old it is
    * @param suggestion the level that load over body mass suggests, when it is another than the claimed one
    */
-  record LiftView(String key, String name, @Nullable String estimate, @Nullable String source, @Nullable String training,
+  public record LiftView(String key, String name, @Nullable String estimate, @Nullable String source, @Nullable String training,
       @Nullable String tested, boolean old, @Nullable String suggestion, boolean differs, List<String> learned,
       @Nullable TaughtView taught) {}
 
@@ -62,19 +62,19 @@ record LifterView(long id, int version, String name, Map<String, String> fields,
    *
    * @param singles the loads whose single goes up nine times in ten, and one in two
    */
-  record TaughtView(LearnedWords words, String singles) {}
+  public record TaughtView(LearnedWords words, String singles) {}
 
   /** A body mass, or a told set. */
-  record RowView(long id, String text, String day) {}
+  public record RowView(long id, String text, String day) {}
 
   /** Where it hurts. */
-  record ComplaintView(long id, String place, String since, @Nullable String score, String aggravates, boolean over) {}
+  public record ComplaintView(long id, String place, String since, @Nullable String score, String aggravates, boolean over) {}
 
   /** What is said above the form; refused is what was not done. */
-  record Message(String text, boolean refused) {}
+  public record Message(String text, boolean refused) {}
 
   /** A form that puts something back. */
-  record UndoView(String action, Map<String, String> fields) implements Serializable {}
+  public record UndoView(String action, Map<String, String> fields) implements Serializable {}
 
   static LifterView of(LifterService.KnownNumber known, Accounts.@Nullable SignIn signIn, LocalDate today) {
     Lifter lifter = known.lifter();

@@ -22,7 +22,7 @@ import org.yarbel.web.log.TrackedPoint;
  * @param tracked the points of the estimate
  * @param words what it shows
  */
-record GoalChart(double width, double height, String line, String tracked, String low, String high, String words) {
+public record GoalChart(double width, double height, String line, String tracked, String low, String high, String words) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final double WIDTH = 280;
   private static final double HEIGHT = 96;

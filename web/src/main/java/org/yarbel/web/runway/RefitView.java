@@ -15,11 +15,11 @@ import org.yarbel.core.plan.cycle.Refit;
 import org.yarbel.core.plan.cycle.Written;
 
 /** A refit side by side: week by week as it was and as it becomes, and the reasons. */
-record RefitView(String from, List<RefitRow> rows, List<Changed> changes) {
+public record RefitView(String from, List<RefitRow> rows, List<Changed> changes) {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   /** A week. */
-  record RefitRow(String week, String was, String wasWork, String now, String nowWork, boolean changed, boolean contest) {}
+  public record RefitRow(String week, String was, String wasWork, String now, String nowWork, boolean changed, boolean contest) {}
 
   /**
    * A refit as it is shown.

@@ -8,26 +8,26 @@ import java.util.List;
  * @param columns one a week, to point at and to go through with the arrow keys
  * @param blocks one a block, to open it
  */
-record RunwayChart(double width, double height, List<WeekColumn> columns, List<BlockShape> blocks, List<Rect> rects,
+public record RunwayChart(double width, double height, List<WeekColumn> columns, List<BlockShape> blocks, List<Rect> rects,
     List<Path> paths, List<Label> labels) {
   /** A week. */
-  record WeekColumn(double x, double width, String monday, String words, boolean now) {}
+  public record WeekColumn(double x, double width, String monday, String words, boolean now) {}
 
   /** A block. */
-  record BlockShape(int no, double x, double y, double width, double height, String fill, String title, String words) {
+  public record BlockShape(int no, double x, double y, double width, double height, String fill, String title, String words) {
     public double middle() {
       return x + width / 2;
     }
   }
 
   /** A box. */
-  record Rect(double x, double y, double width, double height, String kind, String fill) {}
+  public record Rect(double x, double y, double width, double height, String kind, String fill) {}
 
   /** A line or a mark. */
-  record Path(String d, String kind) {}
+  public record Path(String d, String kind) {}
 
   /** A text. */
-  record Label(double x, double y, String anchor, String kind, String text) {}
+  public record Label(double x, double y, String anchor, String kind, String text) {}
 
   static RunwayChart of(RunwayService.ShownRunway shown) {
     return new RunwayDrawing(shown).draw();

@@ -30,14 +30,14 @@ final class RunwayViews {
   private RunwayViews() {}
 
   /** A difference as it is said on the page after a redirect; what waits there is kept in the session. */
-  record ChangedView(String what, String why) implements Serializable {
+  public record ChangedView(String what, String why) implements Serializable {
     static List<ChangedView> of(List<Changed> changes) {
       return changes.stream().map(one -> new ChangedView(one.what(), one.why())).toList();
     }
   }
 
   /** A contest of the lifter as the page lists it. */
-  record GoingView(long id, String name, String day, String more, String role, boolean led, String bag) {
+  public record GoingView(long id, String name, String day, String more, String role, boolean led, String bag) {
     static GoingView of(Contests.Going going, Runways.Situation now, Lifter lifter) {
       Contest contest = going.contest();
       Contest.ContestSaid said = contest.said();
@@ -53,7 +53,8 @@ final class RunwayViews {
   }
 
   /** The way to a goal as the page shows it. */
-  record GoalView(String key, String lift, GoalChart chart, String goal, String on, @Nullable String proposed, @Nullable String behind) {
+  public record GoalView(String key, String lift, GoalChart chart, String goal, String on, @Nullable String proposed,
+      @Nullable String behind) {
     static GoalView of(RunwayService.Goal goal, RunwayService.ShownRunway shown, Lifter lifter) {
       boolean off = goal.behind() != null && goal.course() != null && goal.behind() >= GoalCourse.BEHIND;
       Mass lower = goal.course() == null ? null : goal.course().lower().shownIn(lifter.unit());
@@ -66,7 +67,7 @@ final class RunwayViews {
   }
 
   /** What the curve says of the day of the contest. */
-  record Ready(String words) {
+  public record Ready(String words) {
     static @Nullable Ready of(RunwayService.ShownRunway shown, TaperShape shape) {
       if (shown.readiness().isEmpty() || shown.contest() == null) {
         return null;
@@ -88,7 +89,7 @@ final class RunwayViews {
   }
 
   /** A proposal as the page shows it. */
-  record ProposalView(String contest, List<String> blocks, List<String> reasons) {
+  public record ProposalView(String contest, List<String> blocks, List<String> reasons) {
     static ProposalView of(Proposal proposal, String contest) {
       return new ProposalView(contest, proposal.plan().placed().stream().map(placed -> RunwayForms.title(placed.block().purpose()) + ", "
           + Count.of(placed.block().weeks(), "week") + " from " + DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH)

@@ -27,7 +27,7 @@ import org.yarbel.core.plan.progress.Exposure;
  * @param past whether it lies wholly behind
  * @param now whether today is in it
  */
-record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable Week of, List<OfLift> lifts, Map<Zone, Double> zones,
+public record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable Week of, List<OfLift> lifts, Map<Zone, Double> zones,
     Map<Zone, Double> zonesDone, List<MarkView> marks, boolean past, boolean now) {
   private static final int MOST_NAME = 12;
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
@@ -38,7 +38,7 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
    * @param head of the family
    * @param name of the head, or of the one lift of it that is trained
    */
-  record Family(Lift head, String name) {}
+  public record Family(Lift head, String name) {}
 
   /**
    * What a lift comes to, with its variations.
@@ -48,7 +48,7 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
    * @param sets hard ones planned
    * @param setsDone lifted
    */
-  record OfLift(Family of, double top, double topDone, long sets, long setsDone) {
+  public record OfLift(Family of, double top, double topDone, long sets, long setsDone) {
     public String name() {
       return of.name();
     }
@@ -74,7 +74,7 @@ record RunwayWeek(LocalDate monday, @Nullable Integer out, Macrocycle.@Nullable 
   }
 
   /** What stands out in the week: its letter, and in words with its day. */
-  record MarkView(String letter, String words) {}
+  public record MarkView(String letter, String words) {}
 
   static RunwayWeek of(LocalDate monday, @Nullable LocalDate contest, Macrocycle.@Nullable Week of, List<Family> families,
       List<CountedLine> planned, List<CountedLine> done, List<MarkView> marks, LocalDate today) {

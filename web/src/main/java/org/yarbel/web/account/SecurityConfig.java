@@ -84,7 +84,7 @@ class SecurityConfig {
                     "/lifters/*/devices",
                 "/lifters/*/devices/*", "/lifters/*/devices/*/revoke", "/workbench", "/workbench/*").authenticated()
             .requestMatchers("/record", "/record/*", "/house", "/house/**", "/people/roles/**", "/people/letters").hasRole(SignedIn.OWNS)
-            .requestMatchers("/people", "/people/**", "/records/**", "/lifters/*/records").hasRole(SignedIn.PLANS)
+            .requestMatchers("/people", "/people/**", "/records/**", "/lifters/*/records", "/lifters/new").hasRole(SignedIn.PLANS)
             // what an assistant may write: what happened, not what is to happen
             .requestMatchers("/sessions/*/opinion", "/lifters/*/weigh-ins", "/lifters/*/weigh-ins/*/remove", "/lifters/*/complaints",
                 "/lifters/*/complaints/*/over", "/clips/*/marks", "/clips/*/marks/*/out", "/clips/*/measure", "/clips/*/speeds")

@@ -3,11 +3,14 @@ package org.yarbel.web.find;
 import java.util.List;
 import org.springframework.core.annotation.Order;
 import org.springframework.data.domain.Limit;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.access.WebInvocationPrivilegeEvaluator;
 import org.springframework.stereotype.Component;
 import org.yarbel.web.club.Findable;
 import org.yarbel.web.form.Sought;
 
-/** The pages there are for a coach. */
+/** The pages there are, of those that open for whoever looks for one. */
 @Component
 @Order(5)
 class FindablePages implements Findable {
@@ -22,12 +25,22 @@ class FindablePages implements Findable {
       page("House", "/house", "address, backups, all of the club out and in"), page("Letters", "/people/letters", "invitations by mail"),
       page("Keys", "/keys", "all keys"), page("My account", "/account", "your password"));
 
+  private final WebInvocationPrivilegeEvaluator doors;
+
+  FindablePages(WebInvocationPrivilegeEvaluator doors) {
+    this.doors = doors;
+  }
+
   private static Found page(String name, String address, String more) {
     return new Found("page", name, address, more);
   }
 
   @Override
   public List<Found> called(Sought name, Limit limit) {
-    return PAGES.stream().filter(page -> name.in(page.name()) || name.in(page.more())).toList();
+    return PAGES.stream().filter(page -> name.in(page.name()) || name.in(page.more())).filter(page -> opens(page.address())).toList();
+  }
+
+  private boolean opens(String address) {
+    return doors.isAllowed("", address, HttpMethod.GET.name(), SecurityContextHolder.getContext().getAuthentication());
   }
 }

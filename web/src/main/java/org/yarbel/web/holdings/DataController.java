@@ -71,6 +71,7 @@ class DataController {
 
   @GetMapping("/lifters/{id}/data")
   ModelAndView page(@PathVariable long id, @AuthenticationPrincipal SignedIn who) {
+    theirs(id, who);
     return new ModelAndView("holdings/data", shown(id, who, Map.of()));
   }
 

@@ -2,7 +2,11 @@ package org.yarbel.web.find;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
@@ -33,5 +37,22 @@ class FindTest {
   @Test
   void aLifterFindsNobodyElse(TestApp app) {
     assertThat(Client.of(app, "maren").get("/find?q=odile").body()).doesNotContain("Odile Farrant");
+  }
+
+  /** What would not open is not offered: the doors say it, once. */
+  @Test
+  void pagesAreFoundByWhomTheyOpenFor(TestApp app) {
+    Map<String, String> opens = Map.of("/lifters/new", "take+somebody", "/house", "backups", "/people", "whose+lifters", "/kit", "implements");
+    Map<String, Set<String>> found = new HashMap<>();
+    for (String who : List.of("coach", "hedda", "anselm")) {
+      Client client = Client.signIn(app, who);
+      found.put(who, opens.entrySet().stream().filter(page -> client.get("/find?q=" + page.getValue(), "HX-Request", "true").body()
+          .contains("href=\"" + page.getKey() + "\"")).map(Map.Entry::getKey).collect(Collectors.toSet()));
+      assertThat(opens.keySet().stream().filter(page -> client.get(page).statusCode() < 400).collect(Collectors.toSet()))
+          .as("what opens for " + who).isEqualTo(found.get(who));
+    }
+    assertThat(found.get("coach")).as("an owner").isEqualTo(opens.keySet());
+    assertThat(found.get("hedda")).as("a coach").containsExactlyInAnyOrder("/lifters/new", "/people", "/kit");
+    assertThat(found.get("anselm")).as("an assistant").containsExactly("/kit");
   }
 }

@@ -8,6 +8,7 @@ const AGAIN_MS = 5 * 60 * 1000;
 
 const account = document.getElementById("outbox")?.dataset.account ?? "";
 const told = document.getElementById("kept-here");
+let untrusted = false;
 
 function state() {
   try {
@@ -48,7 +49,14 @@ async function keep() {
   if (!("serviceWorker" in navigator) || !window.caches || document.documentElement.dataset.kept || !account) {
     return;
   }
-  await navigator.serviceWorker.register("/sw.js");
+  try {
+    await navigator.serviceWorker.register("/sw.js");
+  } catch (wrong) {
+    // somebody went on past the warning: pages come, but a browser keeps nothing from where it does not trust
+    untrusted = wrong.name === "SecurityError";
+    tell();
+    return;
+  }
   const before = localStorage.getItem(STATE) ? state() : { account, at: 0, cards: [] };
   if (localStorage.getItem(STATE) && JSON.parse(localStorage.getItem(STATE)).account !== account) {
     await caches.delete(CARDS);
@@ -120,7 +128,8 @@ function tell() {
   }
   said.push(waiting === 0 ? "Nothing waits to be sent." : waiting === 1 ? "One entry waits to be sent." : waiting + " entries wait to be sent.");
   told.querySelector("p").textContent = said.join(" ");
-  told.hidden = kept.at === 0 && waiting === 0;
+  told.querySelector(".untrusted").hidden = !untrusted;
+  told.hidden = kept.at === 0 && waiting === 0 && !untrusted;
 }
 
 tell();

@@ -367,7 +367,8 @@ if (location.pathname === "/login" && "caches" in window) {
   caches.delete("yarbel-cards");
 }
 if ("serviceWorker" in navigator && window.isSecureContext) {
-  navigator.serviceWorker.register("/sw.js");
+  // an address that is not trusted has none; "My training" says so
+  navigator.serviceWorker.register("/sw.js").catch(() => {});
 }
 
 // The weeks of the Runway: one of them takes part in the order of Tab, arrow keys go from week to week, and what is pointed

@@ -12,8 +12,7 @@ import org.yarbel.web.call.CallCounts;
 import org.yarbel.web.call.LookQueue;
 import org.yarbel.web.call.Told;
 import org.yarbel.web.club.ClubClock;
-import org.yarbel.web.edge.Address;
-import org.yarbel.web.edge.QrCode;
+import org.yarbel.web.edge.HouseSign;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.runway.Waiting;
 import org.yarbel.web.session.SessionNotes;
@@ -32,11 +31,11 @@ class FloorController {
   private final CallCounts calls;
   private final LookQueue looks;
   private final ClubClock clock;
-  private final Address address;
+  private final HouseSign house;
 
   FloorController(FloorService floor, MyTraining training, Waiting waiting, SessionNotes notes, Told told, CallCounts calls,
-      LookQueue looks, ClubClock clock, Address address) {
-    this.address = address;
+      LookQueue looks, ClubClock clock, HouseSign house) {
+    this.house = house;
     this.notes = notes;
     this.told = told;
     this.calls = calls;
@@ -60,8 +59,7 @@ class FloorController {
     model.addAttribute("waits", sent == null ? calls.byLifter() : sent.calls());
     if (whole) {
       model.addAttribute("looks", sent);
-      model.addAttribute("address", address.reachable() ? address.base() : null);
-      model.addAttribute("qr", address.reachable() ? QrCode.of(address.base()) : null);
+      model.addAttribute("sign", house.sign().orElse(null));
       model.addAttribute("coming", waiting.coming(CONTEST_WEEKS));
       model.addAttribute("unread", notes.unreadByCoaches().stream()
           .map(one -> FloorView.NewWord.of(one.getWord(), one.getName(), clock.zone())).toList());

@@ -65,7 +65,8 @@ public class Entrance {
   private static final String HAS_STEP = "hasStep";
   private static final Duration STEP_KEPT = Duration.ofMinutes(10);
   /** What an owner may ask for who has no second step yet. */
-  private static final Pattern OPEN_TO_OWNERS = Pattern.compile("/account(/.*)?|/webauthn/.*|/trust(/.*)?|/log(in|out)(/.*)?|/token|/error");
+  private static final Pattern OPEN_TO_OWNERS = Pattern.compile("/account(/.*)?|/webauthn/.*|/trust(/.*)?|"
+      + "/log(in|out)(/.*)?|/token|/error");
   private static final Pattern BY_SCRIPTS = Pattern.compile("/token|/sessions/\\d+/card/kept|.*\\.zip|/clips/uploads/.*");
   private static final String DEVICE = "device";
   private static final String WANTED = "wanted";

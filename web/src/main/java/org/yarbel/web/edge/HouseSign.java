@@ -23,6 +23,7 @@ public class HouseSign {
 
   /** Empty where only this machine can reach it. */
   public Optional<Sign> sign() {
-    return address.reachable() ? Optional.of(new Sign(address.base(), QrCode.of(address.base()), listen.trust() != null)) : Optional.empty();
+    return Optional.of(address.base()).filter(base -> address.reachable())
+        .map(base -> new Sign(base, QrCode.of(base), listen.trust() != null));
   }
 }

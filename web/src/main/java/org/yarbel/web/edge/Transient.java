@@ -5,12 +5,14 @@ import java.sql.SQLException;
 import java.sql.SQLTransientException;
 import java.util.Set;
 import java.util.function.Predicate;
+import org.hibernate.TransactionException;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.dao.QueryTimeoutException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 
 /** Tells what goes by itself from what is wrong. */
 public final class Transient {
@@ -45,7 +47,13 @@ public final class Transient {
     return !full(wrong) && any(wrong, why -> why instanceof DataAccessResourceFailureException
         || why instanceof CannotCreateTransactionException || why instanceof QueryTimeoutException
         || why instanceof PessimisticLockingFailureException || why instanceof SQLTransientException
-        || state(why).length() == 5 && AWAY.contains(state(why).substring(0, 2)) || LOST.contains(state(why)));
+        || state(why).length() == 5 && AWAY.contains(state(why).substring(0, 2)) || LOST.contains(state(why)) || brokenOff(why));
+  }
+
+  /** Whether a transaction could not even be taken back, since its connection broke meanwhile: the pool says that without a state. */
+  private static boolean brokenOff(Throwable why) {
+    return (why instanceof TransactionSystemException || why instanceof TransactionException)
+        && any(why, cause -> cause instanceof SQLException sql && sql.getSQLState() == null);
   }
 
   /** Whether something failed at a file. */

@@ -1,5 +1,6 @@
 package org.yarbel.web.job;
 
+import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,8 +25,13 @@ class JobController {
   }
 
   @GetMapping("/jobs/{id}/bar")
-  String bar(@PathVariable long id, Model model) {
-    model.addAttribute("job", jobs.progress(id));
+  String bar(@PathVariable long id, HttpServletResponse response, Model model) {
+    Jobs.Progress job = jobs.progress(id);
+    model.addAttribute("job", job);
+    if (job.ended()) {
+      // a page that shows more than the bar asks for itself anew
+      response.addHeader("HX-Trigger", "yarbel:job-ended");
+    }
     return "job/bar :: bar";
   }
 }

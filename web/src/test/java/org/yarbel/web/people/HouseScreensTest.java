@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.House;
+import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
 
 /** The pages of people, house, data and old records: nothing axe finds, and no wider than a phone. */
@@ -58,5 +59,21 @@ class HouseScreensTest {
     assertThat(browser.driver().executeScript("return [...document.querySelectorAll('main input')].filter(one => one.value && one.offsetParent)"
         + ".length > 3")).as("the lines are there to be read").isEqualTo(true);
     assertThat(browser.axe()).isEmpty();
+  }
+
+  /** Nobody is left before a bar that is full: what became of a table says so by itself, by hand from the paste to the undo. */
+  @Test
+  void whatWasTakenInIsSaidWithoutAsking(TestApp app, Browser browser) {
+    Someone lifter = Someone.called(app, "Isbel Vance", Map.of("squat", "150"));
+    browser.desk().signIn("coach").open(lifter.at("/records"));
+    browser.type("text", "Date,Lift,Load kg,Reps\n2025-03-03,Squat,120,5\n2025-03-10,Squat,122.5,5\n");
+    browser.press("main form:has(#text) button");
+    browser.await("main form[action$='/take']");
+    browser.press("main form[action$='/take'] button");
+    browser.awaitText("#records-told", "2 sets taken in");
+    browser.awaitText("#records-told", "1 of 1 done.");
+    browser.press("#records-told form[action$='/undo'] button");
+    browser.awaitText("main", "taken out");
+    assertThat(browser.complaints()).isEmpty();
   }
 }

@@ -223,7 +223,7 @@ class ContestsTest {
       assertThat(failure.name()).isEqualTo("Xeno Broken");
       assertThat(failure.said()).startsWith("It failed on our side");
     });
-    assertThat(broken.coach().get("/jobs/" + job).body()).contains("1 lifter was left as they were:").contains("Xeno Broken")
+    assertThat(broken.coach().get("/jobs/" + job).body()).contains("1 lifter was left undone:").contains("Xeno Broken")
         .doesNotContain("Exception");
     assertThat(broken.coach().get("/jobs/" + job + "?back=//elsewhere").body()).as("only pages of ours").contains("href=\"/\">Back");
   }

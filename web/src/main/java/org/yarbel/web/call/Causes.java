@@ -14,6 +14,7 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
@@ -58,8 +59,17 @@ class Causes implements PlanListener {
     }
   }
 
+  /** The entry is kept already: who wrote it down is not told otherwise since its look could not be asked for. */
   @EventListener
   void logged(LineLogged event) {
+    try {
+      transaction.executeWithoutResult(status -> lookAnew(event));
+    } catch (DataAccessException | TransactionException wrong) {
+      LOG.warn("The look after line {} was not asked for; the next entry or the end of the day asks for it", event.line(), wrong);
+    }
+  }
+
+  private void lookAnew(LineLogged event) {
     jdbc.sql("select s.lifter_id, s.lift, l.name, s.load_ng, s.unit, s.reps from logged_set s join lifter l on l.club_id = s.club_id "
         + "and l.id = s.lifter_id where s.club_id = :club and s.line = :line order by s.logged_at desc limit 1")
         .param("club", club.id()).param("line", event.line()).query((row, n) -> {

@@ -12,63 +12,30 @@ import org.yarbel.core.log.SessionEffort;
 import org.yarbel.web.log.Stopped;
 import org.yarbel.web.page.Choice;
 
-/** What can be chosen on any card. */
+/** What can be chosen wherever somebody logs. */
 public final class CardChoices {
-  private static final List<Choice> RPE = Choice.plain(Rpe.scale());
-  private static final List<Choice> ENDED = Choice.of(HowEnded.class, HowEnded::word);
-  private static final List<Choice> STOPPED = Choice.of(Stopped.class, Stopped::word);
-  private static final List<Choice> PLACES = Choice.of(BodyPlace.class, BodyPlace::word);
-  private static final List<Choice> SIDES = Choice.of(Pain.Side.class, Pain.Side::word);
-  private static final List<Choice> SCORES = Choice.plain(IntStream.rangeClosed(0, Pain.MOST).boxed().toList());
-  private static final List<Choice> CONTEXTS = Choice.of(Context.class, Context::word);
-  private static final List<Choice> EFFORTS = Choice.plain(IntStream.rangeClosed(0, SessionEffort.MOST).boxed().toList());
-
-  private static final List<Choice> LEVELS = Choice.plain(IntStream.rangeClosed(1, CheckIn.BEST).boxed().toList());
+  /** Ratings, the lowest first. */
+  public static final List<Choice> RPE = Choice.plain(Rpe.scale());
+  /** Why a set had no more reps. */
+  public static final List<Choice> ENDED = Choice.of(HowEnded.class, HowEnded::word);
+  /** What ended singles against the clock. */
+  public static final List<Choice> STOPPED = Choice.of(Stopped.class, Stopped::word);
+  /** Where it can hurt. */
+  public static final List<Choice> PLACES = Choice.of(BodyPlace.class, BodyPlace::word);
+  /** On which side. */
+  public static final List<Choice> SIDES = Choice.of(Pain.Side.class, Pain.Side::word);
+  /** How much it can hurt. */
+  public static final List<Choice> SCORES = upTo(0, Pain.MOST);
+  /** In what states a set can have been lifted. */
+  public static final List<Choice> CONTEXTS = Choice.of(Context.class, Context::word);
+  /** How hard a whole session can have been. */
+  public static final List<Choice> EFFORTS = upTo(0, SessionEffort.MOST);
+  /** How somebody feels, the best last. */
+  public static final List<Choice> LEVELS = upTo(1, CheckIn.BEST);
 
   private CardChoices() {}
 
-  /** Ratings, the lowest first. */
-  public static List<Choice> rpe() {
-    return RPE;
-  }
-
-  /** Why a set had no more reps. */
-  public static List<Choice> ended() {
-    return ENDED;
-  }
-
-  /** What ended singles against the clock. */
-  public static List<Choice> stopped() {
-    return STOPPED;
-  }
-
-  /** Where it can hurt. */
-  public static List<Choice> places() {
-    return PLACES;
-  }
-
-  /** On which side. */
-  public static List<Choice> sides() {
-    return SIDES;
-  }
-
-  /** How much. */
-  public static List<Choice> scores() {
-    return SCORES;
-  }
-
-  /** In what states a set can have been lifted. */
-  public static List<Choice> contexts() {
-    return CONTEXTS;
-  }
-
-  /** How somebody feels, the best last. */
-  public static List<Choice> levels() {
-    return LEVELS;
-  }
-
-  /** How hard a whole session can have been. */
-  public static List<Choice> efforts() {
-    return EFFORTS;
+  private static List<Choice> upTo(int least, int most) {
+    return Choice.plain(IntStream.rangeClosed(least, most).boxed().toList());
   }
 }

@@ -13,6 +13,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.ApplicationContext;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.yarbel.web.audit.SecurityLog;
 import org.yarbel.web.audit.SecurityLog.Event;
 import org.yarbel.web.edge.Transient;
@@ -55,7 +56,7 @@ class ClubTasks implements ApplicationRunner {
     } catch (UncheckedIOException wrong) {
       System.out.println(SAID + "The file could not be read or written: " + wrong.getCause().getMessage());
       code = REFUSED;
-    } catch (DataAccessException wrong) {
+    } catch (DataAccessException | TransactionException wrong) {
       String why = Transient.full(wrong) ? ": there is no room left on the disk" : "";
       System.out.println(SAID + "The records could not be read or written" + why + ". Nothing was taken in.");
       code = REFUSED;

@@ -71,14 +71,13 @@ class DataController {
 
   @GetMapping("/lifters/{id}/data")
   ModelAndView page(@PathVariable long id, @AuthenticationPrincipal SignedIn who) {
-    theirs(id, who);
     return new ModelAndView("holdings/data", shown(id, who, Map.of()));
   }
 
   private Map<String, Object> shown(long id, SignedIn who, Map<String, String> errors) {
     Map<String, Object> model = new HashMap<>();
     model.put("id", id);
-    model.put("whose", whose(id, who));
+    model.put("whose", theirs(id, who));
     model.put("own", !who.staff());
     model.put("errors", errors);
     model.put("asked", deletions.of(who.clubId(), id).map(asked -> asked.goes() == null ? "waits" : day(asked.goes())).orElse(""));

@@ -120,16 +120,14 @@ public class Tracking implements LifterService.LiftTracker {
   @Override
   @Transactional
   public void rerun(Lifter lifter, String lift) {
-    LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
-        .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
+    LiftNumbers own = own(lifter, lift);
     run(lifter, own, observations(own, sets.ofLift(lifter.id(), lift)));
   }
 
   @Override
   @Transactional
   public void rerunLong(Lifter lifter, String lift) {
-    LiftNumbers own = numbers.findByLifterIdAndLift(lifter.id(), lift)
-        .orElseGet(() -> new LiftNumbers(lifter.id(), lift));
+    LiftNumbers own = own(lifter, lift);
     if (own.level() == Level.BEGINNER) {
       rerun(lifter, lift);
       return;
@@ -142,6 +140,10 @@ public class Tracking implements LifterService.LiftTracker {
       });
     }
     run(lifter, own, log);
+  }
+
+  private LiftNumbers own(Lifter lifter, String lift) {
+    return numbers.findByLifterIdAndLift(lifter.id(), lift).orElseGet(() -> new LiftNumbers(lifter.id(), lift));
   }
 
   private void run(Lifter lifter, LiftNumbers own, List<Observation> log) {

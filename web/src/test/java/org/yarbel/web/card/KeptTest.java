@@ -111,6 +111,24 @@ class KeptTest {
     assertThat(someone.coach().post("/me/kept", Map.of()).statusCode()).isEqualTo(404);
   }
 
+  /** As browsers do where somebody went on past the warning of a certificate: no worker comes from there. */
+  @Test
+  void aPhoneThatDoesNotTrustTheHouseIsToldSo(TestApp app, Browser browser) {
+    Object script = browser.phone().signIn(email()).driver().executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source",
+        "navigator.serviceWorker.register = () => Promise.reject(new DOMException('certificate', 'SecurityError'))")).get("identifier");
+    try {
+      browser.open("/me");
+      browser.awaitText("#kept-here", "This phone does not trust the club's address yet");
+      assertThat(browser.find("#kept-here .untrusted a").getDomAttribute("href")).isEqualTo("/trust");
+      assertThat(browser.text("#kept-here")).doesNotContain("Kept on this phone");
+    } finally {
+      browser.driver().executeCdpCommand("Page.removeScriptToEvaluateOnNewDocument", Map.of("identifier", script));
+    }
+    browser.open("/me");
+    browser.awaitText("#kept-here", "Kept on this phone");
+    assertThat(browser.find("#kept-here .untrusted").isDisplayed()).isFalse();
+  }
+
   @Test
   void aPhoneStartsAndLiftsWithoutAnySignal(TestApp app, Browser browser) {
     browser.phone().signIn(email()).open("/me");

@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Collections;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -132,6 +133,23 @@ class EdgeTest {
       assertThat(answer.header("Cross-Origin-Opener-Policy")).as(path).isEqualTo("same-origin");
       assertThat(answer.header("X-Frame-Options")).as(path).isEqualTo("DENY");
     }
+  }
+
+  /** What hangs at the wall: the address where others reach it, and whether phones are to trust the house first. */
+  @Test
+  void theSignSaysWhatAPhoneHasToDo() {
+    YarbelProperties house = new YarbelProperties(false, null, null, URI.create("https://192.168.1.20:8443"), null, null, null);
+    Address address = new Address(house, new StandardEnvironment());
+    HouseSign own = new HouseSign(address, new ListenProperties(true, null, Path.of("root.pem")));
+    assertThat(own.sign().orElseThrow()).satisfies(sign -> {
+      assertThat(sign.address()).isEqualTo("https://192.168.1.20:8443");
+      assertThat(sign.own()).isTrue();
+      assertThat(sign.qr()).isEqualTo(QrCode.of("https://192.168.1.20:8443"));
+    });
+    assertThat(new HouseSign(address, new ListenProperties(true, null, null)).sign().orElseThrow().own()).as("a certificate all know").isFalse();
+    YarbelProperties here = new YarbelProperties(false, null, null, URI.create("https://localhost:8443"), null, null, null);
+    assertThat(new HouseSign(new Address(here, new StandardEnvironment()), new ListenProperties(true, null, null)).sign())
+        .as("this machine alone").isEmpty();
   }
 
   @Test

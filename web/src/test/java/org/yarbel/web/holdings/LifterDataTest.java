@@ -55,6 +55,19 @@ class LifterDataTest {
   }
 
   @Test
+  void anAssistantSeesNothingOfIt(TestApp app) {
+    Client assistant = Client.signIn(app, "anselm");
+    String data = "/lifters/" + app.lifter("Odile") + "/data";
+    for (String path : List.of(data, data + ".zip")) {
+      assertThat(assistant.get(path).statusCode()).as(path).isEqualTo(403);
+    }
+    assistant.get("/");
+    assertThat(assistant.post(data + "/delete", Map.of()).statusCode()).isEqualTo(403);
+    assertThat(app.jdbc().sql("select count(*) from deletion where lifter_id = :l").param("l", app.lifter("Odile")).query(Long.class).single())
+        .isZero();
+  }
+
+  @Test
   void othersSeeNothingUntilItIsSaid(TestApp app) {
     House house = House.called(app, "Shown");
     long one = house.lifters().get(0);

@@ -25,15 +25,13 @@ function edit(call) {
   }
 }
 
+// Pressed twice it is decided once. A line whose loads are still on their way decides nothing, and a field is always entered: a letter
+// that opened none would leave the words that follow to decide as letters.
 const press = (root, key) => {
-  // pressed twice it is decided once
-  if (root !== document && root?.querySelector(".htmx-request")) {
-    return true;
-  }
   const found = [...(root?.querySelectorAll(`[data-key="${key}"]`) ?? [])].find((button) => button.offsetParent !== null);
   if (found?.matches("input, textarea")) {
     found.focus();
-  } else {
+  } else if (root === document || !root?.querySelector("form.htmx-request")) {
     found?.click();
   }
   return Boolean(found);

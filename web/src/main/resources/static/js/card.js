@@ -248,7 +248,7 @@ function otherLoad(input) {
 function onInput(input) {
   fewer(input);
   otherLoad(input);
-  const beside = input.closest(".more-said");
+  const beside = input.closest(".more-said:not(.opinion)");
   if (beside) {
     withoutBelt(input, beside);
     brief(beside);

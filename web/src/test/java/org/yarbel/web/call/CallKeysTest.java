@@ -91,6 +91,23 @@ class CallKeysTest {
         .query(String.class).single()).isEqualTo("Trust it.");
   }
 
+  /** What a line comes to may still be on its way: the word goes into its field all the same, and none of its letters decides. */
+  @Test
+  void aWordIsWrittenWhileALoadIsOnItsWay(TestApp app, Browser browser) {
+    Someone lifter = undershooting(app, "Kester Slow");
+    browser.desk().signIn("coach").open(lifter.at("/look"));
+    browser.slow(3000);
+    keys(browser, "j", "e", Keys.chord(Keys.CONTROL, "a"), "3x4 80% @8");
+    browser.await(".as-field.htmx-request");
+    keys(browser, Keys.ESCAPE, "m", "Trust it.");
+    assertThat(browser.driver().switchTo().activeElement().getAttribute("value")).isEqualTo("Trust it.");
+    browser.slow(0);
+    keys(browser, Keys.ENTER);
+    browser.awaitText(".call.is-decided .said", "Kester Slow");
+    assertThat(lifter.on(THURSDAY)).contains("bench 3x4 80% @8");
+    assertThat(states(lifter)).containsExactly("bench TAKEN", "squat OPEN");
+  }
+
   @Test
   void refusedWithAReasonAndTheLooksGoneThrough(TestApp app, Browser browser) {
     Someone lifter = undershooting(app, "Aaab Refused");

@@ -199,4 +199,22 @@ class AllByThumbTest {
     browser.awaitText(OPEN + ".done-words", "ill · depth, rep 5");
     assertThat(browser.driver().findElements(By.cssSelector(OPEN + "input[name=mark]:checked"))).hasSize(1);
   }
+
+  /** A coach's own word on a set is chosen beside what the lifter may say, and disturbs none of it. */
+  @Test
+  void aSecondOpinionIsSaidByHand(TestApp app, Browser browser) {
+    long session = session(app, 71, "2x5 75%");
+    browser.signIn("coach").phone().card(session);
+    browser.awaitText(".card-head", "card 1");
+    browser.press(OPEN + "input[name=rpe][value='7'] + span");
+    browser.press(OPEN + "button[value=done]");
+    browser.awaitText("#sets-done", "1");
+    browser.press(".overview li.is-done a");
+    browser.press(OPEN + "details.opinion > summary");
+    browser.await(OPEN + "select[name=opinion]").sendKeys("9.5");
+    browser.find(OPEN + "select[name=from]").sendKeys("saw it");
+    browser.press(OPEN + "details.opinion button");
+    browser.awaitText(OPEN + ".opinion-said", "rated 7, looked like 9.5");
+    assertThat(browser.complaints()).isEmpty();
+  }
 }

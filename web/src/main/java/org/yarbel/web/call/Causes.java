@@ -35,7 +35,7 @@ import org.yarbel.web.who.SignedIn;
  * of the club's day.
  */
 @Component
-class Causes implements PlanListener {
+public class Causes implements PlanListener {
   private static final Logger LOG = LoggerFactory.getLogger(Causes.class);
 
   private final Due due;

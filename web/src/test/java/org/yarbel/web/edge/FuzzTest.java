@@ -123,11 +123,11 @@ class FuzzTest {
     House neighbour = House.called(app, "Neighbour");
     Fuzzer fuzzer = new Fuzzer(app);
     assertThat(fuzzer.mappings()).isGreaterThan(120);
-    Map<String, String> before = House.tables(app.jdbc(), house.clubId());
+    Map<String, String> before = House.tables(app, house.clubId());
     List<Fuzzer.Call> calls = fuzzer.calls(SEED, REQUESTS, both(house, neighbour), false);
     List<String> wrong = sent(house, calls, i -> i / fuzzer.mappings() % 8 == 7 ? 2 : i / fuzzer.mappings() % 8 == 6 ? 1 : 0);
     assertThat(wrong).as("answers of 500 and more, or with a trace").isEmpty();
-    assertThat(House.tables(app.jdbc(), house.clubId())).as("all rows of all other clubs").isEqualTo(before);
+    assertThat(House.tables(app, house.clubId())).as("all rows of all other clubs").isEqualTo(before);
   }
 
   @Test
@@ -140,12 +140,12 @@ class FuzzTest {
     theirs.put("sessions", Stream.concat(house.sessionsOf(other).stream(), neighbour.ids("training_session").stream()).toList());
     theirs.put("slots", Stream.concat(house.slotsOf(other).stream(), neighbour.ids("slot").stream()).toList());
     Fuzzer fuzzer = new Fuzzer(app);
-    Map<String, String> before = House.tables(app.jdbc(), null);
+    Map<String, String> before = House.tables(app, null);
     // what has no id and no field, and keeps a lifter's own cards on their own phone, writes rightly
     List<Fuzzer.Call> calls = fuzzer.calls(7, 5 * fuzzer.mappings(), theirs, true).stream()
         .filter(call -> !call.path().startsWith("/setup") && !call.path().equals("/me/kept")).toList();
     assertThat(sent(house, calls, i -> 1)).isEmpty();
-    assertThat(House.tables(app.jdbc(), null)).as("all tables").isEqualTo(before);
+    assertThat(House.tables(app, null)).as("all tables").isEqualTo(before);
   }
 
   @Test
@@ -155,11 +155,11 @@ class FuzzTest {
     long theirs = house.slotsOf(house.lifters().get(1)).get(0);
     Client lifter = house.lifter();
     lifter.get("/sessions/" + own + "/card");
-    Map<String, String> before = House.tables(app.jdbc(), null);
+    Map<String, String> before = House.tables(app, null);
     for (String outcome : List.of("clear", "done", "missed")) {
       lifter.post("/sessions/" + own + "/sets", Map.of("slot", app.line(theirs), "part", "1", "set", "1", "issue", "1", "seen",
           "-1", "load", "100", "reps", "1", "key", UUID.randomUUID().toString(), "outcome", outcome));
     }
-    assertThat(House.tables(app.jdbc(), null)).isEqualTo(before);
+    assertThat(House.tables(app, null)).isEqualTo(before);
   }
 }

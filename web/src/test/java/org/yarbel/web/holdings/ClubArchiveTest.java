@@ -38,6 +38,7 @@ class ClubArchiveTest {
   @TempDir private Path folder;
 
   private Path written(TestApp app, long club, String name) throws IOException {
+    Background.quiet(app);
     Path file = folder.resolve(name);
     try (OutputStream out = Files.newOutputStream(file)) {
       app.bean(ClubArchive.class).write(club, out);
@@ -94,15 +95,14 @@ class ClubArchiveTest {
   @Test
   void whatComesInGoesOutAgainByteForByte(TestApp app) throws IOException {
     House house = House.called(app, "Moving");
-    Background.done(app.jdbc());
     Path out = written(app, house.clubId(), "one.zip");
     same(out, written(app, house.clubId(), "same.zip"));
-    Map<String, String> before = House.tables(app.jdbc(), null);
+    Map<String, String> before = House.tables(app, null);
     ClubArrival.Arrived arrived = app.bean(ClubArrival.class).take(out);
     assertThat(arrived.name()).isEqualTo("Moving");
     assertThat(arrived.owner()).isEqualTo("moving@coach.example");
     assertThat(arrived.clips()).isEqualTo(1);
-    assertThat(House.tables(app.jdbc(), arrived.club())).as("nobody else is touched").isEqualTo(before);
+    assertThat(House.tables(app, arrived.club())).as("nobody else is touched").isEqualTo(before);
     same(out, written(app, arrived.club(), "two.zip"));
     // and it is lived in: its owner signs in by a link, and sees what there was
     app.jdbc().sql("update person set password_hash = (select p.password_hash from person p join account a on a.person_id = p.id where "
@@ -190,11 +190,11 @@ class ClubArchiveTest {
     bad.put("is no row", changed(good, folder.resolve("row.zip"), in("tables/lifter.jsonl", "(?s)^.*$", "[1,2]\n")));
     bad.put("is not what its name says", changed(good, folder.resolve("clip.zip"), (name, bytes) -> name.startsWith("clips/")
         ? new byte[] {1, 2, 3} : bytes));
-    Map<String, String> before = House.tables(app.jdbc(), null);
+    Map<String, String> before = House.tables(app, null);
     int people = app.jdbc().sql("select count(*) from person").query(Integer.class).single();
     bad.forEach((words, file) -> assertThat(catchThrowableOfType(ArchiveRefused.class, () -> app.bean(ClubArrival.class).take(file)))
         .as(words).satisfies(refused -> assertThat(refused.sentence()).contains(words)));
-    assertThat(House.tables(app.jdbc(), null)).isEqualTo(before);
+    assertThat(House.tables(app, null)).isEqualTo(before);
     assertThat(app.jdbc().sql("select count(*) from person").query(Integer.class).single()).isEqualTo(people);
     assertThat(folder.resolveSibling("climbed")).doesNotExist();
   }

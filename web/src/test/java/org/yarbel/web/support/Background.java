@@ -4,12 +4,19 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.locks.LockSupport;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.yarbel.web.call.Causes;
 
 /** What is done in the background a moment after it was caused. */
 public final class Background {
   private static final Duration LONGEST = Duration.ofMinutes(3);
 
   private Background() {}
+
+  /** The same when the day of every club has been ended too, which else happens by itself within half a minute. */
+  public static void quiet(TestApp app) {
+    app.bean(Causes.class).dayEnds();
+    done(app.jdbc());
+  }
 
   /** Waits until nothing is due any more. */
   public static void done(JdbcClient jdbc) {

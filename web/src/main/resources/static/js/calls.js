@@ -25,15 +25,18 @@ function edit(call) {
   }
 }
 
-// Pressed twice it is decided once. A line whose loads are still on their way decides nothing, and a field is always entered: a letter
-// that opened none would leave the words that follow to decide as letters.
+// A field is always entered: a letter that opened none would leave the words that follow to decide as letters. Else nothing is pressed
+// while a call is being decided, so that twice is once; a line whose loads are on their way decides nothing.
 const press = (root, key) => {
   const found = [...(root?.querySelectorAll(`[data-key="${key}"]`) ?? [])].find((button) => button.offsetParent !== null);
   if (found?.matches("input, textarea")) {
     found.focus();
-  } else if (root === document || !root?.querySelector("form.htmx-request")) {
-    found?.click();
+    return true;
   }
+  if (root !== document && root?.querySelector("form.htmx-request")) {
+    return true;
+  }
+  found?.click();
   return Boolean(found);
 };
 

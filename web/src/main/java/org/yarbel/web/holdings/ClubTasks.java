@@ -5,6 +5,8 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -22,6 +24,7 @@ import org.yarbel.web.edge.Transient;
 @Component
 @ConditionalOnProperty("yarbel.task.kind")
 class ClubTasks implements ApplicationRunner {
+  private static final Logger LOG = LoggerFactory.getLogger(ClubTasks.class);
   /** How the launcher tells what is for a person from what is not. */
   private static final String SAID = "Said: ";
   private static final int REFUSED = 3;
@@ -58,6 +61,7 @@ class ClubTasks implements ApplicationRunner {
       code = REFUSED;
     } catch (DataAccessException | TransactionException wrong) {
       String why = Transient.full(wrong) ? ": there is no room left on the disk" : "";
+      LOG.error("The task {} was broken off", kind, wrong);
       System.out.println(SAID + "The records could not be read or written" + why + ". Nothing was taken in.");
       code = REFUSED;
     }

@@ -97,11 +97,14 @@ class CallKeysTest {
     Someone lifter = undershooting(app, "Kester Slow");
     browser.desk().signIn("coach").open(lifter.at("/look"));
     browser.slow(3000);
-    keys(browser, "j", "e", Keys.chord(Keys.CONTROL, "a"), "3x4 80% @8");
-    browser.await(".as-field.htmx-request");
-    keys(browser, Keys.ESCAPE, "m", "Trust it.");
-    assertThat(browser.driver().switchTo().activeElement().getAttribute("value")).isEqualTo("Trust it.");
-    browser.slow(0);
+    try {
+      keys(browser, "j", "e", Keys.chord(Keys.CONTROL, "a"), "3x4 80% @8");
+      browser.await(".as-field.htmx-request");
+      keys(browser, Keys.ESCAPE, "m", "Trust it.");
+      assertThat(browser.driver().switchTo().activeElement().getAttribute("value")).isEqualTo("Trust it.");
+    } finally {
+      browser.slow(0);
+    }
     keys(browser, Keys.ENTER);
     browser.awaitText(".call.is-decided .said", "Kester Slow");
     assertThat(lifter.on(THURSDAY)).contains("bench 3x4 80% @8");

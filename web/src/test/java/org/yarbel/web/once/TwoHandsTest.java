@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -221,6 +222,7 @@ class TwoHandsTest {
   private int untilTaken(String path, Map<String, String> entry) {
     int told = other.post(path, entry).statusCode();
     for (Instant end = Instant.now().plusSeconds(60); told == 503 && Instant.now().isBefore(end);) {
+      LockSupport.parkNanos(Duration.ofMillis(100).toNanos());
       told = other.post(path, entry).statusCode();
     }
     return told;

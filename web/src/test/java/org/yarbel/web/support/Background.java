@@ -12,12 +12,6 @@ public final class Background {
 
   private Background() {}
 
-  /** The same when the day of every club has been ended too, which else happens by itself within half a minute. */
-  public static void quiet(TestApp app) {
-    app.bean(Causes.class).dayEnds();
-    done(app.jdbc());
-  }
-
   /** Waits until nothing is due any more. */
   public static void done(JdbcClient jdbc) {
     Instant end = Instant.now().plus(LONGEST);
@@ -27,5 +21,11 @@ public final class Background {
       }
       LockSupport.parkNanos(Duration.ofMillis(100).toNanos());
     }
+  }
+
+  /** The same, when the day of every club has been ended too, which else happens by itself within half a minute. */
+  public static void quiet(TestApp app) {
+    app.bean(Causes.class).dayEnds();
+    done(app.jdbc());
   }
 }

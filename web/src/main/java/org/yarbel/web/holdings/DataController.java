@@ -71,13 +71,13 @@ class DataController {
 
   @GetMapping("/lifters/{id}/data")
   ModelAndView page(@PathVariable long id, @AuthenticationPrincipal SignedIn who) {
-    return new ModelAndView("holdings/data", shown(id, who, Map.of()));
+    return new ModelAndView("holdings/data", shown(id, who, theirs(id, who), Map.of()));
   }
 
-  private Map<String, Object> shown(long id, SignedIn who, Map<String, String> errors) {
+  private Map<String, Object> shown(long id, SignedIn who, Whose whose, Map<String, String> errors) {
     Map<String, Object> model = new HashMap<>();
     model.put("id", id);
-    model.put("whose", theirs(id, who));
+    model.put("whose", whose);
     model.put("own", !who.staff());
     model.put("errors", errors);
     model.put("asked", deletions.of(who.clubId(), id).map(asked -> asked.goes() == null ? "waits" : day(asked.goes())).orElse(""));
@@ -112,11 +112,11 @@ class DataController {
   ModelAndView show(@PathVariable long id, @RequestParam(defaultValue = "false") boolean name,
       @RequestParam(defaultValue = "false") boolean results, @RequestParam(defaultValue = "") String guardian,
       @AuthenticationPrincipal SignedIn who, RedirectAttributes flash) {
-    theirs(id, who);
+    Whose whose = theirs(id, who);
     String contact = guardian.strip();
     if (contact.length() > MOST_GUARDIAN) {
-      ModelAndView again = new ModelAndView("holdings/data", shown(id, who, Map.of("guardian", "At most " + MOST_GUARDIAN
-          + " characters, but there are " + contact.length() + ".")));
+      ModelAndView again = new ModelAndView("holdings/data", shown(id, who, new Whose(whose.name(), name, results, contact, whose.minor()),
+          Map.of("guardian", "At most " + MOST_GUARDIAN + " characters, but there are " + contact.length() + ".")));
       again.setStatus(HttpStatus.UNPROCESSABLE_CONTENT);
       return again;
     }

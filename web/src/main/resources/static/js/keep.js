@@ -27,6 +27,15 @@ function remember(kept) {
   }
 }
 
+// A sign-in that ended in the middle of it ends it too: what was kept before stays, and how old it is stays true.
+async function fetched(address, options) {
+  const answer = await fetch(address, { ...options, redirect: "manual", credentials: "same-origin" });
+  if (answer.type === "opaqueredirect") {
+    throw new Error("signed out");
+  }
+  return answer;
+}
+
 // Puts a page into the phone with the moment it was kept, and the scripts and styles it needs.
 async function put(address, answer) {
   if (!answer.ok) {
@@ -65,12 +74,12 @@ async function keep() {
     return;
   }
   const body = new URLSearchParams({ _csrf: document.querySelector('meta[name="csrf"]')?.content ?? "" });
-  const answer = await fetch("/me/kept", { method: "POST", body, redirect: "error", credentials: "same-origin" });
+  const answer = await fetched("/me/kept", { method: "POST", body });
   if (!answer.ok) {
     return;
   }
   const wanted = await answer.json();
-  const mine = await fetch("/me", { redirect: "error", credentials: "same-origin" });
+  const mine = await fetched("/me");
   let full = false;
   const cards = [];
   try {
@@ -79,7 +88,7 @@ async function keep() {
       const there = before.cards.find((card) => card.session === one.session);
       const address = `/sessions/${one.session}/card`;
       if (there?.stamp !== one.stamp || !(await caches.match(location.origin + address))) {
-        await put(address, await fetch(address + "/kept", { redirect: "error", credentials: "same-origin" }));
+        await put(address, await fetched(address + "/kept"));
       }
       cards.push(one);
     }

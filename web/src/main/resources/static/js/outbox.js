@@ -139,6 +139,10 @@ async function through() {
         return;
       }
       const html = await answer.text();
+      if (answer.status === 409 && !cardIn(html)) {
+        waits("Somebody else wrote at the same moment. ");
+        return;
+      }
       write(WAITING, without(WAITING, entry.id));
       pause = 0;
       settle(entry, answer, html);
@@ -148,6 +152,9 @@ async function through() {
     sending = false;
   }
 }
+
+// A conflict that is to be looked at comes with its card; without one two wrote at the same moment, and it is sent once more.
+const cardIn = (html) => new DOMParser().parseFromString(html, "text/html").getElementById("card") !== null;
 
 let state = "";
 let ask = "";

@@ -80,7 +80,7 @@ class PathTest {
     assertThat(wide.values()).as("fits a phone of 390 px: " + wide).allMatch(width -> width <= 390);
     browser.signIn("corwin");
     assertFine(browser.phone().open("/me"), "my training");
-    browser.driver().manage().deleteAllCookies();
+    browser.signOut();
     assertFine(browser.open("/login"), "sign-in");
   }
 

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
@@ -177,6 +178,26 @@ class AllByThumbTest {
     type(browser, "#in-body", "81");
     browser.press("#part-check-in button[type=submit]:not([name])");
     browser.awaitText("#part-check-in .brief", "slept 8 h");
+    assertThat(browser.all("#queue-refused li")).isEmpty();
+  }
+
+  /** The server's own answer to who wrote at the same moment, SQLSTATE 40001 (PostgreSQL 17 documentation, appendix A), by a trigger. */
+  @Test
+  void whatLostAgainstSomebodyElseIsSentOnceMoreByItself(TestApp app, Browser browser) {
+    long session = session(app, 67, "2x5 70%");
+    browser.signIn("tamsin").phone().card(session);
+    type(browser, "#in-sleep", "6");
+    JdbcClient owner = JdbcClient.create(app.owner());
+    owner.sql("create or replace function lost() returns trigger language plpgsql as $$ begin raise exception 'lost' using errcode = "
+        + "'40001'; end $$").update();
+    owner.sql("create trigger lost before insert on checked_in for each row execute function lost()").update();
+    try {
+      browser.press("#part-check-in button[type=submit]:not([name])");
+      browser.awaitText("#queue-note", "Somebody else wrote at the same moment. 1 entry is kept on this phone and will be sent by itself.");
+    } finally {
+      owner.sql("drop trigger lost on checked_in").update();
+    }
+    browser.awaitText("#part-check-in .brief", "slept 6 h");
     assertThat(browser.all("#queue-refused li")).isEmpty();
   }
 

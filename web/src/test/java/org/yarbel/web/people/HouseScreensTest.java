@@ -41,7 +41,7 @@ class HouseScreensTest {
   @Test
   void forAStrangerAndALifter(TestApp app, Browser browser) {
     House house = House.called(app, "Strange");
-    browser.driver().executeCdpCommand("Network.clearBrowserCookies", Map.of());
+    browser.signOut();
     String link = app.jdbc().sql("select body from letter where club_id = :c").param("c", house.clubId()).query(String.class).single()
         .replaceAll("(?s).*(/join/[\\w-]{43}).*", "$1");
     looked(browser, List.of("/login", "/password", link));

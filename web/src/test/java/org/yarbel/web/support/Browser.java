@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
@@ -23,6 +24,29 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Headless Chromium, one for all tests, in the size of a desk or a phone. */
 public final class Browser {
+  /** Brings an element into sight, waits until two frames show it at one place, and remembers where a click goes that misses it. */
+  private static final String STANDS_STILL = """
+      const [element, done] = arguments;
+      element.scrollIntoView({ block: "center", behavior: "instant" });
+      const place = () => Object.values(element.getBoundingClientRect().toJSON()).join();
+      let before = "";
+      let frames = 0;
+      const look = () => {
+        if (place() !== before && frames++ < 120) {
+          before = place();
+          requestAnimationFrame(look);
+          return;
+        }
+        window.pressedElsewhere = undefined;
+        addEventListener("click", ({ target }) => {
+          const whole = element.closest("label") ?? element;
+          window.pressedElsewhere = whole.contains(target) ? undefined : target.outerHTML.slice(0, 300);
+        }, { capture: true, once: true });
+        done();
+      };
+      requestAnimationFrame(look);
+      """;
+
   private static Browser shared;
 
   private final ChromeDriver driver;
@@ -103,13 +127,19 @@ public final class Browser {
 
   /** Signs somebody of the demo in, as a new visitor. */
   public Browser signIn(String who) {
-    driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+    signOut();
     open("/login");
     type("email", who.contains("@") ? who : who + "@tarnbrook.example");
     type("password", "tarnbrook-demo");
     click("button[type=submit].btn-main");
     await(".shell .who, .shell .menu-open");
     return this;
+  }
+
+  /** Takes the sign-in away from the browser; the page that was open is left first, or what it still fetches is told to sign in. */
+  public void signOut() {
+    driver.get("about:blank");
+    driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
   }
 
   public void type(String id, String text) {
@@ -122,15 +152,19 @@ public final class Browser {
     find(css).click();
   }
 
-  /** Presses something as a person does: brought into sight, pointed at, clicked. */
+  /** Presses something as a person does: brought into sight, looked at until it stands still, pointed at, clicked. */
   public void press(WebElement element) {
-    driver.executeScript("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element);
+    driver.executeAsyncScript(STANDS_STILL, element);
     new Actions(driver).moveToElement(element).click().perform();
+    Object elsewhere = driver.executeScript("return window.pressedElsewhere ?? null");
+    if (elsewhere != null) {
+      throw new IllegalStateException("The page moved under the press, which went to " + elsewhere);
+    }
   }
 
   /** The same with what is to be seen of a kind first; again when the page drew it anew before it was pressed. */
   public void press(String css) {
-    waiting().ignoring(StaleElementReferenceException.class).until(d -> {
+    waiting().ignoring(StaleElementReferenceException.class, JavascriptException.class).until(d -> {
       press(await(css));
       return true;
     });
@@ -178,7 +212,8 @@ public final class Browser {
 
   /** Waits until something is there to see. */
   public WebElement await(String css) {
-    return waiting().ignoring(StaleElementReferenceException.class)
+    return waiting().withMessage(() -> "nothing to see of " + css + " at " + driver.getCurrentUrl() + ", which says "
+        + driver.executeScript("return document.body.innerText.slice(0, 1500)")).ignoring(StaleElementReferenceException.class)
         .until(d -> all(css).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
   }
 
@@ -193,6 +228,22 @@ public final class Browser {
         // a node of the page before, while the next one comes, is told as an error of the driver's own now and then
         .ignoring(WebDriverException.class)
         .until(d -> all(css).stream().anyMatch(e -> e.getText().contains(text)));
+  }
+
+  /** Keeps from now on whatever elements of a kind say on this page: a clock goes on while a slow machine looks away. */
+  public void listen(String css) {
+    driver.executeScript("""
+        const heard = [], look = () => document.querySelectorAll(arguments[0]).forEach((one) => heard.push(one.textContent));
+        window.heard = heard;
+        new MutationObserver(look).observe(document.body, { subtree: true, childList: true, characterData: true, attributeFilter: ["hidden"] });
+        look();
+        """, css);
+  }
+
+  /** Waits until one of what is listened to has said something. */
+  public void awaitHeard(String pattern) {
+    waiting().withMessage(() -> pattern + " was not said, but " + driver.executeScript("return [...new Set(window.heard)].join(', ')"))
+        .until(d -> driver.executeScript("return window.heard.some((said) => new RegExp(arguments[0]).test(said))", pattern).equals(true));
   }
 
   /** Waits until an element says something else. */

@@ -39,7 +39,7 @@ public final class Browser {
         }
         window.pressedElsewhere = undefined;
         addEventListener("click", ({ target }) => {
-          const whole = element.closest("label") ?? element;
+          const whole = element.closest("label, a, button") ?? element;
           window.pressedElsewhere = whole.contains(target) ? undefined : target.outerHTML.slice(0, 300);
         }, { capture: true, once: true });
         done();

@@ -70,8 +70,9 @@ class CardTest {
           .stream().map(text -> text.replaceAll("\\.?0+x", "x")).toList();
     }
 
+    /** Beside what a phone keeps ahead by itself. */
     long issues() {
-      return app.jdbc().sql("select count(*) from card_issue where session_id = :id").param("id", session)
+      return app.jdbc().sql("select count(*) from card_issue where session_id = :id and not ahead").param("id", session)
           .query(Long.class).single();
     }
   }
@@ -195,8 +196,8 @@ class CardTest {
         .map(client -> CompletableFuture.supplyAsync(() -> client.card(session)))
         .toList();
     assertThat(opened).allSatisfy(page -> assertThat(page.join().statusCode()).isEqualTo(200));
-    assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :id").param("id", session).query(Long.class)
-        .single()).isEqualTo(1);
+    assertThat(app.jdbc().sql("select count(*) from card_issue where session_id = :id and not ahead").param("id", session)
+        .query(Long.class).single()).as("beside what a phone keeps ahead by itself").isEqualTo(1);
     app.jdbc().sql("update training_session set day = :day where id = :id").param("day", TestApp.TODAY.plusDays(1))
         .param("id", session).update();
   }

@@ -148,25 +148,34 @@ function issued(taken) {
   keepCard(root());
 }
 
-// Looking at a card issues nothing, which a browser may do ahead of anybody; somebody who sees it takes it.
+// Looking at a card issues nothing, which a browser may do ahead of anybody; somebody who sees it takes it. What did not get through is
+// tried again while it is looked at; without signal it is taken with its first set.
+const TAKE_AGAIN_MS = [2000, 4000, 8000, 15000, 30000];
 let taking = false;
+let tries = 0;
 async function takeCard() {
   const address = root().dataset.take;
   if (!address || taking || document.visibilityState !== "visible" || document.prerendering) {
     return;
   }
   taking = true;
+  let through = false;
   try {
     const body = new URLSearchParams({ _csrf: document.querySelector('meta[name="csrf"]')?.content ?? "" });
-    const answer = await fetch(address, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "error" });
+    const answer = await fetch(address, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "manual" });
+    // a sign-in that ended is sent elsewhere, which has no status
+    through = answer.status < 500 && answer.status !== 409 && answer.status !== 429;
     const taken = answer.ok ? new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("card") : null;
     if (taken && root().dataset.take) {
       issued(taken);
     }
   } catch {
-    // without signal it is taken with its first set
+    through = false;
   } finally {
     taking = false;
+  }
+  if (!through) {
+    setTimeout(takeCard, TAKE_AGAIN_MS[Math.min(tries++, TAKE_AGAIN_MS.length - 1)]);
   }
 }
 

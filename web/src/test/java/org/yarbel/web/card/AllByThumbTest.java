@@ -2,6 +2,7 @@ package org.yarbel.web.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.yarbel.web.support.Browser;
 import org.yarbel.web.support.Client;
@@ -182,23 +184,42 @@ class AllByThumbTest {
   }
 
   /** The server's own answer to who wrote at the same moment, SQLSTATE 40001 (PostgreSQL 17 documentation, appendix A), by a trigger. */
+  private static void losing(TestApp app, String table, Runnable meanwhile) {
+    JdbcClient owner = JdbcClient.create(app.owner());
+    owner.sql("create or replace function lost() returns trigger language plpgsql as $$ begin raise exception 'lost' using errcode = "
+        + "'40001'; end $$").update();
+    owner.sql("create trigger lost before insert on " + table + " for each row execute function lost()").update();
+    try {
+      meanwhile.run();
+    } finally {
+      owner.sql("drop trigger lost on " + table).update();
+    }
+  }
+
   @Test
   void whatLostAgainstSomebodyElseIsSentOnceMoreByItself(TestApp app, Browser browser) {
     long session = session(app, 67, "2x5 70%");
     browser.signIn("tamsin").phone().card(session);
     type(browser, "#in-sleep", "6");
-    JdbcClient owner = JdbcClient.create(app.owner());
-    owner.sql("create or replace function lost() returns trigger language plpgsql as $$ begin raise exception 'lost' using errcode = "
-        + "'40001'; end $$").update();
-    owner.sql("create trigger lost before insert on checked_in for each row execute function lost()").update();
-    try {
+    losing(app, "checked_in", () -> {
       browser.press("#part-check-in button[type=submit]:not([name])");
       browser.awaitText("#queue-note", "Somebody else wrote at the same moment. 1 entry is kept on this phone and will be sent by itself.");
-    } finally {
-      owner.sql("drop trigger lost on checked_in").update();
-    }
+    });
     browser.awaitText("#part-check-in .brief", "slept 6 h");
     assertThat(browser.all("#queue-refused li")).isEmpty();
+  }
+
+  @Test
+  void aCardThatCouldNotBeTakenIsTakenAMomentLater(TestApp app, Browser browser) {
+    long session = session(app, 68, "2x5 70%");
+    browser.signIn("tamsin").phone();
+    losing(app, "card_issue", () -> {
+      browser.open("/sessions/" + session + "/card");
+      new WebDriverWait(browser.driver(), Duration.ofSeconds(20)).until(driver -> driver.manage().logs().get("browser").getAll().stream()
+          .anyMatch(entry -> entry.getMessage().contains("/issue") && entry.getMessage().contains("status of 409")));
+    });
+    browser.await("#card:not([data-take])");
+    assertThat(browser.text(".card-head")).contains("card 1");
   }
 
   @Test

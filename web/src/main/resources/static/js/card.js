@@ -152,30 +152,30 @@ function issued(taken) {
 // tried again while it is looked at; without signal it is taken with its first set.
 const TAKE_AGAIN_MS = [2000, 4000, 8000, 15000, 30000];
 let taking = false;
+let takeLater = 0;
 let tries = 0;
 async function takeCard() {
   const address = root().dataset.take;
+  clearTimeout(takeLater);
   if (!address || taking || document.visibilityState !== "visible" || document.prerendering) {
     return;
   }
   taking = true;
-  let through = false;
+  let again = false;
   try {
-    const body = new URLSearchParams({ _csrf: document.querySelector('meta[name="csrf"]')?.content ?? "" });
-    const answer = await fetch(address, { method: "POST", body, headers: { "HX-Request": "true" }, redirect: "manual" });
-    // a sign-in that ended is sent elsewhere, which has no status
-    through = answer.status < 500 && answer.status !== 409 && answer.status !== 429;
+    const answer = await outbox.post({ url: address, body: "" });
+    again = outbox.comesLater(answer) || answer.status === 409;
     const taken = answer.ok ? new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("card") : null;
     if (taken && root().dataset.take) {
       issued(taken);
     }
   } catch {
-    through = false;
+    again = true;
   } finally {
     taking = false;
   }
-  if (!through) {
-    setTimeout(takeCard, TAKE_AGAIN_MS[Math.min(tries++, TAKE_AGAIN_MS.length - 1)]);
+  if (again) {
+    takeLater = setTimeout(takeCard, TAKE_AGAIN_MS[Math.min(tries++, TAKE_AGAIN_MS.length - 1)]);
   }
 }
 

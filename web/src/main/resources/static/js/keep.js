@@ -36,10 +36,10 @@ async function fetched(address, options) {
   return answer;
 }
 
-// Puts a page into the phone with the moment it was kept, and the scripts and styles it needs.
+// Puts a page into the phone with the moment it was kept, and the scripts and styles it needs. Whether there was one.
 async function put(address, answer) {
   if (!answer.ok) {
-    return;
+    return false;
   }
   const page = (await answer.text()).replace(/<html (?:data-kept="[^"]*" )?/, `<html data-kept="${new Date().toISOString()}" `);
   await (await caches.open(CARDS)).put(location.origin + address, new Response(page, { status: 200, headers: answer.headers }));
@@ -52,6 +52,7 @@ async function put(address, answer) {
       await store.add(part);
     }
   }
+  return true;
 }
 
 async function keep() {
@@ -87,10 +88,10 @@ async function keep() {
     for (const one of wanted) {
       const there = before.cards.find((card) => card.session === one.session);
       const address = `/sessions/${one.session}/card`;
-      if (there?.stamp !== one.stamp || !(await caches.match(location.origin + address))) {
-        await put(address, await fetched(address + "/kept"));
+      const stands = there?.stamp === one.stamp && (await caches.match(location.origin + address));
+      if (stands || (await put(address, await fetched(address + "/kept")))) {
+        cards.push(one);
       }
-      cards.push(one);
     }
   } catch (wrong) {
     full = wrong.name === "QuotaExceededError";

@@ -134,7 +134,7 @@ async function through() {
         waits("", "Sign in to send.");
         return;
       }
-      if (answer.status >= 500 || answer.status === 429 || answer.status === 403) {
+      if (comesLater(answer)) {
         waits("The records cannot be reached. ", "", Number(answer.headers?.get("Retry-After")));
         return;
       }
@@ -152,6 +152,9 @@ async function through() {
     sending = false;
   }
 }
+
+// Whether the same may be taken when it is sent again, although nothing of it changed.
+const comesLater = (answer) => answer.status >= 500 || answer.status === 429 || answer.status === 403;
 
 // A conflict that is to be looked at comes with its card; without one two wrote at the same moment, and it is sent once more.
 const cardIn = (html) => new DOMParser().parseFromString(html, "text/html").getElementById("card") !== null;
@@ -345,6 +348,8 @@ window.yarbelOutbox = {
   newKey,
   fields,
   take,
+  post,
+  comesLater,
   send,
   waiting: () => mine(WAITING),
   refused: (wanted) => mine(REFUSED).find((entry) => entry.id === wanted),

@@ -171,6 +171,11 @@ public record CardDocument(
   /** What a line becomes on a low day. */
   public record Eased(String work, List<RampStep> ramp, List<ResolvedSet> sets, List<BackOffTable> tables) {}
 
+  /** The same card under another number. */
+  CardDocument numbered(int other) {
+    return new CardDocument(other, day, unit, bodyMass, kit, numbers, numbersOn, slots, chart, order, lowDay);
+  }
+
   /** The card as it is in an easier session; as it was issued for null. */
   CardDocument in(@Nullable EasyWay way) {
     if (way == null) {

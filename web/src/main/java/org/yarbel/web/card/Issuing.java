@@ -122,7 +122,7 @@ public class Issuing implements PlanListener {
       int number = kept.isEmpty() ? next(session.id()) : kept.get(0).number();
       CardDocument now = document(session, lifter, number, Map.of(), lowDays.of(lifter));
       if (kept.isEmpty() || !kept.get(0).document().equals(json.write(now))) {
-        now = document(session, lifter, next(session.id()), Map.of(), lowDays.of(lifter));
+        now = now.numbered(next(session.id()));
         issues.save(new CardIssue(session.id(), now.number(), clock.now(), json.write(now)).forLater());
         // a phone that was away for long may still lift from one of the last
         issues.deleteAll(kept.stream().skip(MOST_KEPT - 1).toList());

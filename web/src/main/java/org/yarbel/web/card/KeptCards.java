@@ -1,19 +1,17 @@
 package org.yarbel.web.card;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.Objects;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.club.Turns;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.lifter.LifterRepository;
-import org.yarbel.web.plan.Slot;
 import org.yarbel.web.plan.SlotRepository;
 import org.yarbel.web.plan.TrainingSession;
 import org.yarbel.web.plan.TrainingSessionRepository;
@@ -32,9 +30,10 @@ class KeptCards {
   private final CurrentClub club;
   private final JdbcClient jdbc;
   private final ClubClock clock;
+  private final TransactionTemplate transaction;
 
   KeptCards(TrainingSessionRepository sessions, LifterRepository lifters, SlotRepository slots, Issuing issuing, Turns turns,
-      CurrentClub club, JdbcClient jdbc, ClubClock clock) {
+      CurrentClub club, JdbcClient jdbc, ClubClock clock, TransactionTemplate transaction) {
     this.sessions = sessions;
     this.lifters = lifters;
     this.slots = slots;
@@ -43,6 +42,7 @@ class KeptCards {
     this.club = club;
     this.jdbc = jdbc;
     this.clock = clock;
+    this.transaction = transaction;
   }
 
   /**
@@ -52,22 +52,19 @@ class KeptCards {
    */
   record Kept(long session, String day, String stamp) {}
 
-  /** Those of a lifter. */
-  @Transactional
-  public List<Kept> keep(long lifterId) {
+  /** Those of a lifter, the turn taken for each by itself: a whole week would keep whoever lifts meanwhile waiting. */
+  List<Kept> keep(long lifterId) {
+    LocalDate today = clock.today();
+    return sessions.findByLifterIdAndDayBetweenOrderByDay(lifterId, today, today.plusDays(DAYS)).stream()
+        .flatMap(session -> Objects.requireNonNull(transaction.execute(status -> kept(lifterId, session.id()))).stream()).toList();
+  }
+
+  /** One of them; none where nothing is planned, or it went meanwhile. */
+  private Optional<Kept> kept(long lifterId, long sessionId) {
     turns.ofLifter(lifterId);
     Lifter lifter = lifters.findById(lifterId).orElseThrow(NotFound::new);
-    LocalDate today = clock.today();
-    List<TrainingSession> all = sessions.findByLifterIdAndDayBetweenOrderByDay(lifterId, today, today.plusDays(DAYS));
-    Set<Long> planned = slots.findBySessionIdInOrderByPositionAscIdAsc(all.stream().map(TrainingSession::id).toList()).stream()
-        .map(Slot::sessionId).collect(Collectors.toSet());
-    List<Kept> kept = new ArrayList<>();
-    for (TrainingSession session : all) {
-      if (planned.contains(session.id())) {
-        kept.add(new Kept(session.id(), session.day().toString(), issuing.keep(session, lifter).number() + "." + beside(session)));
-      }
-    }
-    return kept;
+    return sessions.findById(sessionId).filter(session -> !slots.findBySessionIdOrderByPositionAscIdAsc(sessionId).isEmpty())
+        .map(session -> new Kept(sessionId, session.day().toString(), issuing.keep(session, lifter).number() + "." + beside(session)));
   }
 
   /** What stands on a card beside its lines, as a short text that changes with it. */

@@ -130,6 +130,22 @@ class KeptTest {
   }
 
   @Test
+  void aCardThatDidNotComeIsNotSaidToBeKept(TestApp app, Browser browser) {
+    Object script = browser.phone().signIn(email()).driver().executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source",
+        "const real = fetch; window.fetch = (address, how) => address === '/sessions/" + session(TOMORROW)
+        + "/card/kept' ? Promise.resolve(new Response('', { status: 503 })) : real(address, how)")).get("identifier");
+    browser.driver().executeAsyncScript("const done = arguments[0]; caches.delete('yarbel-cards').then(() => { localStorage.clear(); done(); })");
+    try {
+      browser.open("/me");
+      browser.awaitText("#kept-here", "Kept on this phone for when there is no signal: the card up to Mon 2 Mar");
+    } finally {
+      browser.driver().executeCdpCommand("Page.removeScriptToEvaluateOnNewDocument", Map.of("identifier", script));
+    }
+    browser.open("/me");
+    browser.awaitText("#kept-here", "the 2 cards up to Tue 3 Mar");
+  }
+
+  @Test
   void aPhoneStartsAndLiftsWithoutAnySignal(TestApp app, Browser browser) {
     browser.phone().signIn(email()).open("/me");
     browser.awaitText("#kept-here", "Kept on this phone for when there is no signal: the 2 cards up to Tue 3 Mar");

@@ -41,8 +41,8 @@ class ArchitectureTest {
       .whereLayer("progress").mayOnlyBeAccessedByLayers("cycle", "watch", "call", "sim")
       .whereLayer("plan").mayOnlyBeAccessedByLayers("progress", "cycle", "watch", "call", "sim")
       .whereLayer("card").mayOnlyBeAccessedByLayers("plan", "progress", "cycle", "watch", "call", "sim")
-      .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "call", "sim")
-      .whereLayer("track").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "call", "sim")
+      .whereLayer("notation").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "contest", "call", "sim")
+      .whereLayer("track").mayOnlyBeAccessedByLayers("card", "plan", "progress", "cycle", "watch", "contest", "call", "sim")
       .whereLayer("kit").mayOnlyBeAccessedByLayers("track", "notation", "card", "plan", "progress", "cycle", "watch", "contest", "call", "sim")
       .whereLayer("effort").mayOnlyBeAccessedByLayers("records", "kit", "track", "notation", "card", "plan", "progress", "cycle", "watch",
           "contest", "call", "sim")

@@ -75,7 +75,7 @@ public final class TrackerTrial {
     }
   }
 
-  private TrackerTrial(LifterKind kind, RandomGenerator random) {
+  TrackerTrial(LifterKind kind, RandomGenerator random) {
     this.kind = kind;
     this.random = random;
     this.body = new SimulatedLifter(kind.one(random), random);
@@ -102,6 +102,17 @@ public final class TrackerTrial {
       all = all.plus(of(kinds.get(lifter % kinds.size()), 1, seed + lifter));
     }
     return all;
+  }
+
+  /** Where the tracker stands, and what the lifter truly is, at the end of the half year. */
+  record Peaked(Standing standing, SimulatedLifter body, long day, LocalDate date) {}
+
+  /** The same half year, and so many days after it. */
+  Peaked peak(int restDays) {
+    run();
+    long day = EXPOSURES * 7L / 2 + restDays;
+    body.startDay(day);
+    return new Peaked(Objects.requireNonNull(standing), body, day, START.plusDays(day));
   }
 
   private Result run() {

@@ -28,6 +28,11 @@ final class Bank {
     return new Bank(filters);
   }
 
+  /** The same, to try something out on. */
+  Bank copy() {
+    return new Bank(filters.stream().map(Filter::copy).toList());
+  }
+
   static Bank read(Level level, double[] numbers, int from) {
     List<Filter> filters = new ArrayList<>();
     for (int place = 0; place < FILTERS; place++) {

@@ -19,12 +19,17 @@ final class Filter {
   private final State state;
   private double lnWeight;
 
-  private Filter(Level level, int place, State state, double lnWeight) {
+  private Filter(Level level, double formSd, double ratingSd, State state, double lnWeight) {
     this.level = level;
-    this.formSd = Constants.FORM_SDS[place / Constants.RATING_SDS.length];
-    this.ratingSd = Constants.RATING_SDS[place % Constants.RATING_SDS.length];
+    this.formSd = formSd;
+    this.ratingSd = ratingSd;
     this.state = state;
     this.lnWeight = lnWeight;
+  }
+
+  private static Filter of(Level level, int place, State state, double lnWeight) {
+    return new Filter(level, Constants.FORM_SDS[place / Constants.RATING_SDS.length],
+        Constants.RATING_SDS[place % Constants.RATING_SDS.length], state, lnWeight);
   }
 
   /**
@@ -33,7 +38,7 @@ final class Filter {
    * @param place in the bank, from 0
    */
   static Filter beginning(Level level, int place, double lnMax, double sd) {
-    Filter filter = new Filter(level, place, new State(), 0);
+    Filter filter = of(level, place, new State(), 0);
     State state = filter.state;
     state.add(MAX, lnMax, sd * sd);
     state.add(GAIN, Constants.usualGain(level), squared(Constants.gainSd(level)));
@@ -45,7 +50,11 @@ final class Filter {
 
   /** The filter of a place in the bank, from its numbers. */
   static Filter read(Level level, int place, double[] numbers, int from) {
-    return new Filter(level, place, State.read(numbers, from + 1), numbers[from]);
+    return of(level, place, State.read(numbers, from + 1), numbers[from]);
+  }
+
+  Filter copy() {
+    return new Filter(level, formSd, ratingSd, state.copy(), lnWeight);
   }
 
   void write(double[] numbers, int from) {
@@ -94,7 +103,12 @@ final class Filter {
 
   /** A day begins on which something was off. */
   void flag() {
-    state.add(FORM, -Constants.FLAG_DROP, squared(Constants.FLAG_SD));
+    form(-Constants.FLAG_DROP, Constants.FLAG_SD);
+  }
+
+  /** The form of the day is other by so much in ln, give or take a spread. */
+  void form(double ln, double sd) {
+    state.add(FORM, ln, squared(sd));
   }
 
   /** A tested number is the max of its day, or a little under it. */
@@ -147,13 +161,7 @@ final class Filter {
 
   /** A rating says how many reps the set would have gone to, those left counted as this lifter counts them. */
   private double rated(WorkSet set, int before) {
-    Foreseen reps = Foreseen.at(today(before, 0), set.lnLoad());
-    double shrink = Math.exp(-state.mean[STRETCH]);
-    double toFailure = 1 + (reps.mean() - 1) * shrink;
-    double[] row = {reps.slope() * shrink, 0, 1, 1 - toFailure, reps.slope() * shrink};
-    double bounced = set.touchAndGo() && set.reps() > 1 ? squared(Constants.BOUNCE_SD * (toFailure - 1)) : 0;
-    double variance = state.variance(row) + ratingSd * ratingSd + Constants.ROUNDING_VARIANCE + reps.bend() * shrink * shrink + bounced;
-    Updates.Foretold foretold = new Updates.Foretold(row, toFailure + state.mean[BIAS], variance);
+    Updates.Foretold foretold = toFailure(set, before);
     if (set.easier()) {
       return Updates.atLeast(state, foretold, set.reps() + Constants.EASIER_RESERVE, Constants.ODD_RATING);
     }
@@ -161,6 +169,27 @@ final class Filter {
       return Updates.atMost(state, foretold, set.reps() + Constants.HALF_A_STEP, Constants.ODD_RATING);
     }
     return Updates.seen(state, foretold, set.reps() + set.reserve(), Constants.ODD_RATING);
+  }
+
+  /** Learns from how a set looked: that about so many reps were left, more where there is no upper end. */
+  void looked(WorkSet set, Left left, int before) {
+    if (left.least() > 0) {
+      lnWeight += Updates.atLeast(state, toFailure(set, before), set.reps() + left.least(), Constants.ODD_RATING);
+    }
+    if (left.most() < Double.POSITIVE_INFINITY) {
+      lnWeight += Updates.atMost(state, toFailure(set, before), set.reps() + left.most(), Constants.ODD_RATING);
+    }
+  }
+
+  /** The reps a set would have gone to as this lifter would rate them. */
+  private Updates.Foretold toFailure(WorkSet set, int before) {
+    Foreseen reps = Foreseen.at(today(before, 0), set.lnLoad());
+    double shrink = Math.exp(-state.mean[STRETCH]);
+    double toFailure = 1 + (reps.mean() - 1) * shrink;
+    double[] row = {reps.slope() * shrink, 0, 1, 1 - toFailure, reps.slope() * shrink};
+    double bounced = set.touchAndGo() && set.reps() > 1 ? squared(Constants.BOUNCE_SD * (toFailure - 1)) : 0;
+    double variance = state.variance(row) + ratingSd * ratingSd + Constants.ROUNDING_VARIANCE + reps.bend() * shrink * shrink + bounced;
+    return new Updates.Foretold(row, toFailure + state.mean[BIAS], variance);
   }
 
   private static double squared(double value) {

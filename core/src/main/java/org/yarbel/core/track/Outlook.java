@@ -2,6 +2,7 @@ package org.yarbel.core.track;
 
 import java.time.LocalDate;
 import java.util.function.ToDoubleFunction;
+import org.jspecify.annotations.Nullable;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 
@@ -98,6 +99,36 @@ public final class Outlook {
       }
     }
     return Mass.ofRoundedNanograms(WorkSet.nanograms(low), unit);
+  }
+
+  /**
+   * The same day on the platform, where so much is made of what the gym's numbers say; how sure that is comes to what is not known of
+   * the day's form, so that an attempt teaches of both at once.
+   *
+   * @param percent 98 for 98 %
+   * @param sd in points of percent
+   */
+  public Outlook onThePlatform(double percent, double sd) {
+    Bank there = bank.copy();
+    there.each(filter -> filter.form(Math.log(percent / 100), sd / percent));
+    return new Outlook(date, there, sets);
+  }
+
+  /**
+   * The same day with one more single known, which is not in the log yet.
+   *
+   * @param left how many more it looked good for; null where nobody said, or it was missed
+   */
+  public Outlook knowing(Mass load, boolean made, @Nullable Left left) {
+    Bank wiser = bank.copy();
+    WorkSet seen = WorkSet.of(Observation.of(date, load, made ? 1 : 0, null));
+    wiser.each(filter -> {
+      filter.learn(seen, sets);
+      if (left != null) {
+        filter.looked(seen, left, sets);
+      }
+    });
+    return new Outlook(date, wiser, sets + 1);
   }
 
   /** What the log taught beside the max. */

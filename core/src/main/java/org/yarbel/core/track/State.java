@@ -22,6 +22,12 @@ final class State {
   final double[] mean = new double[SIZE];
   final double[][] covariance = new double[SIZE][SIZE];
 
+  State copy() {
+    double[] numbers = new double[NUMBERS];
+    write(numbers, 0);
+    return read(numbers, 0);
+  }
+
   /** h'm: the mean of a row of the state. */
   double mean(double[] row) {
     return dot(mean, row);

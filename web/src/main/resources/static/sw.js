@@ -1,4 +1,4 @@
-// Keeps opened cards and what they need on the phone, so that a card opens in a cellar without signal; and answers with the lifter's own
+// Keeps opened cards, the pages of a contest's day and what they need on the phone, so that a card opens in a cellar without signal; and answers with the lifter's own
 // page where the start cannot be reached. What is kept ahead is put there by keep.js.
 const CARDS = "yarbel-cards";
 const PARTS = "yarbel-parts";
@@ -15,7 +15,9 @@ self.addEventListener("message", (event) => {
   }
 });
 
-const isCard = (url) => url.origin === self.location.origin && /^\/sessions\/\d+\/card$/.test(url.pathname);
+const isCard = (url) => url.origin === self.location.origin
+  && /^\/sessions\/\d+\/card$|^\/contests\/\d+\/(platform\/\d+|warm-up|events)$/.test(url.pathname);
+const isOdds = (url) => /^\/contests\/\d+\/platform\/\d+\/odds$/.test(url.pathname);
 const isStart = (url) => url.origin === self.location.origin && (url.pathname === "/" || url.pathname === "/me");
 const isPart = (url) => url.origin === self.location.origin && /^\/(css|js|fonts|webjars)\//.test(url.pathname);
 
@@ -29,6 +31,8 @@ self.addEventListener("fetch", (event) => {
     event.respondWith(part(request));
   } else if (request.mode === "navigate" && isCard(url)) {
     event.respondWith(card(request, url));
+  } else if (isOdds(url)) {
+    event.respondWith(odds(request, url));
   } else if (request.mode === "navigate" && isStart(url)) {
     event.respondWith(start(request, url));
   }
@@ -52,11 +56,20 @@ async function card(request, url) {
     await keep(url, answer);
     return answer;
   } catch (offline) {
-    const kept = await caches.match(url.origin + url.pathname);
-    if (kept) {
-      return kept;
+    return keptOr(url.origin + url.pathname, offline);
+  }
+}
+
+// What a lifter's phone takes along of a contest: the newest, else as it was.
+async function odds(request, url) {
+  try {
+    const answer = await fetch(request);
+    if (answer.ok && !answer.redirected) {
+      await (await caches.open(CARDS)).put(url.origin + url.pathname, answer.clone());
     }
-    throw offline;
+    return answer;
+  } catch (offline) {
+    return keptOr(url.origin + url.pathname, offline);
   }
 }
 
@@ -65,12 +78,16 @@ async function start(request, url) {
   try {
     return await fetch(request);
   } catch (offline) {
-    const kept = await caches.match(url.origin + "/me");
-    if (kept) {
-      return kept;
-    }
-    throw offline;
+    return keptOr(url.origin + "/me", offline);
   }
+}
+
+async function keptOr(address, offline) {
+  const kept = await caches.match(address);
+  if (kept) {
+    return kept;
+  }
+  throw offline;
 }
 
 // The page as it stands after an answer: its headers are those it came with.

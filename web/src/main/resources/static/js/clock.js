@@ -3,29 +3,9 @@
 
 const LEAD = 3;
 const signals = () => document.getElementById("signals");
-const muted = (kind) => localStorage.getItem("yarbel-mute-" + kind) === "1";
+const { muted, tone } = window.yarbelSignals;
 
 // ---- signals
-
-let audio = null;
-function tone(frequency, milliseconds) {
-  if (muted("sound")) {
-    return;
-  }
-  try {
-    audio ??= new AudioContext();
-    audio.resume();
-    const voice = audio.createOscillator();
-    const volume = audio.createGain();
-    voice.frequency.value = frequency;
-    volume.gain.value = 0.25;
-    voice.connect(volume).connect(audio.destination);
-    voice.start();
-    voice.stop(audio.currentTime + milliseconds / 1000);
-  } catch {
-    // a phone without sound still has its face and its vibration
-  }
-}
 
 function signal(kind, face) {
   const [frequency, long, buzz] = { tick: [660, 70, [40]], go: [990, 350, [250]], end: [440, 700, [200, 100, 200]] }[kind];

@@ -139,7 +139,7 @@ async function through() {
         return;
       }
       const html = await answer.text();
-      if (answer.status === 409 && !cardIn(html)) {
+      if (answer.status === 409 && !pageIn(html)) {
         waits("Somebody else wrote at the same moment. ");
         return;
       }
@@ -156,8 +156,8 @@ async function through() {
 // Whether the same may be taken when it is sent again, although nothing of it changed.
 const comesLater = (answer) => answer.status >= 500 || answer.status === 429 || answer.status === 403;
 
-// A conflict that is to be looked at comes with its card; without one two wrote at the same moment, and it is sent once more.
-const cardIn = (html) => new DOMParser().parseFromString(html, "text/html").getElementById("card") !== null;
+// A conflict that is to be looked at comes with its page; without one two wrote at the same moment, and it is sent once more.
+const pageIn = (html) => new DOMParser().parseFromString(html, "text/html").querySelector("#card, #platform, #room") !== null;
 
 let state = "";
 let ask = "";
@@ -181,13 +181,19 @@ function settle(entry, answer, html) {
   show();
 }
 
+const alerts = (within) => [...(within?.querySelectorAll('[role="alert"], .field-error') ?? [])]
+  .map((one) => (one.querySelector("span") ?? one).textContent.trim()).filter((text) => text).join(" ");
+
 function reason(entry, status, html) {
+  if ((status === 404 || status === 400) && entry.page) {
+    return "That is no longer there.";
+  }
   if (status === 404 || status === 400) {
     return entry.panel ? "That set is no longer in the plan. Tell your coach." : "That session is no longer there. Tell your coach.";
   }
-  const panel = new DOMParser().parseFromString(html, "text/html").getElementById(entry.panel ? "panel-" + entry.panel : "part-" + entry.form);
-  const said = [...(panel?.querySelectorAll('[role="alert"], .field-error') ?? [])].map((one) => (one.querySelector("span") ?? one).textContent.trim());
-  return said.filter((text) => text).join(" ") || "It was not taken.";
+  const page = new DOMParser().parseFromString(html, "text/html");
+  const panel = page.getElementById(entry.panel ? "panel-" + entry.panel : "part-" + entry.form);
+  return alerts(panel) || entry.page && alerts(page) || "It was not taken.";
 }
 
 // ---- what is shown
@@ -230,13 +236,20 @@ function show() {
 let formOf = "";
 const asked = (entry) => formOf !== "" && formOf === entry.id;
 
+function linkWords(entry) {
+  if (entry.page) {
+    return "Look at it";
+  }
+  return entry.panel ? "Put it into its set" : "Put it back into its form";
+}
+
 function line(entry) {
   const item = document.createElement("li");
   const words = document.createElement("b");
   words.textContent = "Not taken: " + entry.words + ".";
   const link = document.createElement("a");
-  link.href = entry.url.replace(/^(\/sessions\/\d+)\/.*$/, "$1/card") + "?set=" + entry.panel + "#refused-" + entry.id;
-  link.textContent = entry.panel ? "Put it into its set" : "Put it back into its form";
+  link.href = entry.page ?? entry.url.replace(/^(\/sessions\/\d+)\/.*$/, "$1/card") + "?set=" + entry.panel + "#refused-" + entry.id;
+  link.textContent = linkWords(entry);
   const clear = document.createElement("button");
   clear.type = "button";
   clear.className = "link";

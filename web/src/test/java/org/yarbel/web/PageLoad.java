@@ -107,7 +107,7 @@ class PageLoad {
   }
 
   /** Times of a request, and of the statements it sends; kB as they are sent. */
-  private static void measure(String what, int warm, int counted, IntFunction<HttpResponse<?>> request) {
+  static void measure(String what, int warm, int counted, IntFunction<HttpResponse<?>> request) {
     if (!what.matches(".*(" + System.getProperty("load.only", "") + ").*")) {
       return;
     }

@@ -10,7 +10,7 @@ import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.yarbel.core.contest.RuleSet;
+import org.yarbel.core.contest.AllowedGear;
 import org.yarbel.web.account.Accounts;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.contest.Contest;
@@ -66,7 +66,7 @@ class RefitLoad {
   }
 
   private static Contest.ContestSaid said(LocalDate day) {
-    return new Contest.ContestSaid("Load Open", Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "", "", RuleSet.CLASSIC,
+    return new Contest.ContestSaid("Load Open", Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "", "", AllowedGear.CLASSIC,
         "", "", List.of());
   }
 

@@ -71,7 +71,7 @@ class SecurityConfig {
         .authorizeHttpRequests(requests -> requests
             .requestMatchers("/login", Entrance.AGAIN, Entrance.SECOND, Passkeys.SIGN_IN, Passkeys.OPTIONS, "/join/*", "/join/*/known",
                 "/password", "/password/*", "/setup", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/favicon.ico",
-                "/error", "/sw.js", "/manifest.webmanifest", "/icons/*", "/trust", "/trust/*", "/feeds/*", "/health", "/health/*")
+                "/error", "/sw.js", "/manifest.webmanifest", "/icons/*", "/trust", "/trust/*", "/feeds/*", "/c/*", "/health", "/health/*")
                     .permitAll()
             .requestMatchers("/", "/me", "/me/kept", "/account", "/account/**", "/webauthn/register", "/webauthn/register/options",
                 "/token",
@@ -82,12 +82,16 @@ class SecurityConfig {
                 "/lifters/*/data", "/lifters/*/data.zip", "/lifters/*/data/shown", "/lifters/*/data/delete",
                 "/lifters/*/data/keep", "/club", "/lifters/*/calendar", "/lifters/*/calendar.ics", "/lifters/*/calendar/revoke",
                     "/lifters/*/devices",
-                "/lifters/*/devices/*", "/lifters/*/devices/*/revoke", "/workbench", "/workbench/*").authenticated()
+                "/lifters/*/devices/*", "/lifters/*/devices/*/revoke", "/contests/*/platform/*",
+                "/contests/*/platform/*/attempts", "/contests/*/platform/*/odds", "/contests/*/platform/*/last",
+                "/contests/*/platform/*/bag", "/contests/*/platform/*/prepared", "/workbench", "/workbench/*").authenticated()
             .requestMatchers("/record", "/record/*", "/house", "/house/**", "/people/roles/**", "/people/letters").hasRole(SignedIn.OWNS)
             .requestMatchers("/people", "/people/**", "/records/**", "/lifters/*/records", "/lifters/new").hasRole(SignedIn.PLANS)
             // what an assistant may write: what happened, not what is to happen
             .requestMatchers("/sessions/*/opinion", "/lifters/*/weigh-ins", "/lifters/*/weigh-ins/*/remove", "/lifters/*/complaints",
-                "/lifters/*/complaints/*/over", "/clips/*/marks", "/clips/*/marks/*/out", "/clips/*/measure", "/clips/*/speeds")
+                "/lifters/*/complaints/*/over", "/clips/*/marks", "/clips/*/marks/*/out", "/clips/*/measure", "/clips/*/speeds",
+                "/contests/*/day/*/attempts", "/contests/*/day/*/person", "/contests/*/rivals", "/contests/*/events/*/*",
+                "/contests/*/warm-up/*", "/contests/*/notes/*/undo")
             .hasRole(SignedIn.STAFF)
             .requestMatchers(HttpMethod.GET, "/**").hasRole(SignedIn.STAFF)
             .requestMatchers(HttpMethod.HEAD, "/**").hasRole(SignedIn.STAFF)

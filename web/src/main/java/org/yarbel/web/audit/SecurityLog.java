@@ -72,7 +72,9 @@ public class SecurityLog {
     FEED_REVOKED("calendar address taken back"),
     TAKEN_IN("taken in"),
     DEVICE_ADDED("device added"),
-    DEVICE_REVOKED("device taken away");
+    DEVICE_REVOKED("device taken away"),
+    SPECTATORS_OPENED("link for spectators made"),
+    SPECTATORS_CLOSED("link for spectators taken back");
 
     private final String word;
     private final boolean knock;

@@ -9,7 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.yarbel.core.contest.RuleSet;
+import org.yarbel.core.contest.AllowedGear;
 import org.yarbel.web.club.ClubRow;
 
 /** A contest. */
@@ -29,7 +29,7 @@ public class Contest extends ClubRow {
   private String federation = "";
 
   @Enumerated(EnumType.STRING)
-  private RuleSet rules = RuleSet.OPEN;
+  private AllowedGear rules = AllowedGear.OPEN;
 
   private String further = "";
   private String classes = "";
@@ -37,6 +37,10 @@ public class Contest extends ClubRow {
   @Convert(converter = EventsColumn.class)
   private List<ContestEvent> events = List.of();
 
+  @Convert(converter = DaySheetColumn.class)
+  private DaySheet daySheet = DaySheet.USUAL;
+
+  private @Nullable String spectators;
   private boolean gone;
   @Version private int version;
 
@@ -83,7 +87,7 @@ public class Contest extends ClubRow {
 
   /** All that is written down of it. */
   public record ContestSaid(String name, Sport sport, State state, @Nullable LocalDate day, String place, String federation,
-      RuleSet rules, String further, String classes, List<ContestEvent> events) {}
+      AllowedGear rules, String further, String classes, List<ContestEvent> events) {}
 
   protected Contest() {}
 
@@ -131,6 +135,26 @@ public class Contest extends ClubRow {
   /** Whether it takes place on a known day. */
   public boolean takesPlace() {
     return state == State.PLANNED && day != null && !gone;
+  }
+
+  /** How its day goes. */
+  public DaySheet daySheet() {
+    return daySheet;
+  }
+
+  /** Says how its day goes. */
+  public void goesBy(DaySheet sheet) {
+    this.daySheet = sheet;
+  }
+
+  /** Whether who has the link sees it without signing in. */
+  public boolean open() {
+    return spectators != null;
+  }
+
+  /** Opens it to who has the link whose fingerprint this is; null closes it. */
+  public void open(@Nullable String fingerprint) {
+    this.spectators = fingerprint;
   }
 
   /** Whether somebody took it out of the list. */

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.yarbel.core.contest.RuleSet;
+import org.yarbel.core.contest.AllowedGear;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Lift;
 import org.yarbel.core.mass.Count;
@@ -61,7 +61,7 @@ public record ContestForm(@Nullable Long id, Map<String, String> fields, Map<Str
       typed.doubt("day", "That is in " + Count.of(ChronoUnit.DAYS.between(today, day), "day")
           + ": nothing but rest and openers can be planned for it.");
     }
-    RuleSet rules = typed.choice("rules", RuleSet.class).orElse(RuleSet.OPEN);
+    AllowedGear rules = typed.choice("rules", AllowedGear.class).orElse(AllowedGear.OPEN);
     Contest.ContestSaid said = new Contest.ContestSaid(name, sport, state, day, typed.note("place", 120),
         typed.note("federation", 120), rules, typed.note("further", 600), typed.note("classes", 300), events(typed, lifts));
     return typed.fine() ? Optional.of(said) : Optional.empty();

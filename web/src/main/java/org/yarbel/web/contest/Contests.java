@@ -1,6 +1,7 @@
 package org.yarbel.web.contest;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -25,8 +26,10 @@ public class Contests {
 
   private final ContestRepository contests;
   private final ContestEntryRepository entries;
+  private final ContestAthleteRepository athletes;
 
-  Contests(ContestRepository contests, ContestEntryRepository entries) {
+  Contests(ContestRepository contests, ContestEntryRepository entries, ContestAthleteRepository athletes) {
+    this.athletes = athletes;
     this.contests = contests;
     this.entries = entries;
   }
@@ -109,6 +112,29 @@ public class Contests {
     return day == null ? LocalDate.MAX : day;
   }
 
+  /**
+   * A contest of today or of the days to come.
+   *
+   * @param when in words
+   */
+  public record Near(long contestId, long athleteId, String name, String when) {}
+
+  /** What a lifter lifts in today or within a week, the nearest first. */
+  @Transactional(readOnly = true)
+  public List<Near> near(long lifterId, LocalDate today) {
+    return of(lifterId).stream().filter(going -> going.contest().takesPlace() && !day(going).isBefore(today)
+        && day(going).isBefore(today.plusWeeks(1)))
+        .flatMap(going -> athletes.findByContestIdAndLifterId(going.contest().id(), lifterId).stream().map(athlete -> new Near(
+            going.contest().id(), athlete.id(), going.contest().name(), when(ChronoUnit.DAYS.between(today, day(going)))))).toList();
+  }
+
+  private static String when(long days) {
+    if (days == 0) {
+      return "today: your attempts, plates and what they mean";
+    }
+    return (days == 1 ? "tomorrow" : "in " + days + " days") + ": openers, and what is in the bag";
+  }
+
   /** What the contests to come are to a lifter: which is the peak, which a training day. */
   public static List<Meets.Role> roles(List<Going> going, LocalDate from) {
     return Meets.roles(going.stream().filter(one -> one.contest().takesPlace() && !day(one).isBefore(from))
@@ -138,6 +164,10 @@ public class Contests {
     ContestEntry entry = entries.findByContestIdAndLifterId(id, lifterId).orElseGet(() -> new ContestEntry(id, lifterId));
     entry.say(weightClass, weighIn, counts);
     entries.saveAndFlush(entry);
+    ContestAthlete athlete = athletes.findByContestIdAndLifterId(id, lifterId)
+        .orElseGet(() -> new ContestAthlete(id, lifterId, ContestAthlete.AthleteSaid.rival("")));
+    athlete.goes(true, weightClass);
+    athletes.saveAndFlush(athlete);
   }
 
   /** Says that a lifter does not go. */
@@ -145,6 +175,7 @@ public class Contests {
   public void stay(long id, long lifterId) {
     contest(id);
     entries.findByContestIdAndLifterId(id, lifterId).ifPresent(entries::delete);
+    athletes.findByContestIdAndLifterId(id, lifterId).ifPresent(athlete -> athlete.goes(false, athlete.said().category()));
     entries.flush();
   }
 }

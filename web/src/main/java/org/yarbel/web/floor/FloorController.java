@@ -12,6 +12,7 @@ import org.yarbel.web.call.CallCounts;
 import org.yarbel.web.call.LookQueue;
 import org.yarbel.web.call.Told;
 import org.yarbel.web.club.ClubClock;
+import org.yarbel.web.contest.Contests;
 import org.yarbel.web.edge.HouseSign;
 import org.yarbel.web.problem.NotFound;
 import org.yarbel.web.runway.Waiting;
@@ -32,9 +33,11 @@ class FloorController {
   private final LookQueue looks;
   private final ClubClock clock;
   private final HouseSign house;
+  private final Contests contests;
 
   FloorController(FloorService floor, MyTraining training, Waiting waiting, SessionNotes notes, Told told, CallCounts calls,
-      LookQueue looks, ClubClock clock, HouseSign house) {
+      LookQueue looks, ClubClock clock, HouseSign house, Contests contests) {
+    this.contests = contests;
     this.house = house;
     this.notes = notes;
     this.told = told;
@@ -78,6 +81,7 @@ class FloorController {
         .map(one -> FloorView.NewWord.of(one, one.author(), clock.zone())).toList());
     model.addAttribute("changed", told.of(lifterId));
     model.addAttribute("lifterId", lifterId);
+    model.addAttribute("contests", contests.near(lifterId, clock.today()));
     return "floor/me";
   }
 }

@@ -22,6 +22,8 @@ public final class Typed {
   /** No load is heavier. */
   public static final Mass MOST_LOAD = Mass.of("1000", MassUnit.KG);
 
+  /** No total is heavier. */
+  private static final Mass MOST_TOTAL = Mass.of("2000", MassUnit.KG);
   private static final Mass LEAST_BODY = Mass.of("20", MassUnit.KG);
   private static final Mass MOST_BODY = Mass.of("300", MassUnit.KG);
   private static final String SURE = "sure.";
@@ -151,6 +153,19 @@ public final class Typed {
       return null;
     }
     return mass;
+  }
+
+  /** A total of several lifts, which may be heavier than any one load, in kg; null when nothing was typed, or nothing that can be. */
+  public @Nullable Mass total(String field) {
+    String text = text(field).replace(',', '.');
+    if (text.isEmpty()) {
+      return null;
+    }
+    if (!text.matches("\\d{2,4}(\\.\\d{1,3})?") || Mass.of(text, MassUnit.KG).compareTo(MOST_TOTAL) > 0) {
+      wrong(field, "Write it in kg, such as 542.5. At most " + MOST_TOTAL.text() + " can be.");
+      return null;
+    }
+    return Mass.of(text, MassUnit.KG);
   }
 
   /** A whole number; null when nothing was typed, or nothing that can be. */

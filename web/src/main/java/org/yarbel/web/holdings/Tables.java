@@ -11,6 +11,7 @@ import java.util.Set;
 final class Tables {
   private static final String BY_LIFTER = "lifter_id = :lifter";
   private static final String BY_RECORDS = "records_id in (select id from old_records where club_id = :club and lifter_id = :lifter)";
+  private static final String BY_ATHLETE = "athlete_id in (select id from contest_athlete where club_id = :club and lifter_id = :lifter)";
   private static final String BY_SESSION = "session_id in (select id from training_session where club_id = :club and lifter_id = :lifter)";
 
   /**
@@ -47,6 +48,10 @@ final class Tables {
       Table.of("lifter_group_member", BY_LIFTER),
       Table.ofClub("contest"),
       Table.of("contest_entry", BY_LIFTER),
+      Table.of("contest_athlete", BY_LIFTER),
+      Table.of("contest_note", BY_ATHLETE),
+      Table.of("contest_attempt", BY_ATHLETE),
+      Table.of("contest_result", BY_ATHLETE),
       Table.of("long_plan", BY_LIFTER),
       Table.of("progression", BY_LIFTER),
       Table.of("deload_week", BY_LIFTER),
@@ -92,8 +97,8 @@ final class Tables {
       Table.of("form_once", "account_id in (select id from account where club_id = :club and lifter_id = :lifter)"),
       Table.ofClub("demo_week"));
 
-  /** Columns that never leave: how often a club was changed says nothing elsewhere. */
-  static final Set<String> LEFT_OUT = Set.of("club_id", "revision", "last_used", "all_lifters", "person_id");
+  /** Columns that never leave: how often a club was changed says nothing elsewhere, and a link leads here. */
+  static final Set<String> LEFT_OUT = Set.of("club_id", "revision", "last_used", "all_lifters", "person_id", "spectators");
 
   private Tables() {}
 

@@ -5,6 +5,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.yarbel.core.call.Picture;
@@ -43,6 +44,8 @@ public class LiftNumbers extends ClubRow {
   private @Nullable MassUnit testedUnit;
 
   private @Nullable LocalDate testedOn;
+  private boolean testedInLog;
+  private String testedWhere = "";
   private @Nullable Long goalNg;
 
   @Enumerated(EnumType.STRING)
@@ -183,9 +186,9 @@ public class LiftNumbers extends ClubRow {
     return standing().map(known -> known.on(known.day()).learned().chart()).orElse(EffortChart.HOUSE);
   }
 
-  /** The tested max for the tracker; null without one. */
+  /** The tested max for the tracker; null without one, and where its sets stand in the log, so that it counts once. */
   public @Nullable TestedMax testedForTracking() {
-    return testedNg == null || testedOn == null || testedUnit == null
+    return testedNg == null || testedOn == null || testedUnit == null || testedInLog
         ? null
         : new TestedMax(Mass.ofNanograms(testedNg, testedUnit), testedOn);
   }
@@ -261,11 +264,44 @@ public class LiftNumbers extends ClubRow {
     this.basis = newBasis;
   }
 
-  /** Writes down a tested max with its date, or takes it out. */
-  public void test(@Nullable Mass max, @Nullable LocalDate on) {
+  /**
+   * A tested max as it stands.
+   *
+   * @param inLog whether its sets stand in the log, so that it counts once
+   * @param where it was, and under what conditions; empty where nobody said
+   */
+  public record Tested(@Nullable Mass max, @Nullable LocalDate on, boolean inLog, String where) {}
+
+  public Tested testedAs() {
+    return new Tested(tested(), testedOn, testedInLog, testedWhere);
+  }
+
+  /** Writes down a tested max, or takes it out. */
+  public void testAs(Tested now) {
+    Mass max = now.max();
     this.testedNg = max == null ? null : max.nanograms();
     this.testedUnit = max == null ? null : max.unit();
-    this.testedOn = max == null ? null : on;
+    this.testedOn = max == null ? null : now.on();
+    this.testedInLog = now.inLog();
+    this.testedWhere = now.where();
+  }
+
+  /** Writes down a max that somebody typed with its date, or takes it out. What stands and was only sent back stays as it is. */
+  public void test(@Nullable Mass max, @Nullable LocalDate on) {
+    if (!stands(max, on)) {
+      testAs(new Tested(max, on, false, ""));
+    }
+  }
+
+  /** Whether the number is the one that stands, as it is shown in its unit, of the same day. */
+  private boolean stands(@Nullable Mass max, @Nullable LocalDate on) {
+    Mass now = tested();
+    return now != null && max != null && now.shownIn(max.unit()).number().equals(max.number()) && Objects.equals(testedOn, on);
+  }
+
+  /** Where it was tested, and under what conditions; empty where nobody said. */
+  public String testedWhere() {
+    return testedWhere;
   }
 
   /** Writes down a goal with its date, or takes it out. */

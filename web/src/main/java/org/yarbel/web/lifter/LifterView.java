@@ -157,7 +157,8 @@ public record LifterView(long id, int version, String name, Map<String, String> 
         estimate == null ? byRatio : estimate.text(lifter.unit()) + other(estimate.max(), lifter),
         byRatio != null ? "by the ratio, until a rated set of its own" : source(numbers, today), training == null
         ? null : training.amountIn(lifter.unit(), 1).toPlainString(),
-        tested == null ? null : ago(tested, today) + (old ? ", old: test again or trust the estimate" : ""), old,
+        tested == null ? null : ago(tested, today) + (numbers.testedWhere().isEmpty() ? "" : ", " + numbers.testedWhere()) + (old
+            ? ", old: test again or trust the estimate" : ""), old,
         suggested.map(Level::word).orElse(null), suggested.filter(level -> level != numbers.level()).isPresent(),
         learned(lift, numbers, known.lifts()), taught(numbers, lifter.unit(), today));
   }

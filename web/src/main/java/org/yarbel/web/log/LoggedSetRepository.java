@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.hibernate.jpa.HibernateHints;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -86,6 +87,15 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.state.speeds is not null and l.reps > 0 and l.day >= :from "
       + "order by l.day desc, l.id desc")
   List<LoggedSetRow> measured(long lifterId, LocalDate from, Limit limit);
+
+  /** The attempts of somebody's contest. */
+  @Query("select l from LoggedSetRow l where l.athleteId = :athleteId order by l.id")
+  List<LoggedSetRow> ofAthlete(long athleteId);
+
+  /** The heaviest of a lift that was made before a day, in nanograms; null for none. */
+  @Query("select max(l.loadNg) from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day < :before and l.reps > 0 and "
+      + "(:contest = false or l.contest = true)")
+  @Nullable Long heaviestBefore(long lifterId, String lift, LocalDate before, boolean contest);
 
   /** Sets that were told, not lifted from a card; the newest first. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.sessionId is null order by l.day desc, l.id desc")

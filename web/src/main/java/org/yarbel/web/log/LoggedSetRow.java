@@ -76,6 +76,7 @@ public class LoggedSetRow extends ClubRow {
   private boolean contest;
   private boolean nextMissed;
   private boolean touchAndGo;
+  private @Nullable Long athleteId;
   private UUID entryKey = new UUID(0, 0);
   private Instant loggedAt = Instant.EPOCH;
   @Version private int version;
@@ -91,6 +92,22 @@ public class LoggedSetRow extends ClubRow {
     this.setNumber = place.set();
     this.lift = lift;
     this.day = day;
+  }
+
+  /** An attempt of a contest, with what is said of it. */
+  public static LoggedSetRow attempt(long lifterId, String lift, Observation set, long athlete, Said said, Instant at) {
+    LoggedSetRow row = told(lifterId, lift, set, at);
+    row.athleteId = athlete;
+    row.state = row.state.said(said);
+    row.tellsOfMax = !set.is(Trait.PRACTICE);
+    return row;
+  }
+
+  /** The same with how long it took and how far it went; null where nobody said. */
+  public LoggedSetRow took(@Nullable Integer tenths, @Nullable Integer centimetres) {
+    this.doneTenths = tenths;
+    this.doneCentimetres = centimetres;
+    return this;
   }
 
   /** A set from before, as somebody tells it. */

@@ -142,6 +142,21 @@ public class Tracking implements LifterService.LiftTracker {
     run(lifter, own, log);
   }
 
+  /** What the tracker would say with further sets of the last day, which are not in the log. */
+  @Transactional(readOnly = true)
+  public Track foreseen(Lifter lifter, String lift, List<Observation> further) {
+    LiftNumbers own = own(lifter, lift);
+    List<Observation> all = new ArrayList<>(observations(own, sets.ofLift(lifter.id(), lift)));
+    all.addAll(further);
+    return tracker(own).run(all, lifter.unit());
+  }
+
+  /** The sets of a lift since a day, as the tracker sees them. */
+  @Transactional(readOnly = true)
+  public List<Observation> since(long lifterId, String lift, LocalDate from) {
+    return sets.ofLiftSince(lifterId, lift, from).stream().map(LoggedSetRow::observation).toList();
+  }
+
   private LiftNumbers own(Lifter lifter, String lift) {
     return numbers.findByLifterIdAndLift(lifter.id(), lift).orElseGet(() -> new LiftNumbers(lifter.id(), lift));
   }

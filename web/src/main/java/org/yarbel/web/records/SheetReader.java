@@ -24,6 +24,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.web.form.Delimited;
 import org.yarbel.core.records.Guess;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -39,10 +40,7 @@ final class SheetReader {
   static final int MOST_CELL = 600;
 
   private static final int SNIFFED = 1 << 16;
-  private static final int SNIFFED_LINES = 20;
   private static final Charset OLDER = Charset.forName("windows-1252");
-  private static final char[] BETWEEN = {'\t', ';', ',', '|'};
-  private static final Pattern LINES = Pattern.compile("\\R");
 
   private SheetReader() {}
 
@@ -139,8 +137,7 @@ final class SheetReader {
   private static void text(Path file, byte[] head, Rows rows) throws IOException {
     Charset charset = charset(file, head);
     String begin = new String(head, charset);
-    CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(between(begin)).setIgnoreSurroundingSpaces(true).setLenientEof(true)
-        .setTrailingData(true).get();
+    CSVFormat format = Delimited.of(begin);
     try (Reader in = new Started(new BufferedReader(Files.newBufferedReader(file, charset))); CSVParser parser = CSVParser.parse(in,
         format)) {
       for (CSVRecord row : parser) {
@@ -152,23 +149,6 @@ final class SheetReader {
     } catch (UncheckedIOException | IllegalStateException broken) {
       throw new NoTable("The table breaks off in the middle of a cell: is a quotation mark missing?");
     }
-  }
-
-  /** What parts the cells: what stands most evenly in the first lines. */
-  private static char between(String begin) {
-    List<String> lines = LINES.splitAsStream(begin).filter(line -> !line.isBlank()).limit(SNIFFED_LINES).toList();
-    char best = ',';
-    long most = 0;
-    for (char sign : BETWEEN) {
-      long least = lines.stream().mapToLong(line -> line.chars().filter(one -> one == sign).count()).min().orElse(0);
-      long all = lines.stream().limit(1).mapToLong(line -> line.chars().filter(one -> one == sign).count()).sum();
-      long score = 3 * least + all;
-      if (score > most) {
-        most = score;
-        best = sign;
-      }
-    }
-    return best;
   }
 
   /** Without the mark that says in which order bytes come. */
@@ -234,9 +214,7 @@ final class SheetReader {
   /** What somebody has pasted. */
   static void pasted(String text, Consumer<List<String>> take) {
     try (CSVParser parser = CSVParser.parse(new java.io.InputStreamReader(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)),
-        StandardCharsets.UTF_8), CSVFormat.DEFAULT.builder().setDelimiter(between(text)).setIgnoreSurroundingSpaces(true)
-            .setLenientEof(true)
-            .setTrailingData(true).get())) {
+        StandardCharsets.UTF_8), Delimited.of(text))) {
       Rows rows = new Rows(take);
       parser.stream().map(row -> row.stream().collect(Collectors.toCollection(ArrayList::new))).forEach(rows);
     } catch (IOException | IllegalStateException | UncheckedIOException broken) {

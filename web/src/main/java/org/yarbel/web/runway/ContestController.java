@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import org.yarbel.core.contest.RuleSet;
+import org.yarbel.core.contest.AllowedGear;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.cycle.Changed;
@@ -120,7 +120,7 @@ class ContestController {
     model.addAttribute("asked", asked.entrySet());
     model.addAttribute("sports", Contest.Sport.values());
     model.addAttribute("states", Contest.State.values());
-    model.addAttribute("rules", RuleSet.values());
+    model.addAttribute("rules", AllowedGear.values());
     model.addAttribute("title", contest == null ? "New contest" : contest.name());
     model.addAttribute("version", contest == null ? "" : Integer.toString(contest.version()));
     if (contest != null) {

@@ -13,6 +13,7 @@ import java.util.Objects;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.yarbel.core.mass.Count;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Meets;
 import org.yarbel.core.plan.cycle.Refit;
@@ -131,7 +132,17 @@ public class Waiting {
    * @param who goes
    * @param waiting how many of their plans lead elsewhere
    */
-  public record Coming(long id, String name, long days, List<String> who, long waiting) {}
+  public record Coming(long id, String name, long days, List<String> who, long waiting) {
+    private static final long FORTNIGHT = 14;
+
+    /** How far away it is, in words. */
+    public String when() {
+      if (days == 0) {
+        return "today";
+      }
+      return "in " + (days < FORTNIGHT ? Count.of(days, "day") : Count.of(days / 7, "week"));
+    }
+  }
 
   /** The contests of the weeks to come that somebody goes to, the nearest first. */
   @Transactional(readOnly = true)

@@ -19,7 +19,7 @@ import org.yarbel.web.support.TestApp;
 class MigrationTest {
   /** What Flyway reckoned of each that clubs have. A new one gets its line; a line never changes, for their databases would not start. */
   private static final List<Integer> GIVEN_OUT = List.of(-497265995, 191302530, 1940890963, 187201644, -1345654944, 80807570, -1253078652,
-      1929321907, -1118711605, -313240580, -1574668437, 1927792178, 2053222920);
+      1929321907, -1118711605, -313240580, -1574668437, 1927792178, 2053222920, 1851842557);
 
   @Test
   void whatWasGivenOutIsNeverEdited(TestApp app) {
@@ -122,6 +122,26 @@ class MigrationTest {
     assertThat(jdbc.sql("select contexts from scalar.logged_set order by id").query(String.class).list())
         .as("a set that was marked as odd says that something was").containsExactly("", "SOMETHING_ELSE", "");
     jdbc.sql("drop schema scalar cascade").update();
+  }
+
+  @Test
+  void whoWasSentToAContestBeforeLiftsThere(TestApp app) {
+    FluentConfiguration old = Flyway.configure().dataSource(app.owner()).schemas("sent").locations("classpath:db/migration");
+    old.target("13").load().migrate();
+    JdbcClient jdbc = JdbcClient.create(app.owner());
+    jdbc.sql("""
+        set search_path = sent;
+        insert into club (id, name, zone, unit) values (1, 'Sent', 'UTC', 'KG');
+        insert into place (id, club_id, name, unit, kit, version) values (1, 1, 'Hall', 'KG', '{}', 0);
+        insert into lifter (id, club_id, place_id, name, unit, version) values (1, 1, 1, 'Sent', 'KG', 0), (2, 1, 1, 'Stays', 'KG', 0);
+        insert into contest (id, club_id, name, sport, state, day, rules, version) values
+          (7, 1, 'Open', 'POWERLIFTING', 'PLANNED', '2026-03-02', 'CLASSIC', 0);
+        insert into contest_entry (id, club_id, contest_id, lifter_id, weight_class) values (9, 1, 7, 1, '93');
+        set search_path = public""").update();
+    old.target("latest").load().migrate();
+    assertThat(jdbc.sql("select contest_id || ' ' || lifter_id || ' ' || category || ' ' || gone from sent.contest_athlete").query(String.class)
+        .list()).containsExactly("7 1 93 false");
+    jdbc.sql("drop schema sent cascade").update();
   }
 
   private static PlaceKit kit(TestApp app, long place) {

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.yarbel.core.card.RampStyle;
-import org.yarbel.core.contest.RuleSet;
+import org.yarbel.core.contest.AllowedGear;
 import org.yarbel.core.lift.Gear;
 import org.yarbel.core.log.NormalGear;
 import org.yarbel.web.contest.Contests;
@@ -111,11 +111,12 @@ class ContestsTest {
 
   @Test
   void ruleSetsForbidWhatTheyDoNotAllow() {
-    assertThat(RuleSet.CLASSIC.forbids(EnumSet.of(Gear.BELT, Gear.KNEE_WRAPS))).containsExactly(Gear.KNEE_WRAPS);
-    assertThat(RuleSet.CLASSIC.forbids(EnumSet.of(Gear.STRAPS, Gear.HOOK_GRIP, Gear.MIXED_GRIP))).as("a way to hold the bar is none of it")
+    assertThat(AllowedGear.CLASSIC.forbids(EnumSet.of(Gear.BELT, Gear.KNEE_WRAPS))).containsExactly(Gear.KNEE_WRAPS);
+    assertThat(AllowedGear.CLASSIC.forbids(EnumSet.of(Gear.STRAPS, Gear.HOOK_GRIP, Gear.MIXED_GRIP)))
+        .as("a way to hold the bar is none of it")
         .containsExactly(Gear.STRAPS);
-    assertThat(RuleSet.EQUIPPED.forbids(EnumSet.of(Gear.SQUAT_SUIT))).isEmpty();
-    assertThat(RuleSet.OPEN.forbids(EnumSet.allOf(Gear.class))).isEmpty();
+    assertThat(AllowedGear.EQUIPPED.forbids(EnumSet.of(Gear.SQUAT_SUIT))).isEmpty();
+    assertThat(AllowedGear.OPEN.forbids(EnumSet.allOf(Gear.class))).isEmpty();
   }
 
   @Test

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.yarbel.core.contest.RuleSet;
+import org.yarbel.core.contest.AllowedGear;
 import org.yarbel.core.plan.cycle.Block;
 import org.yarbel.core.plan.cycle.Macrocycle;
 import org.yarbel.core.plan.cycle.Purpose;
@@ -53,7 +53,7 @@ class RunwayTest {
   private long contest(TestApp app, String name, LocalDate day) {
     return someone.within(() -> app.bean(Contests.class)
         .keep(null, new Contest.ContestSaid(name, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, day, "Marsh End", "",
-        RuleSet.CLASSIC, "", "", List.of())).id());
+        AllowedGear.CLASSIC, "", "", List.of())).id());
   }
 
   private void send(TestApp app, long id, boolean counts) {

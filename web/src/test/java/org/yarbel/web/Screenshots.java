@@ -59,20 +59,14 @@ class Screenshots {
     browser.open("/sessions/" + session + "/card");
     browser.awaitText(".card-head", "card 1");
     picture(browser, "card");
-    browser.desk().open("/sessions/" + session + "/card");
-    browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));
-    browser.driver().executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 711, "height", 300, "deviceScaleFactor", 1,
-        "mobile", false));
-    picture(browser, "card-paper");
-    browser.driver().executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", ""));
-    long singles = app.session("Tamsin", TestApp.TODAY.plusDays(2));
-    browser.signIn("tamsin").phone().open("/sessions/" + singles + "/card");
-    browser.driver().executeScript("const panel = document.querySelector('.panel:has(.clock)').dataset.panelId; "
-        + "document.querySelector(`.overview a[data-panel='${panel}']`).click()");
-    browser.driver().executeScript("document.querySelector('.panel:not([hidden]) .ramp summary')?.click()");
-    browser.press(browser.await(".clock .btn-go"));
-    picture(browser, "card-clock");
-    browser.signIn("coach").desk().open("/now");
+    long meet = app.jdbc().sql("select id from contest where name like 'Skelbeck%'").query(Long.class).single();
+    browser.signIn("coach").desk().open("/contests/" + meet + "/day");
+    picture(browser, "contest-table");
+    browser.phone().open("/contests/" + meet + "/platform/" + app.jdbc().sql("select id from contest_athlete where contest_id = :meet and lifter_id = "
+        + ":lifter").param("meet", meet).param("lifter", app.lifter("Juno")).query(Long.class).single());
+    browser.await("#platform[data-along=yes]");
+    picture(browser, "platform");
+    browser.desk().open("/now");
     for (int i = 0; i < 3; i++) {
       long begun = browser.all(".now-set").size();
       browser.press(".now-begin button");

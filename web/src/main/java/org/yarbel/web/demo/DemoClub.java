@@ -36,10 +36,12 @@ class DemoClub {
   private final GroupBoards groups;
   private final Library library;
   private final DemoSaid said;
+  private final DemoDay day;
   private final EntityManager entities;
 
   DemoClub(Places places, LifterRepository lifters, DemoPeople people, DemoTraining training, DemoContests contests,
-      GroupBoards groups, Library library, DemoSaid said, EntityManager entities) {
+      GroupBoards groups, Library library, DemoSaid said, DemoDay day, EntityManager entities) {
+    this.day = day;
     this.places = places;
     this.lifters = lifters;
     this.people = people;
@@ -70,6 +72,8 @@ class DemoClub {
     people.staff(clubId, List.of(byName.get("Odile"), byName.get("Leopold"), byName.get("Emeric")));
     library.keepWeeks(byName.get("Odile"), monday, 1, "RPE week with technique on Sunday");
     library.keepWeeks(byName.get("Brannoc"), monday, 2, "Two event weeks with a medley");
+    entities.flush();
+    day.make(clubId, today, byName);
   }
 
   /** Takes one on and lets them train. */

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.yarbel.core.contest.RuleSet;
+import org.yarbel.core.contest.AllowedGear;
 import org.yarbel.core.lift.Catalogue;
 import org.yarbel.core.lift.Level;
 import org.yarbel.core.lift.Lift;
@@ -68,15 +68,15 @@ class DemoContests {
     LocalDate saturday = Macrocycle.monday(today).plusDays(5);
     add(new Contest.ContestSaid(LOWMOOR, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5),
         "Lowmoor, the Drill Hall", "Fenland League",
-        RuleSet.CLASSIC, "Weigh-in the evening before.", "women 63, 76, 84; men 93, 120", List.of()));
+        AllowedGear.CLASSIC, "Weigh-in the evening before.", "women 63, 76, 84; men 93, 120", List.of()));
     add(new Contest.ContestSaid(FELLGATE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(5).plusDays(1),
         "Fellgate, Weir Street Gym",
-        "Fenland League", RuleSet.CLASSIC, "Put off by four weeks: the hall was flooded.", "all, by points", List.of()));
+        "Fenland League", AllowedGear.CLASSIC, "Put off by four weeks: the hall was flooded.", "all, by points", List.of()));
     add(new Contest.ContestSaid(HARROWMERE, Contest.Sport.POWERLIFTING, Contest.State.PLANNED, saturday.plusWeeks(7),
-        "Harrowmere, Corn Exchange", "Fenland League", RuleSet.CLASSIC_WITH_WRAPS, "", "all", List.of()));
+        "Harrowmere, Corn Exchange", "Fenland League", AllowedGear.CLASSIC_WITH_WRAPS, "", "all", List.of()));
     add(new Contest.ContestSaid(THORNBY, Contest.Sport.STRONGMAN, Contest.State.PLANNED, saturday.plusWeeks(9),
         "Thornby, the fairground", "Marsh Counties Strength",
-        RuleSet.STRONGMAN, "Tacky is allowed, suits are not.", "men open, women open",
+        AllowedGear.STRONGMAN, "Tacky is allowed, suits are not.", "men open, women open",
         List.of(new Contest.ContestEvent("log-press", "timed 1x60s 100kg"),
             new Contest.ContestEvent("yoke-walk", "carry 1x20m 300kg in 60s"),
             new Contest.ContestEvent("farmers-walk", "carry 1x40m 120kg in 75s turns 1"),

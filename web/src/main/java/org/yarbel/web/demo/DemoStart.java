@@ -32,9 +32,11 @@ class DemoStart implements ApplicationRunner {
   private final ClubClock clock;
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
+  private final DemoDay day;
 
   DemoStart(YarbelProperties properties, Owner owner, DemoClub club, CurrentClub currentClub, ClubClock clock,
-      JdbcClient jdbc, TransactionTemplate transaction) {
+      JdbcClient jdbc, TransactionTemplate transaction, DemoDay day) {
+    this.day = day;
     this.properties = properties;
     this.owner = owner;
     this.club = club;
@@ -58,6 +60,7 @@ class DemoStart implements ApplicationRunner {
       make(today, monday);
     } else {
       move(made.get(), monday);
+      currentClub.within(made.get().clubId(), () -> transaction.executeWithoutResult(status -> day.renew(today)));
     }
     LOG.info("Demo sign-in: coach{} (owner), hedda{} (coach), anselm{} (assistant), maren{} (lifter), password {}", DemoClub.DOMAIN,
         DemoClub.DOMAIN, DemoClub.DOMAIN, DemoClub.DOMAIN,

@@ -55,7 +55,7 @@ class DemoFilmTest {
   }
 
   private static void ready(Browser browser, int clips) {
-    new WebDriverWait(browser.driver(), Duration.ofSeconds(20)).until(d -> (Boolean) browser.driver().executeScript("const all = "
+    new WebDriverWait(browser.driver(), Duration.ofSeconds(90)).until(d -> (Boolean) browser.driver().executeScript("const all = "
         + "[...document.querySelectorAll('.stage')]; return all.length === arguments[0] && all.every((one) => "
         + "one.querySelector('video').readyState >= 2 && one.querySelector('canvas').width === 320)", clips));
   }

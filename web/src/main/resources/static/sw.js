@@ -1,5 +1,5 @@
-// Keeps opened cards, the pages of a contest's day and what they need on the phone, so that a card opens in a cellar without signal; and answers with the lifter's own
-// page where the start cannot be reached. What is kept ahead is put there by keep.js.
+// Keeps opened cards, the pages of a contest's day and what they need on the phone, so that they open in a cellar without signal; and
+// answers with the lifter's own page where the start cannot be reached. What is kept ahead is put there by keep.js.
 const CARDS = "yarbel-cards";
 const PARTS = "yarbel-parts";
 

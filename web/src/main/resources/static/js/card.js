@@ -14,7 +14,7 @@ function start() {
   document.addEventListener("yarbel:lost", () => (resting = null));
   document.addEventListener("visibilitychange", takeCard);
   document.addEventListener("yarbel:clip", lookAgain);
-  keepCard(root());
+  outbox.keepHere(root());
   replay();
   putIn();
   fillShown();
@@ -116,19 +116,6 @@ function watchWords() {
   watching.observe(words.querySelector("ol li:last-child") ?? root().querySelector(".coach-word") ?? words);
 }
 
-// The card as the server last told it is kept with what it needs, so that it opens without signal and shows what is logged.
-async function keepCard(card) {
-  if (document.documentElement.dataset.kept || !("serviceWorker" in navigator)) {
-    return;
-  }
-  const page = document.documentElement.cloneNode(true);
-  page.querySelector("#card").replaceWith(card.cloneNode(true));
-  page.querySelectorAll("#outbox :is(#queue-note, #queue-refused)").forEach((said) => said.replaceChildren());
-  const worker = (await navigator.serviceWorker.ready).active;
-  const parts = performance.getEntriesByType("resource").map((entry) => entry.name);
-  worker?.postMessage({ card: location.pathname, page: "<!doctype html>\n" + page.outerHTML, parts });
-}
-
 // Only what says so changes: somebody may be at the fields already.
 function issued(taken) {
   for (const what of [".card-head > p", ".paper > header"]) {
@@ -145,7 +132,7 @@ function issued(taken) {
     root().querySelector("#part-check-in").after(document.adoptNode(easier));
   }
   delete root().dataset.take;
-  keepCard(root());
+  outbox.keepHere(root());
 }
 
 // Looking at a card issues nothing, which a browser may do ahead of anybody; somebody who sees it takes it. What did not get through is
@@ -515,7 +502,7 @@ function replace(html, ok, entry) {
     root().replaceWith(document.adoptNode(fresh));
     window.htmx?.process(root());
     if (ok) {
-      keepCard(root());
+      outbox.keepHere(root());
     }
     replay();
     fillShown();

@@ -1,4 +1,5 @@
-// A lifter's phone keeps "My training" and the cards of the next seven days by itself, so that it starts and lifts without any signal.
+// A lifter's phone keeps "My training", the cards of the next seven days and the screen of a contest in them by itself, so that it starts
+// and lifts without any signal.
 // What is kept, how old it is and what waits to be sent stands on "My training". Another lifter's sign-in begins with an empty phone.
 
 const CARDS = "yarbel-cards";
@@ -36,14 +37,15 @@ async function fetched(address, options) {
   return answer;
 }
 
-// Puts a page into the phone with the moment it was kept, and the scripts and styles it needs. Whether there was one.
+// Puts a page into the phone with the moment it was kept, and the scripts and styles it needs. The page; null where there was none.
 async function put(address, answer) {
   if (!answer.ok) {
-    return false;
+    return null;
   }
   const page = (await answer.text()).replace(/<html (?:data-kept="[^"]*" )?/, `<html data-kept="${new Date().toISOString()}" `);
   await (await caches.open(CARDS)).put(location.origin + address, new Response(page, { status: 200, headers: answer.headers }));
-  const parts = [...new DOMParser().parseFromString(page, "text/html").querySelectorAll('link[rel="stylesheet"], script[src]')]
+  const kept = new DOMParser().parseFromString(page, "text/html");
+  const parts = [...kept.querySelectorAll('link[rel="stylesheet"], script[src]')]
     .map((one) => one.getAttribute("href") ?? one.getAttribute("src")).filter((part) => part?.startsWith("/"))
     .concat(performance.getEntriesByType("resource").map((one) => new URL(one.name)).filter((one) => one.pathname.startsWith("/fonts/")).map((one) => one.pathname));
   const store = await caches.open(PARTS);
@@ -52,7 +54,19 @@ async function put(address, answer) {
       await store.add(part);
     }
   }
-  return true;
+  return kept;
+}
+
+// A contest within the week: its screen, and the odds by which it goes on without asking. Where they are kept.
+async function putDay(address) {
+  const page = await put(address, await fetched(address));
+  if (page?.querySelector("#platform[data-lift]")) {
+    const odds = await fetched(address + "/odds");
+    if (odds.ok) {
+      await (await caches.open(CARDS)).put(location.origin + address + "/odds", odds);
+    }
+  }
+  return page ? [address, address + "/odds"] : [];
 }
 
 async function keep() {
@@ -83,8 +97,12 @@ async function keep() {
   const mine = await fetched("/me");
   let full = false;
   const cards = [];
+  const days = [];
   try {
-    await put("/me", mine);
+    const start = await put("/me", mine);
+    for (const link of start?.querySelectorAll('a[href^="/contests/"][href*="/platform/"]') ?? []) {
+      days.push(...(await putDay(link.getAttribute("href"))));
+    }
     for (const one of wanted) {
       const there = before.cards.find((card) => card.session === one.session);
       const address = `/sessions/${one.session}/card`;
@@ -101,8 +119,9 @@ async function keep() {
   }
   const gone = before.cards.filter((card) => !wanted.some((one) => one.session === card.session));
   const store = await caches.open(CARDS);
-  await Promise.all(gone.map((card) => store.delete(`${location.origin}/sessions/${card.session}/card`)));
-  remember({ account, at: Date.now(), cards, full: full ? wanted.length - cards.length : 0 });
+  const past = (before.days ?? []).filter((address) => !days.includes(address));
+  await Promise.all(gone.map((card) => `/sessions/${card.session}/card`).concat(past).map((address) => store.delete(location.origin + address)));
+  remember({ account, at: Date.now(), cards, days, full: full ? wanted.length - cards.length : 0 });
   // asked of the browser once, so that it does not clear them when it runs short of room
   navigator.storage?.persist?.();
   tell();
@@ -130,8 +149,9 @@ function tell() {
   const waiting = window.yarbelOutbox?.waiting().length ?? 0;
   const said = [];
   if (kept.at > 0) {
-    said.push(kept.cards.length === 0 ? "This page is kept on this phone; there is no card in the next seven days."
-      : `Kept on this phone for when there is no signal: ${kept.cards.length === 1 ? "the card" : "the " + kept.cards.length + " cards"} up to ${date(kept.cards.at(-1).day)}, as of ${ago(kept.at)}.`);
+    const contest = kept.days?.length > 0 ? " Your contest's screen is kept too." : "";
+    said.push(kept.cards.length === 0 ? "This page is kept on this phone; there is no card in the next seven days." + contest
+      : `Kept on this phone for when there is no signal: ${kept.cards.length === 1 ? "the card" : "the " + kept.cards.length + " cards"} up to ${date(kept.cards.at(-1).day)}, as of ${ago(kept.at)}.` + contest);
   }
   if (kept.full > 0) {
     said.push(`This phone has no room left: ${kept.full === 1 ? "one card is" : kept.full + " cards are"} not kept. Make room on it, then open this page again.`);

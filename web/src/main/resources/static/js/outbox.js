@@ -357,6 +357,19 @@ function fields(form, pressed) {
   return body;
 }
 
+// The page as the server last told it is kept with what it needs, so that it opens without signal and shows what was entered.
+async function keepHere(part) {
+  if (document.documentElement.dataset.kept || !("serviceWorker" in navigator)) {
+    return;
+  }
+  const page = document.documentElement.cloneNode(true);
+  page.querySelector("#" + part.id).replaceWith(part.cloneNode(true));
+  page.querySelectorAll("#outbox :is(#queue-note, #queue-refused)").forEach((told) => told.replaceChildren());
+  const worker = (await navigator.serviceWorker.ready).active;
+  const parts = performance.getEntriesByType("resource").map((entry) => entry.name);
+  worker?.postMessage({ card: location.pathname, page: "<!doctype html>\n" + page.outerHTML, parts });
+}
+
 window.yarbelOutbox = {
   newKey,
   fields,
@@ -366,6 +379,7 @@ window.yarbelOutbox = {
   send,
   waiting: () => mine(WAITING),
   refused: (wanted) => mine(REFUSED).find((entry) => entry.id === wanted),
+  keepHere,
   asking: (wanted) => { formOf = wanted; show(); },
 };
 // Whose sign-in has ended sees on the form what waits: it is sent after it.

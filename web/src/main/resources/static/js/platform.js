@@ -20,7 +20,7 @@ function start() {
   document.addEventListener("yarbel:waits", ({ detail }) => mine(detail.entry) && overlay());
   document.addEventListener("yarbel:lost", ({ detail }) => mine(detail.entry) && load());
   wire();
-  keepPage();
+  outbox.keepHere(root());
   takeAlong();
   overlay();
   told();
@@ -50,17 +50,6 @@ function told() {
       + ". What you enter is kept and sent by itself.";
     note.hidden = false;
   }
-}
-
-async function keepPage() {
-  if (document.documentElement.dataset.kept || !("serviceWorker" in navigator)) {
-    return;
-  }
-  const page = document.documentElement.cloneNode(true);
-  page.querySelectorAll("#outbox :is(#queue-note, #queue-refused)").forEach((said) => said.replaceChildren());
-  const worker = (await navigator.serviceWorker.ready).active;
-  worker?.postMessage({ card: location.pathname, page: "<!doctype html>\n" + page.outerHTML,
-    parts: performance.getEntriesByType("resource").map((entry) => entry.name) });
 }
 
 // ---- sending
@@ -151,7 +140,7 @@ function replace(fresh, fine, sent) {
   }
   tick();
   if (fine) {
-    keepPage();
+    outbox.keepHere(root());
     takeAlong();
   }
   overlay();
@@ -203,7 +192,7 @@ async function takeAlong() {
   }
   try {
     const answer = await fetch(`${location.pathname}/odds`, { credentials: "same-origin" });
-    along = answer.ok && !answer.redirected ? { base: attempts(), ...(await answer.json()) } : along;
+    along = answer.ok && !answer.redirected ? await answer.json() : along;
     root().dataset.along = along ? "yes" : "";
     if (waiting().length > 0) {
       overlay();
@@ -292,8 +281,7 @@ function chips(tab, of) {
 // Where the lift stands in what was taken along: one step for each attempt that was lifted since.
 function node(lift, lifted) {
   let at = along.lifts[lift];
-  const before = (along.base[lift] ?? []).filter((one) => one.state !== "next").length;
-  for (const one of lifted.slice(before)) {
+  for (const one of lifted.slice(along.lifted[lift])) {
     at = at?.after[`${one.load} ${seenAs(one)}`];
   }
   return at;

@@ -41,8 +41,9 @@ class OddsDocuments {
    *
    * @param reasons what each reason is to the odds
    * @param lifts by key, those in which an attempt is left and of which something is known
+   * @param lifted how many attempts of each of these were lifted, so that a phone knows which came later
    */
-  record Document(long athlete, Map<String, Node> lifts, Map<String, OddsTable.Seen> reasons) {}
+  record Document(long athlete, Map<String, Node> lifts, Map<String, Integer> lifted, Map<String, OddsTable.Seen> reasons) {}
 
   /**
    * Where a lift stands.
@@ -63,21 +64,23 @@ class OddsDocuments {
     Map<String, OurOdds.Known> known = athlete.loggedAt() == null ? odds.of(athlete, day.contest()) : Map.of();
     RuleSet rules = day.rules();
     Map<String, Node> lifts = new LinkedHashMap<>();
+    Map<String, Integer> done = new LinkedHashMap<>();
     for (String lift : rules.platform().lifts()) {
       OurOdds.Known one = known.get(lift);
       LiftDay lifted = day.liftDay(athlete, lift);
       if (one != null && !lifted.over(rules)) {
         Mass opener = lifted.attempts().isEmpty() ? opener(athlete, lift, one, rules) : null;
-        lifts.put(lift, worked.get(new Asked(athleteId, athlete.version(), lifted, rules, opener, one.odds().max(rules.attempts().step()
-            .unit())
-            .toString() + one.most()), asked -> node(OddsTable.of(lifted, rules, one.odds(), opener, one.most()), rules)));
+        String basis = one.odds().max(rules.attempts().step().unit()).toString() + one.most();
+        lifts.put(lift, worked.get(new Asked(athleteId, athlete.version(), lifted, rules, opener, basis),
+            asked -> node(OddsTable.of(lifted, rules, one.odds(), opener, one.most()), rules)));
+        done.put(lift, lifted.lifted().size());
       }
     }
     Map<String, OddsTable.Seen> reasons = new LinkedHashMap<>();
     for (Verdict.Reason reason : Verdict.Reason.values()) {
       reasons.put(reason.name(), OddsTable.Seen.of(Verdict.not(reason)));
     }
-    return new Document(athleteId, lifts, reasons);
+    return new Document(athleteId, lifts, done, reasons);
   }
 
   /** The opener: as it was decided beforehand, else as planned. */
@@ -98,5 +101,4 @@ class OddsDocuments {
     table.branches().forEach(branch -> after.put(branch.load().number() + " " + branch.seen(), node(branch.then(), rules)));
     return new Node(choices, odds, after);
   }
-
 }

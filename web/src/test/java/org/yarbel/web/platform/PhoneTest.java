@@ -83,7 +83,7 @@ class PhoneTest {
     browser.press(".refine [value=EASY]");
     browser.await(".refine [value=EASY][aria-pressed=true]");
     browser.awaitText(".hand-in h2", "Hand in attempt 2");
-    List<String> offered = browser.all(".choices .choice b").stream().map(one -> one.getText()).toList();
+    List<String> offered = offered(browser);
     assertThat(offered).as("choices after an easy opener").isNotEmpty();
     // what the phone looked up is what the server would have answered
     Meet other = Meet.of(app, "Maddock Twin");
@@ -104,6 +104,40 @@ class PhoneTest {
   }
 
   @Test
+  void aLiftersPhoneHasItsContestWithoutHavingOpenedItAndGoesOnWhereItWas(TestApp app, Browser browser) {
+    Meet meet = Meet.of(app, "Nathan Oake");
+    meet.someone().signsIn("nathan@tarnbrook.example", "tarnbrook-demo");
+    meet.send(Meet.entry("squat", 1, "177.5", ""));
+    browser.phone().signIn("nathan").open("/me");
+    browser.awaitText("#kept-here", "Your contest's screen is kept too.");
+    browser.offline(true);
+    browser.open(meet.platform());
+    browser.awaitText("#kept-note", "No signal: this is as it was at");
+    browser.press(".verdicts [value=good]");
+    browser.awaitText(".hand-in h2", "Hand in attempt 2");
+    List<String> second = offered(browser);
+    browser.open(meet.platform());
+    browser.awaitText(".hand-in h2", "Hand in attempt 2");
+    browser.await(".choices .choice");
+    assertThat(offered(browser)).as("opened again, with what waits on it").isNotEmpty().isEqualTo(second);
+    browser.press(".choices .choice");
+    browser.awaitText(".attempt-now .number", second.get(0));
+    browser.press(".verdicts [value=good]");
+    browser.awaitText(".hand-in h2", "Hand in attempt 3");
+    List<String> third = offered(browser);
+    browser.open(meet.platform());
+    browser.awaitText(".hand-in h2", "Hand in attempt 3");
+    browser.await(".choices .choice");
+    assertThat(offered(browser)).isNotEmpty().isEqualTo(third).isNotEqualTo(second);
+    browser.offline(false);
+    stands(meet, "squat", "177.5 kg good", second.get(0) + " kg good");
+  }
+
+  private static List<String> offered(Browser browser) {
+    return browser.all(".choices .choice b").stream().map(one -> one.getText()).toList();
+  }
+
+  @Test
   void twoPhonesAgreeAfterwardsByAskingTheSecond(TestApp app, Browser browser) {
     Meet meet = Meet.of(app, "Nicodemus Orr");
     meet.send(Meet.entry("squat", 1, "177.5", ""));
@@ -118,6 +152,7 @@ class PhoneTest {
     assertThat(meet.stands("squat")).containsExactly("177.5 kg good");
     browser.press(".differs button");
     stands(meet, "squat", "177.5 kg missed");
+    browser.awaitGone("#queue-refused li");
   }
 
   @Test
@@ -168,6 +203,18 @@ class PhoneTest {
     browser.awaitText(mine + " .place", "2");
     browser.press(next + " [formaction]");
     browser.awaitText(".caution", "Rhys Tolland has withdrawn.");
+  }
+
+  @Test
+  void theCoachsTableShowsByItselfWhatALifterEnters(TestApp app, Browser browser) {
+    Meet meet = Meet.of(app, "Osric Penn");
+    browser.desk().signIn("coach");
+    browser.open(meet.at("/day"));
+    browser.awaitText("#day", "Osric Penn");
+    meet.attempt("squat", 1, "172.5", "good");
+    new WebDriverWait(browser.driver(), PATIENCE).until(driver -> !browser.all("#day .attempt.good").isEmpty());
+    assertThat(browser.text("#day .attempt.good")).contains("172.5");
+    assertThat(browser.complaints()).isEmpty();
   }
 
   @Test

@@ -56,6 +56,16 @@ public class ContestAthlete extends ClubRow {
     public static AthleteSaid rival(String name) {
       return new AthleteSaid(name, null, "", "", null, null, null, false, false);
     }
+
+    /** The same, withdrawn or back. */
+    public AthleteSaid withdrawing(boolean out) {
+      return new AthleteSaid(name, sex, category, flight, lot, bodyMass, expected, out, gone);
+    }
+
+    /** The same, taken out of the contest. */
+    public AthleteSaid leaving() {
+      return new AthleteSaid(name, sex, category, flight, lot, bodyMass, expected, withdrawn, true);
+    }
   }
 
   protected ContestAthlete() {}

@@ -43,6 +43,12 @@ public class Contests {
     return contests.findById(id).orElseThrow(NotFound::new);
   }
 
+  /** Several of the club, by their id. */
+  @Transactional(readOnly = true)
+  public Map<Long, Contest> contests(Collection<Long> ids) {
+    return contests.findAllById(ids).stream().collect(Collectors.toMap(Contest::id, Function.identity()));
+  }
+
   /** One by what it is known by outside. */
   @Transactional(readOnly = true)
   public Optional<Contest> known(UUID ref) {
@@ -94,9 +100,7 @@ public class Contests {
   @Transactional(readOnly = true)
   public Map<Long, List<Going>> of(Collection<Long> lifterIds) {
     List<ContestEntry> all = lifterIds.isEmpty() ? List.of() : entries.findByLifterIdIn(lifterIds);
-    Map<Long, Contest> byId = contests.findAllById(all.stream().map(ContestEntry::contestId).distinct().toList()).stream()
-        .collect(Collectors.toMap(Contest::id, Function.identity()));
-    return going(all, byId);
+    return going(all, contests(all.stream().map(ContestEntry::contestId).distinct().toList()));
   }
 
   private static Map<Long, List<Going>> going(Collection<ContestEntry> all, Map<Long, Contest> byId) {

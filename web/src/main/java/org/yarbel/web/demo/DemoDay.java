@@ -117,9 +117,8 @@ class DemoDay {
     settings.rules(meet.id(), starting(DaySheet.USUAL, false));
     ContestAthlete juno = sent(meet, byName.get("Juno"), "57", new AthleteSaid("", null, "57", "A", 3, kg("56.62"), null, false, false),
         coach);
-    ContestAthlete leopold = sent(meet, byName.get("Leopold"), "105", new AthleteSaid("", null, "105", "B", 14, kg("98.94"), null, false,
-        false),
-        coach);
+    ContestAthlete leopold = sent(meet, byName.get("Leopold"), "105",
+        new AthleteSaid("", null, "105", "B", 14, kg("98.94"), null, false, false), coach);
     Attempts one = plan(juno, meet, "squat", coach);
     one.good(1, Verdict.Look.RIGHT);
     one.missed(2, null);
@@ -149,9 +148,8 @@ class DemoDay {
     for (String person : people) {
       int blank = person.lastIndexOf(' ');
       Sex sex = after > 0 ? Sex.FEMALE : Sex.MALE;
-      ContestAthlete rival = log.person(contest.id(), null, new AthleteSaid(person.substring(0, blank), sex, category, after > 0 ? "A"
-          : "B",
-          20 + nth, kg(person.substring(blank + 1)), null, false, false), UUID.randomUUID(), coach);
+      ContestAthlete rival = log.add(contest.id(), new AthleteSaid(person.substring(0, blank), sex, category, after > 0 ? "A" : "B",
+          20 + nth, kg(person.substring(blank + 1)), null, false, false), coach);
       Mass step = contest.daySheet().rules().attempts().step();
       Mass first = nth % 2 == 0 ? about.plus(step.times(nth)) : about.minus(step.times(nth + 1));
       Attempts theirs = new Attempts(rival, coach, "squat", first, first.plus(step.times(2)), first.plus(step.times(4)));
@@ -194,9 +192,8 @@ class DemoDay {
     }
 
     private void enter(int number, Mass load, String seen, @Nullable Verdict verdict) {
-      log.attempt(athlete.contestId(), athlete.id(), new PlatformLog.AttemptEntry(UUID.randomUUID(), new AttemptSpot(lift, number), seen,
-          load,
-          verdict, false), coach);
+      log.attempt(athlete.contestId(), athlete.id(),
+          new PlatformLog.AttemptEntry(UUID.randomUUID(), new AttemptSpot(lift, number), seen, load, verdict, false), coach);
     }
 
     void good(int number, Verdict.@Nullable Look look) {
@@ -228,8 +225,8 @@ class DemoDay {
         {"Ivo Penhallow", "8 57.9", "16.12", "22.81"}, {"Duncan Threlkeld", "6 49.3", "15.01", "27.10"},
         {"Rafe Ormerod", "5 55.0", "18.44", "26.02"}, {"Silas Windle", "7 59.1", "17.30", "29.65"}};
     for (String[] other : others) {
-      results(log.person(yard.id(), null, new AthleteSaid(other[0], Sex.MALE, "men open", "", null, null, null, false, false),
-          UUID.randomUUID(), coach), coach, other[1], other[2], other[3]);
+      results(log.add(yard.id(), new AthleteSaid(other[0], Sex.MALE, "men open", "", null, null, null, false, false), coach), coach,
+          other[1], other[2], other[3]);
     }
   }
 
@@ -250,9 +247,9 @@ class DemoDay {
     Contest mock = contests.keep(null, new Contest.ContestSaid(MOCK, Contest.Sport.POWERLIFTING, Contest.State.PLANNED,
         Macrocycle.monday(today).minusDays(2), "Tarnbrook Barbell Hall", "", AllowedGear.CLASSIC, "", "the club", List.of()));
     RuleSet usual = RuleSet.usual();
-    settings.rules(mock.id(), new DaySheet(new RuleSet(new RuleSet.Attempts(usual.attempts().step(), usual.attempts().recordStep(),
-        usual.attempts().changes(), usual.attempts().toHandIn(), 5), usual.platform(), usual.scoring()), DaySheet.USUAL.formula(),
-            List.of(),
+    RuleSet.Attempts five = new RuleSet.Attempts(usual.attempts().step(), usual.attempts().recordStep(), usual.attempts().changes(),
+        usual.attempts().toHandIn(), 5);
+    settings.rules(mock.id(), new DaySheet(new RuleSet(five, usual.platform(), usual.scoring()), DaySheet.USUAL.formula(), List.of(),
         Map.of(), 0, null, true));
     ContestAthlete odile = sent(mock, byName.get("Odile"), "63", new AthleteSaid("", null, "63", "", 1, kg("62.84"), null, false, false),
         coach);

@@ -60,6 +60,11 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select distinct l.line from LoggedSetRow l where l.line in :lines")
   List<UUID> begun(Collection<UUID> lines);
 
+  /** All sets of some lifters from a day to another. */
+  @Query("select l from LoggedSetRow l where l.lifterId in :lifterIds and l.lift in :lifts and l.day between :from and :to order "
+      + "by l.day, l.id")
+  List<LoggedSetRow> ofAllBetween(Collection<Long> lifterIds, Collection<String> lifts, LocalDate from, LocalDate to);
+
   /** All sets of a lifter from a day to another. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.lift in :lifts and l.day between :from and :to order "
       + "by l.day, l.id")
@@ -92,10 +97,23 @@ public interface LoggedSetRepository extends JpaRepository<LoggedSetRow, Long> {
   @Query("select l from LoggedSetRow l where l.athleteId = :athleteId order by l.id")
   List<LoggedSetRow> ofAthlete(long athleteId);
 
-  /** The heaviest of a lift that was made before a day, in nanograms; null for none. */
-  @Query("select max(l.loadNg) from LoggedSetRow l where l.lifterId = :lifterId and l.lift = :lift and l.day < :before and l.reps > 0 and "
-      + "(:contest = false or l.contest = true)")
-  @Nullable Long heaviestBefore(long lifterId, String lift, LocalDate before, boolean contest);
+  /** The heaviest of some lifts that some lifters made before a day. */
+  @Query("select l.lifterId as lifterId, l.lift as lift, max(l.loadNg) as ever, "
+      + "max(case when l.contest = true then l.loadNg end) as contest from LoggedSetRow l "
+      + "where l.lifterId in :lifterIds and l.lift in :lifts and l.day < :before and l.reps > 0 group by l.lifterId, l.lift")
+  List<Heaviest> heaviestBefore(Collection<Long> lifterIds, Collection<String> lifts, LocalDate before);
+
+  /** The heaviest of a lift, in nanograms: ever, and at contests. */
+  interface Heaviest {
+    long getLifterId();
+
+    String getLift();
+
+    long getEver();
+
+    /** Null where none is from a contest. */
+    @Nullable Long getContest();
+  }
 
   /** Sets that were told, not lifted from a card; the newest first. */
   @Query("select l from LoggedSetRow l where l.lifterId = :lifterId and l.sessionId is null order by l.day desc, l.id desc")

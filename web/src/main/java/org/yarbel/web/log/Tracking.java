@@ -142,19 +142,22 @@ public class Tracking implements LifterService.LiftTracker {
     run(lifter, own, log);
   }
 
-  /** What the tracker would say with further sets of the last day, which are not in the log. */
-  @Transactional(readOnly = true)
-  public Track foreseen(Lifter lifter, String lift, List<Observation> further) {
-    LiftNumbers own = own(lifter, lift);
-    List<Observation> all = new ArrayList<>(observations(own, sets.ofLift(lifter.id(), lift)));
-    all.addAll(further);
-    return tracker(own).run(all, lifter.unit());
+  /**
+   * What the tracker would say with sets of a day after all that is in the log; empty where the log goes on after that day, so that all
+   * of it would have to be run again.
+   */
+  public Optional<Standing> with(Lifter lifter, LiftNumbers own, List<Observation> further) {
+    LocalDate day = further.get(0).date();
+    return own.standing().filter(now -> day.isAfter(now.day()))
+        .map(now -> tracker(own).goOn(now, further, lifter.unit()).standing());
   }
 
-  /** The sets of a lift since a day, as the tracker sees them. */
+  /** The same wherever the log ends: all of the lift is run again. */
   @Transactional(readOnly = true)
-  public List<Observation> since(long lifterId, String lift, LocalDate from) {
-    return sets.ofLiftSince(lifterId, lift, from).stream().map(LoggedSetRow::observation).toList();
+  public Standing withAll(Lifter lifter, LiftNumbers own, List<Observation> further) {
+    List<Observation> all = new ArrayList<>(observations(own, sets.ofLift(lifter.id(), own.lift())));
+    all.addAll(further);
+    return Objects.requireNonNull(tracker(own).run(all, lifter.unit()).standing());
   }
 
   private LiftNumbers own(Lifter lifter, String lift) {

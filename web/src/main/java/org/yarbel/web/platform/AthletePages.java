@@ -1,19 +1,18 @@
 package org.yarbel.web.platform;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -21,12 +20,10 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.contest.Attempt;
-import org.yarbel.core.contest.AttemptPlan;
 import org.yarbel.core.contest.DayOdds;
 import org.yarbel.core.contest.LiftDay;
 import org.yarbel.core.contest.NextAttempt;
 import org.yarbel.core.contest.RuleSet;
-import org.yarbel.core.contest.TotalAim;
 import org.yarbel.core.contest.Verdict;
 import org.yarbel.core.contest.meet.Entrant;
 import org.yarbel.core.contest.meet.MeetTable;
@@ -40,10 +37,10 @@ import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.Estimate;
 import org.yarbel.web.contest.ContestAthlete;
 import org.yarbel.web.contest.ContestAthlete.AthleteSaid;
-import org.yarbel.web.contest.Prepared;
 import org.yarbel.web.platform.AthleteView.ChoiceView;
 import org.yarbel.web.platform.AthleteView.PassView;
 import org.yarbel.web.skyline.PlatePicture;
+import org.yarbel.web.who.SignedIn;
 
 /** Works out one lifter's screen of a contest's day. */
 @Service
@@ -51,12 +48,17 @@ class AthletePages {
   private static final int RIVALS = 3;
   private static final int SHOWN = 3;
   private static final int FORMS = 4;
+  private static final int KEPT = 50;
+  /** What the bars of platforms load: it is searched once for each. */
+  private static final Cache<Kit, Loadables> SEARCHED = Caffeine.newBuilder().maximumSize(KEPT).build();
 
   private final ContestDays days;
   private final OurOdds odds;
   private final NoteRows notes;
+  private final Shows shows;
 
-  AthletePages(ContestDays days, OurOdds odds, NoteRows notes) {
+  AthletePages(ContestDays days, OurOdds odds, NoteRows notes, Shows shows) {
+    this.shows = shows;
     this.days = days;
     this.odds = odds;
     this.notes = notes;
@@ -81,30 +83,45 @@ class AthletePages {
     }
   }
 
-  /** The screen of an athlete. */
+  /** The screen of an athlete, for somebody. */
   @Transactional(readOnly = true)
-  public AthleteView view(long contestId, long athleteId, Wanted wanted) {
-    Day day = days.around(contestId, athleteId);
+  public AthleteView view(long contestId, long athleteId, Wanted wanted, SignedIn who) {
+    Day day = shows.forEyesOf(days.around(contestId, athleteId), who);
     ContestAthlete athlete = day.athlete(athleteId);
     RuleSet rules = day.rules();
-    String lift = wanted.lift() != null && rules.platform().lifts().contains(wanted.lift()) ? wanted.lift() : day.current(athlete);
+    List<String> contested = rules.platform().lifts();
+    String lift = wanted.lift() != null && contested.contains(wanted.lift()) ? wanted.lift() : day.current(athlete);
+    LiftDay lifted = day.liftDay(athlete, lift);
     Map<String, OurOdds.Known> known = athlete.loggedAt() == null ? odds.of(athlete, day.contest()) : Map.of();
     OurOdds.Known here = known.get(lift);
-    LiftDay lifted = day.liftDay(athlete, lift);
     DayOdds now = here == null ? null : here.odds().after(lifted.attempts());
+    return new AthleteView(
+        new AthleteView.Who(contestId, athleteId, day.name(athlete), facts(day, athlete), cautions(day, athlete), notes.last(contestId)),
+        tabs(day, athlete, lift), lift, lifted.over(rules) ? null : now(day, athlete, lifted, now, wanted), last(lifted),
+        standing(day, athlete, lifted, here, now), choices(day, athlete, lifted, here, now),
+        lifted.attempts().isEmpty() && here != null ? Plans.of(day, athlete, lift, known) : null,
+        new AthleteView.Rules(rules.attempts().free(), rules.attempts().step().number(), rules.attempts().toHandIn().toSeconds(),
+            until(day, athlete, lifted)),
+        before(day, athlete, wanted), contested.stream().allMatch(of -> day.liftDay(athlete, of).over(rules)),
+        Stream.generate(() -> UUID.randomUUID().toString()).limit(FORMS).toList());
+  }
+
+  private static AthleteView.BeforeView before(Day day, ContestAthlete athlete, Wanted wanted) {
+    return new AthleteView.BeforeView(wanted.prepared().isEmpty() ? PreparedForm.fields(athlete.prepared()) : wanted.prepared(),
+        wanted.wrongs(), Bag.of(day, athlete));
+  }
+
+  private static AthleteView.StandingView standing(Day day, ContestAthlete athlete, LiftDay lifted, OurOdds.@Nullable Known known,
+      @Nullable DayOdds odds) {
     MeetTable table = day.table();
-    List<NextAttempt.Choice> choices = now == null || here == null ? List.of() : NextAttempt.of(lifted, rules, now, here.most());
-    String seen = Kept.seen(lifted.toCome());
-    return new AthleteView(contestId, day.contest().name(), athleteId, day.name(athlete), facts(day, athlete), cautions(day, athlete),
-        tabs(day, athlete, lift), lift, lifted.over(rules) ? null : now(day, athlete, lifted, now, seen, wanted), last(lifted),
-        standing(table, athlete, day), passing(day, athlete, lift, table, now),
-        choices.stream().limit(SHOWN + 1L).map(choice -> choice(day, athlete, lifted, choice)).toList(),
-        lifted.attempts().isEmpty() && here != null ? Plans.of(day, athlete, lift, known) : null, here == null ? null : basis(here, lifted),
-        until(day, athlete, lifted), notes.last(contestId), rules.platform().lifts().stream().allMatch(of -> day.liftDay(athlete, of)
-            .over(rules)), Bag.of(day, athlete),
-        rules.attempts().free(), rules.attempts().toHandIn().toSeconds(), wanted.prepared().isEmpty()
-            ? PreparedForm.fields(athlete.prepared())
-        : wanted.prepared(), wanted.wrongs(), Stream.generate(() -> UUID.randomUUID().toString()).limit(FORMS).toList());
+    return new AthleteView.StandingView(standing(table, athlete, day), passing(day, athlete, lifted.lift(), table, odds),
+        known == null ? null : basis(known, lifted));
+  }
+
+  private static List<ChoiceView> choices(Day day, ContestAthlete athlete, LiftDay lifted, OurOdds.@Nullable Known known,
+      @Nullable DayOdds odds) {
+    return known == null || odds == null ? List.of() : NextAttempt.of(lifted, day.rules(), odds, known.most()).stream().limit(SHOWN + 1L)
+        .map(choice -> choice(day, athlete, lifted, choice)).toList();
   }
 
   private static String facts(Day day, ContestAthlete athlete) {
@@ -129,8 +146,7 @@ class AthletePages {
     Mass body = athlete.said().bodyMass();
     ClassLimit.over(athlete.said().category(), body).ifPresent(limit -> cautions.add(day.name(athlete) + " weighed "
         + Objects.requireNonNull(body).text() + ", over the class of " + limit.text()
-            + ". It stays as it is: what the class says of it, the "
-        + "federation decides."));
+        + ". It stays as it is: what the class says of it, the federation decides."));
     if (athlete.said().withdrawn()) {
       cautions.add(day.name(athlete) + " has withdrawn.");
     }
@@ -141,7 +157,7 @@ class AthletePages {
     List<AthleteView.LiftTab> tabs = new ArrayList<>();
     for (String lift : day.rules().platform().lifts()) {
       LiftDay lifted = day.liftDay(athlete, lift);
-      tabs.add(new AthleteView.LiftTab(lift, day.lift(lift), lift.equals(here), chips(lifted), lifted.best().map(Mass::number).orElse("")));
+      tabs.add(new AthleteView.LiftTab(lift, day.lift(lift), lift.equals(here), chips(lifted)));
     }
     return tabs;
   }
@@ -160,25 +176,25 @@ class AthletePages {
     if (attempt == null) {
       return new AthleteView.Chip(number, "", "none", "attempt " + number + " to come");
     }
-    String lightened = attempt.good() ? "good" : "missed";
-    String state = attempt.verdict() == null ? "next" : lightened;
-    return new AthleteView.Chip(number, attempt.load().number(), state, "attempt " + number + ", " + attempt.load().text() + ", "
-        + (attempt.verdict() == null ? "handed in" : lightened));
+    String lifts = attempt.good() ? "good" : "missed";
+    boolean toCome = attempt.verdict() == null;
+    return new AthleteView.Chip(number, attempt.load().number(), toCome ? "next" : lifts,
+        "attempt " + number + ", " + attempt.load().text() + ", " + (toCome ? "handed in" : lifts));
   }
 
-  private static AthleteView.NowView now(Day day, ContestAthlete athlete, LiftDay lifted, @Nullable DayOdds odds, String seen,
-      Wanted wanted) {
+  private static AthleteView.NowView now(Day day, ContestAthlete athlete, LiftDay lifted, @Nullable DayOdds odds, Wanted wanted) {
     Attempt handedIn = lifted.toCome();
     int number = lifted.next();
+    String rack = athlete.prepared().racks().getOrDefault(lifted.lift(), "");
+    if (handedIn == null) {
+      return new AthleteView.NowView(number, "", "", null, rack, "", Kept.seen(null), wanted.typed(), wanted.wrong(), wanted.differs());
+    }
     RuleSet rules = day.rules();
-    Mass load = handedIn == null ? null : handedIn.load();
-    int left = rules.attempts().changes(number, rules.last(lifted.lift())) - (handedIn == null ? 0 : handedIn.changed());
-    String changes = left <= 0 ? "no change is left" : Count.of(left, "change") + " left";
-    return new AthleteView.NowView(number, load == null ? "" : load.number(), load == null || odds == null ? ""
-        : percent(odds.chance(load)),
-        load == null ? null : plates(load, rules), athlete.prepared().racks().getOrDefault(lifted.lift(), ""), handedIn == null ? ""
-            : changes,
-        seen, wanted.typed(), wanted.wrong(), wanted.differs());
+    Mass load = handedIn.load();
+    int left = rules.attempts().changes(number, rules.last(lifted.lift())) - handedIn.changed();
+    return new AthleteView.NowView(number, load.number(), odds == null ? "" : percent(odds.chance(load)), plates(load, rules), rack,
+        left <= 0 ? "no change is left" : Count.of(left, "change") + " left", Kept.seen(handedIn), wanted.typed(), wanted.wrong(),
+        wanted.differs());
   }
 
   private static AthleteView.@Nullable LastView last(LiftDay lifted) {
@@ -188,9 +204,9 @@ class AthletePages {
     }
     Attempt last = done.get(done.size() - 1);
     Verdict verdict = Objects.requireNonNull(last.verdict());
-    return new AthleteView.LastView(last.number(), last.load().number(), verdict.good(), verdict.look() == null ? null : verdict.look()
-        .name(),
-        verdict.reason() == null ? null : verdict.reason().name(), verdict.whites(), Kept.seen(last));
+    return new AthleteView.LastView(last.number(), last.load().number(), verdict.good(),
+        verdict.look() == null ? null : verdict.look().name(), verdict.reason() == null ? null : verdict.reason().name(),
+        verdict.whites(), Kept.seen(last));
   }
 
   /** The plates of one side of the contest's bar, within the collars. */
@@ -204,20 +220,7 @@ class AthletePages {
 
   /** All that the platform's bar loads. */
   static Loadables loadables(RuleSet rules) {
-    return Searched.of(rules);
-  }
-
-  /** What loads the platform's bar, searched once for each set of rules. */
-  private static final class Searched {
-    private static final int MOST = 50;
-    private static final Map<Kit, Loadables> ALL = new ConcurrentHashMap<>();
-
-    static Loadables of(RuleSet rules) {
-      if (ALL.size() > MOST) {
-        ALL.clear();
-      }
-      return ALL.computeIfAbsent(rules.kit(), Loadables::of);
-    }
+    return SEARCHED.get(rules.kit(), Loadables::of);
   }
 
   static String percent(double chance) {
@@ -229,10 +232,13 @@ class AthletePages {
   }
 
   static String nth(int place) {
-    int last = place % 10;
     boolean teen = place % 100 / 10 == 1;
-    String ending = last == 1 ? "st" : (last == 2 ? "nd" : "rd");
-    return place + (teen || last < 1 || last > 3 ? "th" : ending);
+    return place + (teen ? "th" : switch (place % 10) {
+      case 1 -> "st";
+      case 2 -> "nd";
+      case 3 -> "rd";
+      default -> "th";
+    });
   }
 
   private static String standing(MeetTable table, ContestAthlete athlete, Day day) {
@@ -248,8 +254,8 @@ class AthletePages {
       return "Nothing lifted yet.";
     }
     String points = points(line.points());
-    return (line.entrant().total().isPresent() ? "Total " : "Subtotal ") + line.sum().text() + (points.isEmpty() ? ""
-        : ", " + points + " " + word(day)) + ", " + place(line.place())
+    return (line.entrant().total().isPresent() ? "Total " : "Subtotal ") + line.sum().text()
+        + (points.isEmpty() ? "" : ", " + points + " " + word(day)) + ", " + place(line.place())
         + (line.place().unweighed() ? ", shared: somebody's body mass is not known, so none decides" : "");
   }
 
@@ -277,17 +283,21 @@ class AthletePages {
     List<PassView> views = new ArrayList<>();
     if (!day.liftDay(athlete, lift).over(day.rules())) {
       field.stream().filter(line -> passing.ahead(line.entrant(), line.sum(), me, me.sum()))
-          .sorted(Comparator.comparing(MeetTable.Line::sum)).limit(RIVALS).forEach(line -> passing.needed(me, line.entrant(),
-              line.possible())
-              .ifPresent(load -> views.add(new PassView("To pass " + day.name(day.athlete(line.entrant().id())) + ": " + load.text()
-                  + (odds == null ? "" : ", " + percent(odds.chance(load)))
-                  + (line.possible().equals(line.sum()) ? "" : ", what is handed in counted as made"), false))));
+          .sorted(Comparator.comparing(MeetTable.Line::sum)).limit(RIVALS)
+          .forEach(line -> passing.needed(me, line.entrant(), line.possible())
+              .ifPresent(load -> views.add(new PassView(toPass(day, line, load, odds), false))));
     }
     field.stream().filter(line -> !passing.ahead(line.entrant(), line.sum(), me, me.sum()) || line.sum().equals(me.sum()))
         .sorted(Comparator.comparing(MeetTable.Line::sum).reversed()).limit(RIVALS)
         .forEach(line -> passing.needed(line.entrant(), me, me.possible()).ifPresent(load -> views.add(new PassView(
             day.name(day.athlete(line.entrant().id())) + " can still pass with " + load.text(), true))));
     return views;
+  }
+
+  private static String toPass(Day day, MeetTable.Line line, Mass load, @Nullable DayOdds odds) {
+    return "To pass " + day.name(day.athlete(line.entrant().id())) + ": " + load.text()
+        + (odds == null ? "" : ", " + percent(odds.chance(load)))
+        + (line.possible().equals(line.sum()) ? "" : ", what is handed in counted as made");
   }
 
   private static ChoiceView choice(Day day, ContestAthlete athlete, LiftDay lifted, NextAttempt.Choice choice) {
@@ -298,10 +308,9 @@ class AthletePages {
     List<Entrant> all = day.entrants().stream().map(entrant -> entrant.id() == me.id() ? then : entrant).toList();
     Optional<MeetTable.Line> line = MeetTable.of(all, rules, day.counting()).lines().stream()
         .filter(one -> one.entrant().id() == me.id()).findFirst();
-    boolean whole = then.total().isPresent();
-    return new ChoiceView(choice.load().number(), percent(choice.chance()), choice.why().stream().sorted().map(NextAttempt.Why::word)
-        .collect(Collectors.joining(", ")), (whole ? "total " : "subtotal ") + then.sum().number(), line.map(one -> points(one.points()))
-            .orElse(""),
+    return new ChoiceView(choice.load().number(), percent(choice.chance()),
+        choice.why().stream().sorted().map(NextAttempt.Why::word).collect(Collectors.joining(", ")),
+        (then.total().isPresent() ? "total " : "subtotal ") + then.sum().number(), line.map(one -> points(one.points())).orElse(""),
         line.filter(one -> one.place().number() > 0).map(one -> nth(one.place().number())).orElse(""),
         loading(choice.load(), rules).sideText());
   }

@@ -8,30 +8,54 @@ import org.yarbel.web.skyline.PlatePicture;
 /**
  * One lifter's screen on the Platform.
  *
- * @param facts class, flight, lot, body mass, in words
- * @param cautions what is not as it should be, such as a body mass over the class
  * @param lifts in their order
  * @param lift the one that is looked at
  * @param now the attempt that is next; null where none is left
  * @param last what was lifted last in this lift; null before the first
- * @param standing subtotal, total, points and place, in words
- * @param odds what the odds go by; null where nothing is known of the lift
- * @param until when the time to hand in is over, in milliseconds of the epoch; 0 where none runs
+ * @param plan null once something is handed in
+ * @param over whether all attempts of all lifts are lifted
  * @param keys one for each form, so that what is sent twice is one entry
- * @param version by which a phone knows whether something is new
  */
-public record AthleteView(long contest, String contestName, long athlete, String name, String facts, List<String> cautions,
-    List<LiftTab> lifts,
-    String lift, @Nullable NowView now, @Nullable LastView last, String standing, List<PassView> passing, List<ChoiceView> choices,
-    @Nullable PlanView plan, @Nullable String odds, long until, long version, boolean over, Bag bag, int free, long handIn,
-    Map<String, String> prepared, Map<String, String> wrongs, List<String> keys) {
+public record AthleteView(Who who, List<LiftTab> lifts, String lift, @Nullable NowView now, @Nullable LastView last, StandingView standing,
+    List<ChoiceView> choices, @Nullable PlanView plan, Rules rules, BeforeView before, boolean over, List<String> keys) {
 
   /**
-   * A lift with its attempts.
+   * Whose screen it is.
    *
-   * @param best the heaviest good one; empty for none
+   * @param facts class, flight, lot, body mass, in words
+   * @param cautions what is not as it should be, such as a body mass over the class
+   * @param version by which a phone knows whether something is new
    */
-  public record LiftTab(String key, String name, boolean here, List<Chip> attempts, String best) {}
+  public record Who(long contest, long athlete, String name, String facts, List<String> cautions, long version) {}
+
+  /**
+   * Where they stand.
+   *
+   * @param words subtotal, total, points and place
+   * @param odds what the odds go by; null where nothing is known of the lift
+   */
+  public record StandingView(String words, List<PassView> passing, @Nullable String odds) {}
+
+  /**
+   * What the rules come to here.
+   *
+   * @param free how many attempts a lift has
+   * @param step of attempts, in kg
+   * @param handIn the time to hand in, in seconds
+   * @param until when that is over, in milliseconds of the epoch; 0 where none runs
+   */
+  public record Rules(int free, String step, long handIn, long until) {}
+
+  /**
+   * What was decided beforehand.
+   *
+   * @param fields as they are typed
+   * @param wrongs what is wrong with them, by field
+   */
+  public record BeforeView(Map<String, String> fields, Map<String, String> wrongs, Bag bag) {}
+
+  /** A lift with its attempts. */
+  public record LiftTab(String key, String name, boolean here, List<Chip> attempts) {}
 
   /**
    * One attempt in short.
@@ -52,8 +76,7 @@ public record AthleteView(long contest, String contestName, long athlete, String
    * @param wrong why it was refused
    */
   public record NowView(int number, String load, String chance, @Nullable PlatePicture plates, String rack, String changes, String seen,
-      String typed,
-      @Nullable String wrong, @Nullable DiffersView differs) {}
+      String typed, @Nullable String wrong, @Nullable DiffersView differs) {}
 
   /**
    * Something else stands there meanwhile.

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -67,7 +68,7 @@ class ContestDays {
     } else {
       lifted.putAll(byLift(attempts.of(ids(all))));
     }
-    return new Day(contest, lifts.catalogue(), all, byId, lifted, done);
+    return new Day(contest, lifts.catalogue(), all, byId, lifted, done, Set.of());
   }
 
   private static List<Long> ids(List<ContestAthlete> all) {

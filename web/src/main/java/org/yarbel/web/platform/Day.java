@@ -35,10 +35,18 @@ import org.yarbel.web.problem.NotFound;
  * @param lifters those of the club among them, by their id
  * @param attempts by athlete and lift, in their order
  * @param results by athlete and number of the event
+ * @param unnamed lifters of the club whose names are not for whoever looks at it, by their id
  */
 record Day(Contest contest, Catalogue lifts, List<ContestAthlete> athletes, Map<Long, Lifter> lifters,
-    Map<Long, Map<String, List<Attempt>>> attempts, Map<Long, Map<Integer, EventResult>> results) {
+    Map<Long, Map<String, List<Attempt>>> attempts, Map<Long, Map<Integer, EventResult>> results, Set<Long> unnamed) {
+  /** What one is called who let nobody see their name. */
+  static final String UNNAMED = "one of the club";
   private static final String BENCH = "bench";
+
+  /** The same for somebody who may not see the names of these lifters. */
+  Day withoutNames(Set<Long> hidden) {
+    return new Day(contest, lifts, athletes, lifters, attempts, results, hidden);
+  }
 
   DaySheet sheet() {
     return contest.daySheet();
@@ -62,7 +70,10 @@ record Day(Contest contest, Catalogue lifts, List<ContestAthlete> athletes, Map<
 
   String name(ContestAthlete athlete) {
     Lifter lifter = lifter(athlete);
-    return lifter == null ? athlete.said().name() : lifter.name();
+    if (lifter == null) {
+      return athlete.said().name();
+    }
+    return unnamed.contains(lifter.id()) ? UNNAMED : lifter.name();
   }
 
   @Nullable Sex sex(ContestAthlete athlete) {
@@ -73,6 +84,11 @@ record Day(Contest contest, Catalogue lifts, List<ContestAthlete> athletes, Map<
   /** The name of a lift by its key. */
   String lift(String key) {
     return lifts.ofKey(key).map(Lift::name).orElse(key);
+  }
+
+  /** The keys of what is contested: the lifts of the rules, or those of the events. */
+  List<String> contested() {
+    return strongman() ? contest.said().events().stream().map(Contest.ContestEvent::lift).distinct().toList() : rules().platform().lifts();
   }
 
   LiftDay liftDay(ContestAthlete athlete, String lift) {
@@ -89,9 +105,10 @@ record Day(Contest contest, Catalogue lifts, List<ContestAthlete> athletes, Map<
   }
 
   MeetTable.Counting counting() {
-    return new MeetTable.Counting(sheet().formula(), contest.said().rules() == AllowedGear.EQUIPPED ? PointsFormula.Gear.EQUIPPED
-        : PointsFormula.Gear.CLASSIC, rules().platform().lifts().equals(List.of(BENCH)) ? PointsFormula.Event.BENCH
-            : PointsFormula.Event.FULL);
+    boolean equipped = contest.said().rules() == AllowedGear.EQUIPPED;
+    boolean benchOnly = rules().platform().lifts().equals(List.of(BENCH));
+    return new MeetTable.Counting(sheet().formula(), equipped ? PointsFormula.Gear.EQUIPPED : PointsFormula.Gear.CLASSIC,
+        benchOnly ? PointsFormula.Event.BENCH : PointsFormula.Event.FULL);
   }
 
   MeetTable table() {

@@ -67,6 +67,17 @@ class DayController {
     return htmx.isHtmxRequest() ? DayPages.TABLE + " :: day" : DayPages.TABLE;
   }
 
+  /** The table where it changed since somebody saw it, by the number of the newest entry; else nothing. */
+  @GetMapping(value = "/contests/{id}/day", params = "seen")
+  @Nullable ModelAndView since(@PathVariable long id, @RequestParam long seen, HttpServletResponse response) {
+    contests.contest(id);
+    if (log.last(id) == seen) {
+      response.setStatus(HttpStatus.NO_CONTENT.value());
+      return null;
+    }
+    return new ModelAndView(DayPages.TABLE + " :: day", pages.model(id, DayPages.Wanted.of(null, null)));
+  }
+
   private ModelAndView refused(long id, DayPages.Wanted wanted, HttpStatus status) {
     ModelAndView page = new ModelAndView(DayPages.TABLE, pages.model(id, wanted));
     page.setStatus(status);

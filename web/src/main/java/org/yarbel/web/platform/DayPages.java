@@ -15,6 +15,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.contest.LiftDay;
 import org.yarbel.core.contest.meet.MeetTable;
+import org.yarbel.core.effort.Rpe;
+import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.contest.ContestAthlete;
@@ -80,10 +82,11 @@ class DayPages {
         .add(line(day, line, byId.get(line.entrant().id()))));
     day.athletes().stream().filter(athlete -> athlete.said().withdrawn()).forEach(athlete -> classes.computeIfAbsent(
         athlete.said().category(), name -> new ArrayList<>()).add(withdrawn(day, athlete)));
-    return new DayView(day.contest().id(), day.contest().name(), date(day.contest().day()), day.sheet().mock(), day.sheet().cap() == null
-        ? null : day.sheet().cap().toString(), day.rules().platform().lifts().stream().map(day::lift).toList(), AthletePages.word(day),
+    Rpe cap = day.sheet().cap();
+    return new DayView(day.contest().id(), day.contest().name(), date(day.contest().day()), day.sheet().mock(),
+        cap == null ? null : cap.toString(), day.rules().platform().lifts().stream().map(day::lift).toList(), AthletePages.word(day),
         classes.entrySet().stream().map(one -> new DayView.ClassView(one.getKey(), one.getValue())).toList(), notes(day), cautions(day),
-        day.athletes().size());
+        day.athletes().size(), log.last(day.contest().id()));
   }
 
   private static List<String> cautions(Day day) {
@@ -92,8 +95,8 @@ class DayPages {
     List<String> unweighed = day.athletes().stream().filter(one -> one.said().bodyMass() == null).map(day::name).toList();
     if (!unweighed.isEmpty() && day.rules().platform().lighterFirst()) {
       int more = unweighed.size() - NAMED;
-      cautions.add("Without a body mass there are no points, and no tie is decided: " + String.join(", ", unweighed.subList(0,
-          Math.min(NAMED, unweighed.size()))) + (more > 0 ? " and " + more + " more" : "") + ".");
+      cautions.add("Without a body mass there are no points, and no tie is decided: "
+          + String.join(", ", unweighed.subList(0, Math.min(NAMED, unweighed.size()))) + (more > 0 ? " and " + more + " more" : "") + ".");
     }
     return cautions;
   }
@@ -101,17 +104,19 @@ class DayPages {
   private static DayView.LineView line(Day day, MeetTable.Line line, ContestAthlete athlete) {
     boolean whole = line.entrant().total().isPresent();
     String place = line.place().number() == 0 ? "" : line.place().number() + (line.place().unweighed() ? "=" : "");
-    return new DayView.LineView(entry(day, athlete), platform(day, athlete), day.name(athlete), athlete.ours(), body(athlete), lifts(day,
-        athlete), line.sum().isZero()
-        ? ""
-        : line.sum().number(), whole, line.possible().isZero() ? "" : line.possible().number(), AthletePages.points(line.points()),
+    return new DayView.LineView(entry(day, athlete), platform(day, athlete), day.name(athlete), athlete.ours(), body(athlete),
+        lifts(day, athlete), shown(line.sum()), whole, shown(line.possible()), AthletePages.points(line.points()),
         line.byPoints() == 0 ? "" : Integer.toString(line.byPoints()), place, line.out() ? "out" : "");
   }
 
+  /** A sum; empty where nothing was lifted. */
+  static String shown(Mass sum) {
+    return sum.isZero() ? "" : sum.number();
+  }
+
   private static DayView.LineView withdrawn(Day day, ContestAthlete athlete) {
-    return new DayView.LineView(entry(day, athlete), platform(day, athlete), day.name(athlete), athlete.ours(), body(athlete), lifts(day,
-        athlete), "", false, "", "", "",
-        "", "withdrawn");
+    return new DayView.LineView(entry(day, athlete), platform(day, athlete), day.name(athlete), athlete.ours(), body(athlete),
+        lifts(day, athlete), "", false, "", "", "", "", "withdrawn");
   }
 
   private static String entry(Day day, ContestAthlete athlete) {
@@ -124,8 +129,8 @@ class DayPages {
 
   /** The body mass to the hundredth; empty where nobody was weighed. */
   static String body(ContestAthlete athlete) {
-    return athlete.said().bodyMass() == null ? "" : athlete.said().bodyMass().amountIn(MassUnit.KG, 2).setScale(2, RoundingMode.HALF_UP)
-        .toPlainString();
+    Mass body = athlete.said().bodyMass();
+    return body == null ? "" : body.amountIn(MassUnit.KG, 2).setScale(2, RoundingMode.HALF_UP).toPlainString();
   }
 
   /** The attempts of each lift in short. */

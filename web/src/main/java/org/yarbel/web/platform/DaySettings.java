@@ -57,8 +57,8 @@ public class DaySettings {
   public void warmUp(long contestId, long athleteId, String lift, @Nullable Integer ahead, @Nullable List<Integer> done) {
     ContestAthlete athlete = held(contestId, athleteId);
     Prepared.WarmUp before = athlete.prepared().warmUps().getOrDefault(lift, new Prepared.WarmUp(null, List.of()));
-    athlete.prepare(athlete.prepared().with(lift, new Prepared.WarmUp(ahead == null ? before.ahead() : ahead, done == null ? before.done()
-        : done)));
+    athlete.prepare(athlete.prepared().with(lift,
+        new Prepared.WarmUp(ahead == null ? before.ahead() : ahead, done == null ? before.done() : done)));
     athletes.save(athlete);
   }
 

@@ -10,10 +10,10 @@ import org.jspecify.annotations.Nullable;
  * @param lifts names, in their order
  * @param formula how points are counted
  * @param notes who entered what, the newest first
+ * @param last the number of the newest entry, by which a page knows whether something is new
  */
-public record DayView(long id, String name, String when, boolean mock, @Nullable String cap, List<String> lifts,
-    String formula,
-    List<ClassView> classes, List<NoteView> notes, List<String> cautions, int athletes) {
+public record DayView(long id, String name, String when, boolean mock, @Nullable String cap, List<String> lifts, String formula,
+    List<ClassView> classes, List<NoteView> notes, List<String> cautions, int athletes, long last) {
 
   /** A class with who lifts in it, the leader first. */
   public record ClassView(String name, List<LineView> lines) {}
@@ -27,9 +27,7 @@ public record DayView(long id, String name, String when, boolean mock, @Nullable
    * @param place in the class; empty for none
    */
   public record LineView(String entry, String platform, String name, boolean ours, String body, List<List<AthleteView.Chip>> lifts,
-      String sum,
-      boolean whole,
-      String possible, String points, String byPoints, String place, String state) {}
+      String sum, boolean whole, String possible, String points, String byPoints, String place, String state) {}
 
   /** One entry. */
   public record NoteView(long id, String words, String who, String when, boolean undone) {}

@@ -94,8 +94,7 @@ class EventsController {
   @PostMapping("/contests/{id}/events/{athlete}/withdraw")
   String withdraw(@PathVariable long id, @PathVariable long athlete, @AuthenticationPrincipal SignedIn who) {
     AthleteSaid said = guard.see(id, athlete, who).said();
-    log.person(id, athlete, new AthleteSaid(said.name(), said.sex(), said.category(), said.flight(), said.lot(), said.bodyMass(),
-        said.expected(), !said.withdrawn(), said.gone()), UUID.randomUUID(), who);
+    log.person(id, athlete, said.withdrawing(!said.withdrawn()), UUID.randomUUID(), who);
     return "redirect:/contests/" + id + "/events?category=" + URLEncoder.encode(said.category(), StandardCharsets.UTF_8);
   }
 }

@@ -54,10 +54,10 @@ class EventsPages {
     List<ContestedEvent> events = day.events();
     LocalDate on = day.contest().day();
     List<String> cautions = day.athletes().stream().flatMap(athlete -> AthletePages.cautions(day, athlete).stream()).toList();
-    return new EventsView(contestId, day.contest().name(), DayPages.date(on), tabs(day, event, category), event, count == 0 ? null
-        : events.get(event - 1).kind().meaning(), categories, category, count == 0 ? List.of() : entries(day, category, event, wanted),
-        StrongmanPages.standing(day, category, day.overall(category), 0), pages.notes(day), day.athletes().size(),
-        cautions);
+    String kind = count == 0 ? null : events.get(event - 1).kind().meaning();
+    return new EventsView(contestId, day.contest().name(), DayPages.date(on), tabs(day, event, category), event, kind, categories,
+        category, count == 0 ? List.of() : entries(day, category, event, wanted),
+        StrongmanPages.standing(day, category, day.overall(category), 0), pages.notes(day), day.athletes().size(), cautions);
   }
 
   private static List<EventsView.EventTab> tabs(Day day, int here, String category) {
@@ -79,19 +79,19 @@ class EventsPages {
       EventTable.Placed placed = table.of(Day.key(athlete));
       boolean refused = athlete.id() == wanted.athlete();
       boolean has = placed.place() > 0;
+      String place = placed.place() + (placed.sharers() > 1 ? "=" : "");
       rows.add(new EventsView.EntryRow(athlete.id(), day.name(athlete), athlete.ours(), athlete.said().withdrawn(),
-          figures(contested, result, refused ? wanted.typed() : null), result == null ? "" : Kept.of(result), result == null ? ""
-          : PlatformLog.words(result), has ? placed.place() + (placed.sharers() > 1 ? "=" : "") : "", has ? placed.points().toString() : "",
+          figures(contested, result, refused ? wanted.typed() : null), result == null ? "" : Kept.of(result),
+          result == null ? "" : PlatformLog.words(result), has ? place : "", has ? placed.points().toString() : "",
           refused ? wanted.wrong() : null, refused ? wanted.differs() : null, UUID.randomUUID().toString()));
     }
     return rows;
   }
 
-  private static List<EventsView.FieldView> figures(ContestedEvent event, @Nullable EventResult result, @Nullable Map<String,
-      String> typed) {
-    return event.kind().fields().stream().map(field -> new EventsView.FieldView(field.name(), field.word(), typed == null ? value(field,
-        result)
-        : typed.getOrDefault(field.name(), ""))).toList();
+  private static List<EventsView.FieldView> figures(ContestedEvent event, @Nullable EventResult result,
+      @Nullable Map<String, String> typed) {
+    return event.kind().fields().stream().map(field -> new EventsView.FieldView(field.name(), field.word(),
+        typed == null ? value(field, result) : typed.getOrDefault(field.name(), ""))).toList();
   }
 
   private static String value(Field field, @Nullable EventResult result) {

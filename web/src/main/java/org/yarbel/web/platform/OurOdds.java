@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
@@ -67,8 +68,7 @@ public class OurOdds {
     for (LiftNumbers own : numbers.findByLifterIdIn(List.of(lifter))) {
       if (contest.daySheet().rules().platform().lifts().contains(own.lift())) {
         own.outlook(day).map(outlook -> outlook.after(0)).ifPresent(outlook -> known.put(own.lift(), known(own, outlook,
-            past.getOrDefault(own.lift(), List.of()),
-            contest)));
+            past.getOrDefault(own.lift(), List.of()), contest)));
       }
     }
     return known;
@@ -89,13 +89,14 @@ public class OurOdds {
     if (been.isEmpty()) {
       return Map.of();
     }
+    Map<Long, Contest> byId = contests.contests(been.stream().map(ContestAthlete::contestId).toList());
     Map<Long, Map<String, List<Attempt>>> lifted = ContestDays.byLift(attempts.of(been.stream().map(ContestAthlete::id).toList()));
     Map<String, List<ContestRatio.Past>> past = new HashMap<>();
     for (ContestAthlete athlete : been) {
-      LocalDate day = contests.contest(athlete.contestId()).day();
+      LocalDate day = Objects.requireNonNull(byId.get(athlete.contestId())).day();
       if (day != null) {
-        lifted.getOrDefault(athlete.id(), Map.of()).forEach((lift, of) -> Optional.ofNullable(athlete.prepared().gym().get(lift))
-            .ifPresent(estimate ->
+        Map<String, Estimate> gym = athlete.prepared().gym();
+        lifted.getOrDefault(athlete.id(), Map.of()).forEach((lift, of) -> Optional.ofNullable(gym.get(lift)).ifPresent(estimate ->
             past.computeIfAbsent(lift, key -> new ArrayList<>()).add(new ContestRatio.Past(day, new LiftDay(lift, of), estimate))));
       }
     }

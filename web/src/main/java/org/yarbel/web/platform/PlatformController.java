@@ -30,6 +30,7 @@ import org.yarbel.web.who.SignedIn;
 @Controller
 class PlatformController {
   private static final String LIFTER = "platform/lifter";
+  private static final HttpStatus REFUSED = HttpStatus.UNPROCESSABLE_CONTENT;
   private static final String STRONGMAN = "platform/strongman";
 
   private final Contests contests;
@@ -57,15 +58,15 @@ class PlatformController {
     response.addHeader(HttpHeaders.VARY, "HX-Request");
     guard.see(id, athlete, who);
     if (contests.contest(id).said().sport() == Contest.Sport.STRONGMAN) {
-      return new ModelAndView(STRONGMAN + (htmx.isHtmxRequest() ? " :: platform" : ""), Map.of("view", strongman.view(id, athlete)));
+      return new ModelAndView(STRONGMAN + (htmx.isHtmxRequest() ? " :: platform" : ""), Map.of("view", strongman.view(id, athlete, who)));
     }
-    return shown(pages.view(id, athlete, AthletePages.Wanted.of(lift)), htmx, HttpStatus.OK);
+    return shown(pages.view(id, athlete, AthletePages.Wanted.of(lift), who), htmx, HttpStatus.OK);
   }
 
   private static ModelAndView shown(AthleteView view, HtmxRequest htmx, HttpStatus status) {
-    ModelAndView page = new ModelAndView(LIFTER + (htmx.isHtmxRequest() ? " :: platform" : ""), Map.of("view", view, "looks",
-        Choice.of(Verdict.Look.class, Verdict.Look::word), "reasons", Choice.of(Verdict.Reason.class, Verdict.Reason::word), "aims",
-            Choice.of(Prepared.AimKind.class, Prepared.AimKind::word)));
+    ModelAndView page = new ModelAndView(LIFTER + (htmx.isHtmxRequest() ? " :: platform" : ""), Map.of("view", view,
+        "looks", Choice.of(Verdict.Look.class, Verdict.Look::word), "reasons", Choice.of(Verdict.Reason.class, Verdict.Reason::word),
+        "aims", Choice.of(Prepared.AimKind.class, Prepared.AimKind::word)));
     page.setStatus(status);
     return page;
   }
@@ -79,32 +80,25 @@ class PlatformController {
     Typed typed = new Typed(form);
     Optional<PlatformLog.AttemptEntry> entry = AttemptForm.read(typed, rules);
     if (entry.isEmpty()) {
-      return refused(id, athlete, typed, String.join(" ", typed.errors().values()), htmx);
+      return shown(pages.view(id, athlete, refused(typed, String.join(" ", typed.errors().values())), who), htmx, REFUSED);
     }
     try {
       PlatformLog.Outcome outcome = log.attempt(id, athlete, entry.get(), who);
       if (outcome instanceof PlatformLog.Outcome.Differs differs) {
-        return shown(pages.view(id, athlete, new AthletePages.Wanted(typed.text("lift"), "", null, AttemptForm.differs(differs, typed,
-            rules))), htmx, HttpStatus.CONFLICT);
+        AthleteView.DiffersView asked = AttemptForm.differs(differs, typed, rules);
+        return shown(pages.view(id, athlete, new AthletePages.Wanted(typed.text("lift"), "", null, asked), who), htmx, HttpStatus.CONFLICT);
       }
     } catch (Refused refused) {
-      return refused(id, athlete, typed, refused.sentence(), htmx);
+      return shown(pages.view(id, athlete, refused(typed, refused.sentence()), who), htmx, REFUSED);
     } catch (DataIntegrityViolationException meanwhile) {
       // the same entry came twice at the same moment: the other one stands
-      return htmx.isHtmxRequest() ? shown(pages.view(id, athlete, AthletePages.Wanted.of(typed.text("lift"))), htmx, HttpStatus.OK)
-          : back(id, athlete);
     }
-    return htmx.isHtmxRequest() ? shown(pages.view(id, athlete, AthletePages.Wanted.of(typed.text("lift"))), htmx, HttpStatus.OK)
-        : back(id, athlete);
+    return htmx.isHtmxRequest() ? shown(pages.view(id, athlete, AthletePages.Wanted.of(typed.text("lift")), who), htmx, HttpStatus.OK)
+        : new ModelAndView("redirect:/contests/" + id + "/platform/" + athlete);
   }
 
-  private ModelAndView refused(long id, long athlete, Typed typed, String why, HtmxRequest htmx) {
-    return shown(pages.view(id, athlete, new AthletePages.Wanted(typed.text("lift"), typed.text("load"), why, null)), htmx,
-        HttpStatus.UNPROCESSABLE_CONTENT);
-  }
-
-  private static ModelAndView back(long id, long athlete) {
-    return new ModelAndView("redirect:/contests/" + id + "/platform/" + athlete);
+  private static AthletePages.Wanted refused(Typed typed, String why) {
+    return new AthletePages.Wanted(typed.text("lift"), typed.text("load"), why, null);
   }
 
   /** What a phone takes along, so that it looks up what it cannot ask. */
@@ -131,8 +125,7 @@ class PlatformController {
     Typed typed = new Typed(form);
     Optional<Prepared> prepared = PreparedForm.read(typed, before, contests.contest(id).daySheet().rules());
     if (prepared.isEmpty()) {
-      return shown(pages.view(id, athlete, new AthletePages.Wanted(null, "", null, null, form, typed.errors())), htmx,
-          HttpStatus.UNPROCESSABLE_CONTENT);
+      return shown(pages.view(id, athlete, new AthletePages.Wanted(null, "", null, null, form, typed.errors()), who), htmx, REFUSED);
     }
     settings.prepare(id, athlete, prepared.get());
     return new ModelAndView("redirect:/contests/" + id + "/platform/" + athlete + "#prepared");

@@ -244,8 +244,8 @@ public class PlatformLog {
     }
     String name = lifts.catalogue().ofKey(contest.said().events().get(entry.event() - 1).lift())
         .map(lift -> lift.name().toLowerCase(Locale.ROOT)).orElse("event " + entry.event());
-    NoteRow note = note(athlete, entry.key(), new NoteRow.Changed(EVENT + entry.event(), name + ": " + (entry.result() == null ? "taken out"
-        : words(entry.result())), now, wanted), who);
+    String words = name + ": " + (entry.result() == null ? "taken out" : words(entry.result()));
+    NoteRow note = note(athlete, entry.key(), new NoteRow.Changed(EVENT + entry.event(), words, now, wanted), who);
     put(athlete, entry.event(), row, entry.result(), note.id());
     return new Outcome.Stands();
   }
@@ -286,19 +286,26 @@ public class PlatformLog {
     };
   }
 
-  /** Writes down who somebody is; a new rival where there is none yet. */
+  /** Adds a rival. */
   @Transactional
-  public ContestAthlete person(long contestId, @Nullable Long athleteId, AthleteSaid said, UUID key, SignedIn who) {
+  public ContestAthlete add(long contestId, AthleteSaid said, SignedIn who) {
     contests.contest(contestId);
-    ContestAthlete athlete = athleteId == null ? athletes.saveAndFlush(new ContestAthlete(contestId, null, said)) : held(contestId,
-        athleteId);
+    ContestAthlete athlete = athletes.saveAndFlush(new ContestAthlete(contestId, null, said));
+    note(athlete, UUID.randomUUID(), new NoteRow.Changed(PERSON, said.name() + " added", "", json.write(said)), who);
+    return athlete;
+  }
+
+  /** Writes down who somebody is, and what the day says of them. */
+  @Transactional
+  public ContestAthlete person(long contestId, long athleteId, AthleteSaid said, UUID key, SignedIn who) {
+    contests.contest(contestId);
+    ContestAthlete athlete = held(contestId, athleteId);
     if (!known(key)) {
-      String before = athleteId == null ? "" : json.write(athlete.said());
+      String before = json.write(athlete.said());
       athlete.write(said);
       athletes.saveAndFlush(athlete);
       String name = said.name().isEmpty() ? "weigh-in and class" : said.name();
-      note(athlete, key, new NoteRow.Changed(PERSON, athleteId == null ? name + " added" : name + " changed", before, json.write(said)),
-          who);
+      note(athlete, key, new NoteRow.Changed(PERSON, name + " changed", before, json.write(said)), who);
     }
     return athlete;
   }
@@ -351,9 +358,12 @@ public class PlatformLog {
   }
 
   private Optional<String> undoPerson(ContestAthlete athlete, NoteRow.Changed changed) {
-    AthleteSaid said = athlete.said();
-    athlete.write(changed.before().isEmpty() ? new AthleteSaid(said.name(), said.sex(), said.category(), said.flight(), said.lot(),
-        said.bodyMass(), said.expected(), said.withdrawn(), true) : json.read(changed.before(), AthleteSaid.class));
+    boolean added = changed.before().isEmpty();
+    List<Long> them = List.of(athlete.id());
+    if (added && !(attempts.of(them).isEmpty() && results.of(them).isEmpty())) {
+      return Optional.of("Something of them is entered: undo that first.");
+    }
+    athlete.write(added ? athlete.said().leaving() : json.read(changed.before(), AthleteSaid.class));
     athletes.saveAndFlush(athlete);
     return Optional.empty();
   }
@@ -361,8 +371,8 @@ public class PlatformLog {
   private Optional<String> undoFigures(ContestAthlete athlete, NoteRow.Changed changed, long note) {
     if (changed.spot().startsWith(EVENT)) {
       int event = Integer.parseInt(changed.spot().substring(EVENT.length()));
-      put(athlete, event, results.findByAthleteIdAndEvent(athlete.id(), event).orElse(null), changed.before().isEmpty() ? null
-          : Kept.result(changed.before()), note);
+      put(athlete, event, results.findByAthleteIdAndEvent(athlete.id(), event).orElse(null),
+          changed.before().isEmpty() ? null : Kept.result(changed.before()), note);
       return Optional.empty();
     }
     int blank = changed.spot().lastIndexOf(' ');

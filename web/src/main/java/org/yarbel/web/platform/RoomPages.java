@@ -88,16 +88,17 @@ class RoomPages {
   }
 
   private List<RoomView.DueView> due(Day day, List<Step> steps, boolean shared) {
-    List<Loading> loadings = shared ? PlateSeries.of(steps.stream().map(step -> step.ramp().load()).toList(),
-        AthletePages.loadables(day.rules())) : steps.stream().map(step -> step.ramp().loading()).toList();
+    List<Loading> loadings = shared
+        ? PlateSeries.of(steps.stream().map(step -> step.ramp().load()).toList(), AthletePages.loadables(day.rules()))
+        : steps.stream().map(step -> step.ramp().loading()).toList();
     List<RoomView.DueView> due = new ArrayList<>();
     for (int at = 0; at < steps.size(); at++) {
       Step step = steps.get(at);
       String changes = shared && at > 0 ? changes(loadings.get(at - 1), loadings.get(at)) : null;
       due.add(new RoomView.DueView(step.athlete().id(), day.name(step.athlete()), step.lift(),
           day.lift(step.lift()).toLowerCase(Locale.ROOT), step.number(), step.ramp().load().number(),
-          step.ramp().reps(), loadings.get(at).sideText(), step.at().toEpochMilli(), wall(step.at()), done(step.athlete(), step.lift())
-          .contains(step.number()), changes));
+          step.ramp().reps(), loadings.get(at).sideText(), step.at().toEpochMilli(), wall(step.at()),
+          done(step.athlete(), step.lift()).contains(step.number()), changes));
     }
     return due;
   }

@@ -113,9 +113,8 @@ final class RulesForm {
       RuleSet rules = new RuleSet(new RuleSet.Attempts(step, recordStep, changes, Duration.ofSeconds(toHandIn), free),
           new RuleSet.Platform(contested, Duration.ofSeconds(anAttempt), bar, collar, plates, typed.ticked("lighterFirst")), scoring);
       rules.kit();
-      return Optional.of(new DaySheet(rules, typed.choice("formula", PointsFormula.class).orElse(PointsFormula.DOTS), events(typed,
-          contest),
-          starts, contest.daySheet().lateMinutes(), cap, typed.ticked("mock")));
+      return Optional.of(new DaySheet(rules, typed.choice("formula", PointsFormula.class).orElse(PointsFormula.DOTS),
+          events(typed, contest), starts, contest.daySheet().lateMinutes(), cap, typed.ticked("mock")));
     } catch (Refused refused) {
       typed.wrong(points.isEmpty() ? "plates" : "points", refused);
       return Optional.empty();

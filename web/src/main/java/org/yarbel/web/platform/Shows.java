@@ -2,11 +2,14 @@ package org.yarbel.web.platform;
 
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.web.club.CurrentClub;
+import org.yarbel.web.who.SignedIn;
 
 /** What lifters let others see of them. */
 @Service
@@ -22,6 +25,19 @@ class Shows {
   /** What one lets others see. */
   record Shown(boolean name, boolean results) {
     static final Shown NOTHING = new Shown(false, false);
+  }
+
+  /** A day as somebody may see it: staff with all names; a lifter with those of the club who let theirs be seen, and of rivals. */
+  @Transactional(readOnly = true)
+  public Day forEyesOf(Day day, SignedIn who) {
+    if (who.staff()) {
+      return day;
+    }
+    Set<Long> others = new HashSet<>(day.lifters().keySet());
+    others.removeIf(who::maySee);
+    Map<Long, Shown> shown = of(others);
+    others.removeIf(id -> shown.getOrDefault(id, Shown.NOTHING).name());
+    return day.withoutNames(others);
   }
 
   private record Row(long id, boolean name, boolean results) {}

@@ -5,11 +5,16 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.ExtendedModelMap;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 import org.yarbel.core.contest.meet.MeetTable;
 import org.yarbel.web.club.CurrentClub;
 import org.yarbel.web.contest.ContestAthlete;
@@ -25,10 +30,12 @@ class SpectatorsController {
 
   private final DaySettings settings;
   private final ContestDays days;
+  private final PlatformLog log;
   private final Shows shows;
   private final CurrentClub club;
 
-  SpectatorsController(DaySettings settings, ContestDays days, Shows shows, CurrentClub club) {
+  SpectatorsController(DaySettings settings, ContestDays days, PlatformLog log, Shows shows, CurrentClub club) {
+    this.log = log;
     this.settings = settings;
     this.days = days;
     this.shows = shows;
@@ -41,6 +48,33 @@ class SpectatorsController {
 
   @GetMapping("/c/{secret}")
   String page(@PathVariable String secret, Model model, HttpServletResponse response) {
+    DaySettings.Opened opened = opened(secret, response);
+    club.within(opened.club(), () -> fill(model, opened.contest()));
+    model.addAttribute("address", "/c/" + secret);
+    return "platform/spectators";
+  }
+
+  /** The lines where something was entered since somebody saw them, by the number of the newest entry; else nothing. */
+  @GetMapping(value = "/c/{secret}", params = "seen")
+  @Nullable ModelAndView since(@PathVariable String secret, @RequestParam long seen, HttpServletResponse response) {
+    DaySettings.Opened opened = opened(secret, response);
+    ExtendedModelMap model = new ExtendedModelMap();
+    boolean news = club.within(opened.club(), () -> {
+      boolean more = log.last(opened.contest()) != seen;
+      if (more) {
+        fill(model, opened.contest());
+      }
+      return more;
+    });
+    if (!news) {
+      response.setStatus(HttpStatus.NO_CONTENT.value());
+      return null;
+    }
+    model.addAttribute("address", "/c/" + secret);
+    return new ModelAndView("platform/spectators :: lines", model);
+  }
+
+  private DaySettings.Opened opened(String secret, HttpServletResponse response) {
     if (secret.length() != SECRET_LETTERS) {
       throw new NotFound();
     }
@@ -49,12 +83,12 @@ class SpectatorsController {
     response.setHeader("Referrer-Policy", "no-referrer");
     response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
     response.setHeader("X-Robots-Tag", "noindex");
-    club.within(opened.club(), () -> fill(model, opened.contest()));
-    return "platform/spectators";
+    return opened;
   }
 
   private void fill(Model model, long id) {
     Day day = days.day(id);
+    model.addAttribute("last", log.last(id));
     Map<Long, Shows.Shown> allowed = shows.of(day.lifters().keySet());
     model.addAttribute("name", day.contest().name());
     model.addAttribute("when", DayPages.date(day.contest().day()));
@@ -62,7 +96,6 @@ class SpectatorsController {
     model.addAttribute("lifts", day.rules().platform().lifts().stream().map(day::lift).toList());
     model.addAttribute("formula", AthletePages.word(day));
     model.addAttribute("lines", day.strongman() ? strongman(day, allowed) : table(day, allowed));
-    model.addAttribute("events", day.events().stream().map(event -> event.name()).toList());
   }
 
   private static boolean hidden(ContestAthlete athlete, Map<Long, Shows.Shown> allowed) {
@@ -71,7 +104,7 @@ class SpectatorsController {
 
   private static String name(Day day, ContestAthlete athlete, Map<Long, Shows.Shown> allowed, Map<String, Integer> rivals) {
     if (athlete.ours()) {
-      return allowed.getOrDefault(athlete.lifterId(), Shows.Shown.NOTHING).name() ? day.name(athlete) : "one of the club";
+      return allowed.getOrDefault(athlete.lifterId(), Shows.Shown.NOTHING).name() ? day.name(athlete) : Day.UNNAMED;
     }
     return "rival " + rivals.merge("", 1, Integer::sum);
   }
@@ -83,8 +116,7 @@ class SpectatorsController {
       ContestAthlete athlete = day.athlete(line.entrant().id());
       if (!hidden(athlete, allowed)) {
         lines.add(new SeenLine(athlete.said().category(), line.place().number() == 0 ? "" : Integer.toString(line.place().number()),
-            name(day, athlete, allowed, rivals), athlete.ours(), DayPages.lifts(day, athlete), line.sum().isZero() ? "" : line.sum()
-                .number(),
+            name(day, athlete, allowed, rivals), athlete.ours(), DayPages.lifts(day, athlete), DayPages.shown(line.sum()),
             AthletePages.points(line.points())));
       }
     }

@@ -28,6 +28,7 @@ import org.yarbel.web.contest.Contest;
 import org.yarbel.web.contest.ContestAthlete;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.plan.LifterContexts;
+import org.yarbel.web.who.SignedIn;
 
 /** Works out one athlete's screen of a strongman contest. */
 @Service
@@ -38,16 +39,18 @@ class StrongmanPages {
   private final ContestDays days;
   private final LifterContexts contexts;
   private final NoteRows notes;
+  private final Shows shows;
 
-  StrongmanPages(ContestDays days, LifterContexts contexts, NoteRows notes) {
+  StrongmanPages(ContestDays days, LifterContexts contexts, NoteRows notes, Shows shows) {
+    this.shows = shows;
     this.days = days;
     this.contexts = contexts;
     this.notes = notes;
   }
 
   @Transactional(readOnly = true)
-  public StrongmanView view(long contestId, long athleteId) {
-    Day day = days.around(contestId, athleteId);
+  public StrongmanView view(long contestId, long athleteId, SignedIn who) {
+    Day day = shows.forEyesOf(days.around(contestId, athleteId), who);
     ContestAthlete athlete = day.athlete(athleteId);
     String category = athlete.said().category();
     Overall overall = day.overall(category);
@@ -55,11 +58,12 @@ class StrongmanPages {
     int left = day.contest().said().events().size() - over;
     boolean through = left >= 1 && left <= GONE_THROUGH && !athlete.said().withdrawn() && overall.lines().size() <= MOST_ATHLETES;
     Scoring scoring = day.rules().scoring();
-    return new StrongmanView(contestId, day.contest().name(), athleteId, day.name(athlete), facts(day, athlete), AthletePages.cautions(day,
-        athlete), standing(day, category, overall, athleteId), day.events().stream().map(ContestedEvent::name).toList(),
+    return new StrongmanView(contestId, athleteId, day.name(athlete), facts(day, athlete),
+        AthletePages.cautions(day, athlete), standing(day, category, overall, athleteId),
+        day.events().stream().map(ContestedEvent::name).toList(),
         left == 0 ? null : next(day, athlete, over + 1), through ? places(day, overall, left, athlete) : List.of(),
         through && left == 1 ? needed(day, overall, athlete) : List.of(), told(left, through, scoring), Bag.of(day, athlete),
-            notes.last(contestId));
+        notes.last(contestId));
   }
 
   private static String facts(Day day, ContestAthlete athlete) {
@@ -107,8 +111,8 @@ class StrongmanPages {
       ramp = warm.steps().stream().map(step -> step.load().number() + " × " + step.reps()).toList();
       note = warm.note();
     }
-    return new StrongmanView.NextEvent(number, contested.name(), event.work(), contested.kind().meaning(), starts == null ? ""
-        : starts.plusMinutes(day.sheet().lateMinutes()).toString(), ramp, note);
+    return new StrongmanView.NextEvent(number, contested.name(), event.work(), contested.kind().meaning(),
+        starts == null ? "" : starts.plusMinutes(day.sheet().lateMinutes()).toString(), ramp, note);
   }
 
   private WarmUpRamp ramp(Lifter lifter, String key, Mass top) {
@@ -160,10 +164,10 @@ class StrongmanPages {
     List<String> needed = new ArrayList<>();
     for (int own = 1; own <= lifting; own++) {
       String place = own == 1 ? "Win it" : AthletePages.nth(own);
-      Scenarios.toWin(overall, scoring, Day.key(athlete), own).ifPresent(conditions -> needed.add(conditions.isEmpty() ? place
-          + ": first for sure"
-          : place + ", with " + conditions.stream().map(one -> day.name(byKey.get(one.rival())) + " " + AthletePages.nth(one.orWorse())
-              + (one.orWorse() == lifting ? "" : " or worse")).collect(Collectors.joining(", ")) + ": first"));
+      Scenarios.toWin(overall, scoring, Day.key(athlete), own).map(conditions -> conditions.stream()
+          .map(one -> day.name(byKey.get(one.rival())) + " " + AthletePages.nth(one.orWorse())
+              + (one.orWorse() == lifting ? "" : " or worse")).collect(Collectors.joining(", ")))
+          .ifPresent(words -> needed.add(place + (words.isEmpty() ? ": first for sure" : ", with " + words + ": first")));
     }
     return needed.isEmpty() ? List.of("First is out of reach, whatever comes of the others.") : needed;
   }

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param needed what is needed in the last event to win, a sentence each
  * @param bag what to bring, with what is packed
  */
-public record StrongmanView(long contest, String contestName, long athlete, String name, String facts, List<String> cautions,
+public record StrongmanView(long contest, long athlete, String name, String facts, List<String> cautions,
     List<StandingRow> standing, List<String> events, @Nullable NextEvent next, List<PlaceRow> places, List<String> needed,
     @Nullable String left, Bag bag, long version) {
 

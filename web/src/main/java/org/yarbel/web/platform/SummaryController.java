@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.ContentDisposition;
@@ -20,6 +21,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.yarbel.core.contest.Attempt;
 import org.yarbel.core.contest.Verdict;
@@ -52,9 +54,14 @@ class SummaryController {
     this.log = log;
   }
 
+  /**
+   * The page.
+   *
+   * @param ratings whether what a mock contest says of ratings is worked out where that takes all of a log
+   */
   @GetMapping("/contests/{id}/summary")
-  String page(@PathVariable long id, Model model) {
-    model.addAttribute("view", pages.view(id));
+  String page(@PathVariable long id, @RequestParam(defaultValue = "false") boolean ratings, Model model) {
+    model.addAttribute("view", pages.view(id, ratings));
     return "platform/summary";
   }
 
@@ -106,22 +113,32 @@ class SummaryController {
     List<List<String>> lines = new ArrayList<>();
     for (String lift : day.rules().platform().lifts()) {
       for (Attempt attempt : day.liftDay(athlete, lift).attempts()) {
-        Verdict verdict = attempt.verdict();
-        String result = verdict == null ? "handed in" : (verdict.good() ? "good" : "no lift");
-        lines.add(List.of(day.lift(lift), Integer.toString(attempt.number()), attempt.load().number(), result, verdict == null
-            || verdict.whites() == null ? "" : verdict.whites().toString(), verdict == null || verdict.reason() == null ? ""
-            : verdict.reason().word(), verdict == null || verdict.look() == null ? "" : verdict.look().word()));
+        lines.add(attempt(day.lift(lift), attempt));
       }
     }
     return lines;
+  }
+
+  private static List<String> attempt(String lift, Attempt attempt) {
+    List<String> line = new ArrayList<>(List.of(lift, Integer.toString(attempt.number()), attempt.load().number()));
+    Verdict verdict = attempt.verdict();
+    if (verdict == null) {
+      line.addAll(List.of("handed in", "", "", ""));
+      return line;
+    }
+    line.add(verdict.good() ? "good" : "no lift");
+    line.add(Objects.toString(verdict.whites(), ""));
+    line.add(verdict.reason() == null ? "" : verdict.reason().word());
+    line.add(verdict.look() == null ? "" : verdict.look().word());
+    return line;
   }
 
   private static List<List<String>> results(Day day, ContestAthlete athlete) {
     List<List<String>> lines = new ArrayList<>();
     day.results().getOrDefault(athlete.id(), Map.of()).forEach((event, result) -> {
       var placed = day.eventTable(athlete.said().category(), event).of(Day.key(athlete));
-      lines.add(List.of(day.events().get(event - 1).name(), PlatformLog.words(result), placed.place() == 0 ? ""
-          : Integer.toString(placed.place()), placed.points().toString()));
+      lines.add(List.of(day.events().get(event - 1).name(), PlatformLog.words(result),
+          placed.place() == 0 ? "" : Integer.toString(placed.place()), placed.points().toString()));
     });
     return lines;
   }

@@ -3,8 +3,6 @@ package org.yarbel.web.platform;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -13,7 +11,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.contest.ContestRatio;
 import org.yarbel.core.contest.LiftDay;
-import org.yarbel.core.contest.MockCheck;
 import org.yarbel.core.contest.Verdict;
 import org.yarbel.core.contest.meet.MeetTable;
 import org.yarbel.core.contest.strongman.Overall;
@@ -21,120 +18,127 @@ import org.yarbel.core.mass.Count;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
 import org.yarbel.core.track.Estimate;
-import org.yarbel.core.track.Learned;
-import org.yarbel.core.track.Observation;
-import org.yarbel.core.track.Outlook;
 import org.yarbel.web.club.ClubClock;
 import org.yarbel.web.contest.ContestAthlete;
-import org.yarbel.web.contest.Contests;
 import org.yarbel.web.lifter.LiftNumbers;
-import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.lifter.Lifter;
 import org.yarbel.web.log.LoggedSetRepository;
-import org.yarbel.web.log.LoggedSetRow;
-import org.yarbel.web.log.Tracking;
 
 /** Works out the summary of a contest's day. */
 @Service
 class SummaryPages {
-  private static final int WEEKS_OF_RATINGS = 4;
-
   private final ContestDays days;
-  private final LoggedSetRepository sets;
-  private final LiftNumbersRepository numbers;
-  private final Tracking tracking;
-  private final Contests contests;
+  private final Background.Reader reader;
+  private final MockWords mock;
   private final ClubClock clock;
 
-  SummaryPages(ContestDays days, LoggedSetRepository sets, LiftNumbersRepository numbers, Tracking tracking, Contests contests,
-      ClubClock clock) {
+  SummaryPages(ContestDays days, Background.Reader reader, MockWords mock, ClubClock clock) {
     this.days = days;
-    this.sets = sets;
-    this.numbers = numbers;
-    this.tracking = tracking;
-    this.contests = contests;
+    this.reader = reader;
+    this.mock = mock;
     this.clock = clock;
   }
 
+  /** What is known of a day while its summary is written. */
+  private record Known(Day day, MeetTable table, Background background) {
+    @Nullable LocalDate on() {
+      return day.contest().day();
+    }
+  }
+
+  /**
+   * The summary.
+   *
+   * @param whole whether what a mock contest says of ratings may run all of a log again
+   */
   @Transactional(readOnly = true)
-  public SummaryView view(long contestId) {
+  public SummaryView view(long contestId, boolean whole) {
     Day day = days.day(contestId);
-    LocalDate on = day.contest().day();
+    Known known = new Known(day, day.strongman() ? new MeetTable(List.of()) : day.table(), reader.of(day));
+    LocalDate on = known.on();
     boolean over = on != null && !on.isAfter(clock.today());
-    MeetTable table = day.strongman() ? new MeetTable(List.of()) : day.table();
     List<SummaryView.OneView> ours = new ArrayList<>();
     for (ContestAthlete athlete : day.athletes()) {
       Lifter lifter = day.lifter(athlete);
       if (lifter != null) {
-        ours.add(one(day, table, athlete, lifter));
+        ours.add(one(known, athlete, lifter, whole));
       }
     }
     return new SummaryView(contestId, day.contest().name(), DayPages.date(on), day.contest().said().place(), day.strongman(),
         day.sheet().mock(), over, ours, day.contest().open());
   }
 
-  private SummaryView.OneView one(Day day, MeetTable table, ContestAthlete athlete, Lifter lifter) {
-    LocalDate on = day.contest().day();
+  private SummaryView.OneView one(Known known, ContestAthlete athlete, Lifter lifter, boolean whole) {
+    Day day = known.day();
     List<SummaryView.LiftLine> lifts = new ArrayList<>();
-    List<String> ratings = new ArrayList<>();
+    List<SummaryView.RatingsLine> ratings = new ArrayList<>();
     if (!day.strongman()) {
       for (String lift : day.rules().platform().lifts()) {
         LiftDay lifted = day.liftDay(athlete, lift);
-        Optional<LiftNumbers> own = own(lifter, lift);
-        lifts.add(line(day, lifted, on == null ? "" : record(lifter, lifted, on), on == null ? "" : own.flatMap(numbersOf -> ratio(lifted,
-            numbersOf, on, athlete)).orElse("")));
-        if (on != null && day.sheet().mock()) {
-          own.flatMap(numbersOf -> ratings(day, lifter, lifted, numbersOf, on, athlete)).ifPresent(ratings::add);
+        lifts.add(line(known, athlete, lifted));
+        if (day.sheet().mock() && athlete.loggedAt() == null) {
+          mock.line(day, lifter, lifted, known.background(), whole).ifPresent(ratings::add);
         }
       }
     }
-    return new SummaryView.OneView(athlete.id(), lifter.id(), lifter.name(), facts(athlete), result(day, table, athlete), lifts,
-        day.strongman() ? EventsPages.words(day, athlete) : List.of(), ratings,
-        athlete.loggedAt() != null, on == null ? null : doubt(day, athlete, lifter, on), next(lifter, on));
-  }
-
-  private Optional<LiftNumbers> own(Lifter lifter, String lift) {
-    return numbers.findByLifterIdAndLift(lifter.id(), lift);
+    return new SummaryView.OneView(athlete.id(), lifter.id(), lifter.name(), facts(athlete),
+        day.strongman() ? placed(day, athlete) : total(known, athlete), lifts,
+        day.strongman() ? EventsPages.words(day, athlete) : List.of(), ratings, athlete.loggedAt() != null, doubt(known, athlete, lifter),
+        next(known, lifter));
   }
 
   private static String facts(ContestAthlete athlete) {
-    return (athlete.said().category().isEmpty() ? "" : "class " + athlete.said().category() + ", ") + (athlete.said().bodyMass() == null
-        ? "not weighed in" : athlete.said().bodyMass().text());
+    Mass body = athlete.said().bodyMass();
+    return (athlete.said().category().isEmpty() ? "" : "class " + athlete.said().category() + ", ")
+        + (body == null ? "not weighed in" : body.text());
   }
 
-  private static SummaryView.LiftLine line(Day day, LiftDay lifted, String record, String ratio) {
-    String words = lifted.lifted().stream().filter(attempt -> attempt.verdict() != null && attempt.verdict().reason() != null)
-        .map(attempt -> attempt.number() + ": " + Optional.ofNullable(attempt.verdict()).map(Verdict::reason).map(Verdict.Reason::word)
-            .orElse("")).collect(Collectors.joining(", "));
-    return new SummaryView.LiftLine(day.lift(lifted.lift()), AthletePages.chips(lifted), lifted.best().map(Mass::text).orElse(""), record,
-        ratio, words);
+  private static SummaryView.LiftLine line(Known known, ContestAthlete athlete, LiftDay lifted) {
+    String words = lifted.lifted().stream()
+        .flatMap(attempt -> Optional.ofNullable(attempt.verdict()).map(Verdict::reason)
+            .map(reason -> attempt.number() + ": " + reason.word()).stream())
+        .collect(Collectors.joining(", "));
+    return new SummaryView.LiftLine(known.day().lift(lifted.lift()), AthletePages.chips(lifted), lifted.best().map(Mass::text).orElse(""),
+        record(known, athlete, lifted), ratio(known, athlete, lifted), words);
   }
 
-  private static String result(Day day, MeetTable table, ContestAthlete athlete) {
-    if (day.strongman()) {
-      Overall.Line line = day.overall(athlete.said().category()).of(Day.key(athlete));
-      return AthletePages.nth(line.place()) + " with " + line.points() + " points" + (line.withdrawn() ? ", withdrawn" : "");
-    }
-    Optional<MeetTable.Line> found = table.lines().stream().filter(line -> line.entrant().id() == athlete.id()).findFirst();
-    if (found.isEmpty()) {
+  private static String placed(Day day, ContestAthlete athlete) {
+    Overall.Line line = day.overall(athlete.said().category()).of(Day.key(athlete));
+    return AthletePages.nth(line.place()) + " with " + line.points() + " points" + (line.withdrawn() ? ", withdrawn" : "");
+  }
+
+  private static String total(Known known, ContestAthlete athlete) {
+    MeetTable.Line line = known.table().lines().stream().filter(one -> one.entrant().id() == athlete.id()).findFirst().orElse(null);
+    if (line == null) {
       return "Withdrawn";
     }
-    MeetTable.Line line = found.get();
+    if (line.out()) {
+      return "Out: every attempt of a lift was missed";
+    }
+    List<String> facts = new ArrayList<>();
+    facts.add((line.entrant().total().isPresent() ? "Total " : "Sum so far ") + line.sum().text());
     String points = AthletePages.points(line.points());
-    String total = (line.entrant().total().isPresent() ? "Total " : "Sum so far ") + line.sum().text();
-    return line.out() ? "Out: every attempt of a lift was missed" : total + (points.isEmpty() ? "" : ", " + points + " "
-        + AthletePages.word(day)) + (line.place().number() == 0 ? "" : ", " + AthletePages.nth(line.place().number()) + " in class")
-        + (line.byPoints() == 0 ? "" : ", " + AthletePages.nth(line.byPoints()) + " by points");
+    if (!points.isEmpty()) {
+      facts.add(points + " " + AthletePages.word(known.day()));
+    }
+    if (line.place().number() > 0) {
+      facts.add(AthletePages.nth(line.place().number()) + " in class");
+    }
+    if (line.byPoints() > 0) {
+      facts.add(AthletePages.nth(line.byPoints()) + " by points");
+    }
+    return String.join(", ", facts);
   }
 
   /** Whether it is a best of the lifter: ever, or on the platform. */
-  private String record(Lifter lifter, LiftDay lifted, LocalDate on) {
+  private static String record(Known known, ContestAthlete athlete, LiftDay lifted) {
     Mass best = lifted.best().orElse(null);
-    if (best == null) {
+    if (best == null || known.on() == null) {
       return "";
     }
-    Long ever = sets.heaviestBefore(lifter.id(), lifted.lift(), on, false);
-    Long platform = sets.heaviestBefore(lifter.id(), lifted.lift(), on, true);
+    Optional<LoggedSetRepository.Heaviest> before = known.background().heaviest(Objects.requireNonNull(athlete.lifterId()), lifted.lift());
+    Long ever = before.map(LoggedSetRepository.Heaviest::getEver).orElse(null);
+    Long platform = before.map(LoggedSetRepository.Heaviest::getContest).orElse(null);
     if (ever == null || best.nanograms() > ever) {
       return "the best ever" + before(ever, best);
     }
@@ -146,11 +150,15 @@ class SummaryPages {
   }
 
   /** What of the gym's max of before the day was made. */
-  private static Optional<String> ratio(LiftDay lifted, LiftNumbers own, LocalDate on, ContestAthlete athlete) {
-    Optional<Mass> best = lifted.best();
-    Optional<Estimate> gym = OurOdds.gym(athlete, own, on);
-    return best.isEmpty() || gym.isEmpty() ? Optional.empty() : Optional.of(Math.round(100 * best.get().ratioTo(gym.get().max())) + " % of "
-        + gym.get().text(MassUnit.KG) + " kg; the next odds go by " + learned(lifted, gym.get(), on));
+  private static String ratio(Known known, ContestAthlete athlete, LiftDay lifted) {
+    LocalDate on = known.on();
+    Mass best = lifted.best().orElse(null);
+    LiftNumbers own = known.background().numbers(Objects.requireNonNull(athlete.lifterId()), lifted.lift()).orElse(null);
+    if (on == null || best == null || own == null) {
+      return "";
+    }
+    return OurOdds.gym(athlete, own, on).map(gym -> Math.round(100 * best.ratioTo(gym.max())) + " % of " + gym.text(MassUnit.KG)
+        + " kg; the next odds go by " + learned(lifted, gym, on)).orElse("");
   }
 
   private static String learned(LiftDay lifted, Estimate gym, LocalDate on) {
@@ -158,47 +166,18 @@ class SummaryPages {
     return Math.round(ratio.percent()) + " ± " + Math.round(ratio.sd()) + " %";
   }
 
-  /** What a mock contest says of the ratings of the four weeks before. */
-  private Optional<String> ratings(Day day, Lifter lifter, LiftDay lifted, LiftNumbers own, LocalDate on, ContestAthlete athlete) {
-    Optional<Mass> best = IntoLog.tested(lifted, day);
-    Optional<Outlook> before = own.outlook(clock.today());
-    if (best.isEmpty() || before.isEmpty() || athlete.loggedAt() != null) {
-      return Optional.empty();
-    }
-    List<Observation> log = tracking.since(lifter.id(), lifted.lift(), on.minusWeeks(WEEKS_OF_RATINGS));
-    MockCheck check = MockCheck.of(log, on, best.get(), own.chart());
-    Learned old = before.get().learned();
-    Learned now = Objects.requireNonNull(tracking.foreseen(lifter, lifted.lift(), IntoLog.observations(lifted, on)).standing())
-        .on(clock.today()).learned();
-    return Optional.of(day.lift(lifted.lift()) + ": by a max of " + best.get().text() + " the ratings of the last four weeks "
-        + (check.sets().isEmpty() ? "were none" : said(check.bias()) + ", by " + Count.of(check.sets().size(), "set"))
-        + ". The rating bias is " + bias(old) + " now, and " + bias(now) + " once this is in the log");
-  }
-
-  private static String said(double bias) {
-    double shown = Math.rint(10 * bias) / 10;
-    if (shown == 0) {
-      return "were about right";
-    }
-    return "said " + Math.abs(shown) + (Math.abs(shown) == 1 ? " rep" : " reps") + (shown > 0 ? " too many were left"
-        : " too few were left");
-  }
-
-  private static String bias(Learned learned) {
-    return String.format(Locale.ENGLISH, "%+.1f ± %.1f", learned.ratingBias().value(), learned.ratingBias().sd()) + " reps";
-  }
-
   /** Sets of the card of the same day would count twice. */
-  private @Nullable String doubt(Day day, ContestAthlete athlete, Lifter lifter, LocalDate on) {
-    List<LoggedSetRow> beside = sets.between(lifter.id(), day.rules().platform().lifts(), on, on).stream().filter(row -> !row.told())
-        .toList();
-    return beside.isEmpty() || athlete.loggedAt() != null ? null : Count.of(beside.size(), "set") + " of that day "
-        + (beside.size() == 1 ? "is" : "are") + " logged from a card already: attempts that are among them would count twice.";
+  private static @Nullable String doubt(Known known, ContestAthlete athlete, Lifter lifter) {
+    int beside = (int) known.background().sets().getOrDefault(lifter.id(), List.of()).stream()
+        .filter(row -> row.day().equals(known.on()) && !row.told()).count();
+    return beside == 0 || athlete.loggedAt() != null ? null : Count.of(beside, "set") + " of that day " + (beside == 1 ? "is" : "are")
+        + " logged from a card already: attempts that are among them would count twice.";
   }
 
   /** What comes next, by the contests that follow. */
-  private String next(Lifter lifter, @Nullable LocalDate on) {
-    return contests.of(lifter.id()).stream().filter(going -> going.contest().takesPlace())
+  private static String next(Known known, Lifter lifter) {
+    LocalDate on = known.on();
+    return known.background().going().getOrDefault(lifter.id(), List.of()).stream().filter(going -> going.contest().takesPlace())
         .filter(going -> on != null && Objects.requireNonNull(going.contest().day()).isAfter(on)).findFirst()
         .map(going -> "Next is " + going.contest().name() + " on " + DayPages.date(going.contest().day())
             + ": an easy week first, then the long plan leads there.")

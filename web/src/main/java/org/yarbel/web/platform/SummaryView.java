@@ -5,8 +5,7 @@ import org.jspecify.annotations.Nullable;
 
 /** The summary of a contest's day: what became of the club's own, and what it says. */
 public record SummaryView(long id, String name, String when, String where, boolean strongman, boolean mock, boolean over,
-    List<OneView> ours,
-    boolean open) {
+    List<OneView> ours, boolean open) {
 
   /**
    * What became of one.
@@ -17,7 +16,14 @@ public record SummaryView(long id, String name, String when, String where, boole
    * @param doubt what is odd about putting it there; null for nothing
    */
   public record OneView(long athlete, long lifter, String name, String facts, String result, List<LiftLine> lifts, List<String> events,
-      List<String> ratings, boolean logged, @Nullable String doubt, String next) {}
+      List<RatingsLine> ratings, boolean logged, @Nullable String doubt, String next) {}
+
+  /**
+   * What a mock contest says of the ratings of a lift.
+   *
+   * @param whole whether that says all; where not, what it would make of the bias is worked out when somebody asks
+   */
+  public record RatingsLine(String words, boolean whole) {}
 
   /**
    * A lift with its attempts.

@@ -33,7 +33,7 @@ class TakenIn {
     int added = 0;
     for (AthleteSaid said : sheet.people()) {
       if (named(before, said.name()).filter(there -> there.said().category().equals(said.category())).isEmpty()) {
-        log.person(contestId, null, said, UUID.randomUUID(), who);
+        log.add(contestId, said, who);
         added++;
       }
     }

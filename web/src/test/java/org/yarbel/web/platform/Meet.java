@@ -42,9 +42,19 @@ record Meet(Someone someone, long contest, long athlete) {
     form.putAll(more);
     HttpResponse<String> made = someone.coach().post("/contests", form);
     long contest = Long.parseLong(made.headers().firstValue("Location").orElseThrow().replaceFirst(".*/contests/", ""));
+    return new Meet(someone, contest, sent(someone, contest));
+  }
+
+  /** Sends a lifter to a contest; the id of the athlete they are there. */
+  private static long sent(Someone someone, long contest) {
     someone.coach().post("/contests/" + contest + "/entries", Map.of("lifter", Long.toString(someone.id()), "weightClass", "93"));
-    return new Meet(someone, contest, someone.within(() -> app.bean(ContestAthleteRepository.class)
-        .findByContestIdAndLifterId(contest, someone.id()).orElseThrow().id()));
+    return someone.within(() -> someone.app().bean(ContestAthleteRepository.class).findByContestIdAndLifterId(contest, someone.id())
+        .orElseThrow().id());
+  }
+
+  /** Another lifter of the club goes too. */
+  long with(Someone other) {
+    return sent(other, contest);
   }
 
   Client coach() {

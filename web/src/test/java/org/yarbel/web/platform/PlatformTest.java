@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.yarbel.web.support.Client;
+import org.yarbel.web.support.Someone;
 import org.yarbel.web.support.TestApp;
 
 /** Attempts as they are entered, by one phone and by two. */
@@ -186,6 +187,44 @@ class PlatformTest {
   }
 
   @Test
+  void theTableComesAnewOnlyWhereSomethingWasEntered(TestApp app) {
+    Meet meet = Meet.of(app, "Ludo Penn");
+    String seen = seen(meet.table());
+    assertThat(meet.coach().get(meet.at("/day?seen=" + seen)).statusCode()).isEqualTo(204);
+    meet.attempt("squat", 1, "170", "good");
+    HttpResponse<String> news = meet.coach().get(meet.at("/day?seen=" + seen));
+    assertThat(news.statusCode()).isEqualTo(200);
+    assertThat(news.body()).contains("Ludo Penn", "attempt 1, 170 kg, good").doesNotContain("<html");
+    assertThat(meet.coach().get(meet.at("/day?seen=" + seen(news.body()))).statusCode()).isEqualTo(204);
+    assertThat(meet.coach().get(meet.at("/day?seen=soon")).statusCode()).isEqualTo(404);
+    assertThat(meet.coach().get("/contests/999999999/day?seen=0").statusCode()).isEqualTo(404);
+  }
+
+  private static String seen(String page) {
+    return page.replaceFirst("(?s).*seen=(\\d+).*", "$1");
+  }
+
+  @Test
+  void aLifterSeesTheNamesOfOthersOfTheClubOnlyWhereTheyLetThem(TestApp app) {
+    Meet meet = Meet.of(app, "Leofric Dain");
+    meet.someone().signsIn("leofric@tarnbrook.example", "tarnbrook-demo");
+    Client lifter = Client.signIn(app, "leofric");
+    Someone other = Someone.called(app, "Merrick Vane", Map.of("squat", "200"));
+    meet.attempt("squat", 1, "170", "good");
+    meet.attempt(meet.with(other), "squat", 1, "182.5", "good");
+    assertThat(meet.coach().get(meet.platform()).body()).contains("To pass Merrick Vane: 185 kg");
+    assertThat(lifter.get(meet.platform()).body()).contains("To pass one of the club: 185 kg").doesNotContain("Merrick");
+    Meet strong = Meet.strongman(app, "Leofwin Dain");
+    strong.someone().signsIn("leofwin@tarnbrook.example", "tarnbrook-demo");
+    strong.with(other);
+    Client strongman = Client.signIn(app, "leofwin");
+    assertThat(strongman.get(strong.platform()).body()).contains("one of the club").doesNotContain("Merrick");
+    app.jdbc().sql("update lifter set shows_name = true where id = :id").param("id", other.id()).update();
+    assertThat(lifter.get(meet.platform()).body()).contains("To pass Merrick Vane: 185 kg");
+    assertThat(strongman.get(strong.platform()).body()).contains("Merrick Vane").doesNotContain("one of the club");
+  }
+
+  @Test
   void athletesComeAsALineEachAndWhatCannotBeReadIsSaid(TestApp app) {
     Meet meet = Meet.of(app, "Lambert Cray");
     assertThat(meet.add("Name;Class;Sex;Body mass\nIda Fennick;76;f;74,8\nMaud Orrin;76;f;75.1").statusCode()).isEqualTo(302);
@@ -200,6 +239,10 @@ class PlatformTest {
       many.append("Somebody ").append(nth).append('\n');
     }
     assertThat(meet.add(many.toString()).body()).contains("At most 200 athletes and 2000 lines are read at once.");
+    meet.attempt(meet.rival("Maud Orrin"), "squat", 1, "100", "good");
+    assertThat(meet.undo("Maud Orrin added")).contains("Something of them is entered: undo that first.", "75.10");
+    meet.undo("squat 1: 100 kg good");
+    meet.undo("squat 1: 100 kg handed in");
     assertThat(meet.undo("Maud Orrin added")).doesNotContain("<a href=\"/contests/" + meet.contest() + "/day?athlete=" + 0);
     assertThat(meet.table()).doesNotContain("75.10");
   }

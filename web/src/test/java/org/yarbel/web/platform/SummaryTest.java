@@ -2,17 +2,22 @@ package org.yarbel.web.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.yarbel.core.effort.Rpe;
 import org.yarbel.core.mass.Mass;
 import org.yarbel.core.mass.MassUnit;
+import org.yarbel.core.track.Observation;
 import org.yarbel.core.track.Observation.Trait;
 import org.yarbel.web.lifter.LiftNumbers;
 import org.yarbel.web.lifter.LiftNumbersRepository;
 import org.yarbel.web.log.LoggedSetRepository;
 import org.yarbel.web.log.LoggedSetRow;
+import org.yarbel.web.log.Tracking;
 import org.yarbel.web.support.Client;
 import org.yarbel.web.support.TestApp;
 
@@ -118,6 +123,58 @@ class SummaryTest {
   }
 
   @Test
+  void aMockContestSaysWhatItMakesOfTheRatingsOfTheWeeksBefore(TestApp app) {
+    LocalDate on = TestApp.TODAY.minusDays(2);
+    Meet meet = Meet.of(app, "Lambert Oke");
+    app.jdbc().sql("update contest set day = :day where id = :id").param("day", on).param("id", meet.contest()).update();
+    meet.someone().within(() -> {
+      LiftNumbers own = numbers(app, meet, "squat");
+      own.test(Mass.of("200", MassUnit.KG), on.minusDays(30));
+      return app.bean(LiftNumbersRepository.class).saveAndFlush(own);
+    });
+    trains(app, meet, on.minusDays(4));
+    Map<String, String> mock = new HashMap<>(RoomTest.USUAL);
+    mock.putAll(Map.of("version", RoomTest.version(meet), "mock", "yes", "free", "5"));
+    meet.coach().post(meet.at("/rules"), mock);
+    meet.attempt("squat", 1, "190", "good");
+    meet.attempt("squat", 2, "205", "good");
+    meet.attempt("squat", 3, "215", "missed");
+    String summary = meet.coach().get(meet.at("/summary")).body();
+    // 170 kg for three is 82.9 % of 205 kg: by the chart four were left, where the lifter said two
+    assertThat(summary).contains("by a max of 205 kg the ratings of the last four weeks said", "too few were left, by 1 set", "once this is in the log")
+        .doesNotContain("what it would be with this day");
+    String now = then(summary);
+    assertThat(then(meet.coach().get(meet.at("/summary?ratings=true")).body())).isEqualTo(now);
+    meet.someone().within(() -> {
+      LiftNumbers own = numbers(app, meet, "squat");
+      List<Observation> attempts = IntoLog.observations(app.bean(ContestDays.class).day(meet.contest())
+          .liftDay(app.bean(ContestDays.class).day(meet.contest()).athlete(meet.athlete()), "squat"), on);
+      Tracking tracking = app.bean(Tracking.class);
+      assertThat(tracking.with(meet.someone().lifter(), own, attempts).orElseThrow().numbers()).as("going on from where it stood is as all of it run again")
+          .containsExactly(tracking.withAll(meet.someone().lifter(), own, attempts).numbers());
+      return 0;
+    });
+    trains(app, meet, TestApp.TODAY.minusDays(1));
+    assertThat(meet.coach().get(meet.at("/summary")).body()).as("the log goes on after it").contains("what it would be with this day in the log")
+        .doesNotContain("once this is in the log");
+    assertThat(meet.coach().get(meet.at("/summary?ratings=true")).body()).contains("once this is in the log");
+    assertThat(meet.coach().get(meet.at("/summary?ratings=perhaps")).statusCode()).isEqualTo(404);
+  }
+
+  private static void trains(TestApp app, Meet meet, LocalDate day) {
+    meet.someone().add(day, "MAIN", "squat", "3x3 170kg");
+    meet.someone().lift(day, "squat", Rpe.of(8), 3);
+    meet.someone().within(() -> {
+      app.bean(Tracking.class).rerun(meet.someone().lifter(), "squat");
+      return 0;
+    });
+  }
+
+  private static String then(String summary) {
+    return summary.replaceFirst("(?s).* now, and (.*?) once this is in the log.*", "$1");
+  }
+
+  @Test
   void theFileHasEveryAttemptAndWhatASpreadsheetWouldWorkOutIsText(TestApp app) {
     Meet meet = lifted(app, "Jonas Kell");
     meet.add("=1+1, m, 93, 92.5, A, 7");
@@ -145,10 +202,16 @@ class SummaryTest {
     app.jdbc().sql("update lifter set shows_name = true where id = :id").param("id", meet.someone().id()).update();
     assertThat(anybody.get(path).body()).contains("row\">Kester Lunn");
     assertThat(anybody.get(path).headers().firstValue("Cache-Control")).contains("no-store");
+    String newest = anybody.get(path).body().replaceFirst("(?s).*seen=(\\d+).*", "$1");
+    assertThat(anybody.get(path + "?seen=" + newest).statusCode()).as("nothing new").isEqualTo(204);
+    meet.attempt("deadlift", 1, "240", "good");
+    assertThat(anybody.get(path + "?seen=" + newest).body()).contains("row\">Kester Lunn", "240").doesNotContain("<html", "Madoc");
     assertThat(anybody.get("/c/" + "x".repeat(43)).statusCode()).isEqualTo(404);
+    assertThat(anybody.get("/c/" + "x".repeat(43) + "?seen=" + newest).statusCode()).isEqualTo(404);
     assertThat(anybody.get("/c/short").statusCode()).isEqualTo(404);
     String again = follow(meet, "/spectators").replaceFirst("(?s).*<code>[^<]*(/c/[\\w-]{43})</code>.*", "$1");
     assertThat(anybody.get(path).statusCode()).as("another link in its place").isEqualTo(404);
+    assertThat(anybody.get(path + "?seen=0").statusCode()).isEqualTo(404);
     assertThat(anybody.get(again).statusCode()).isEqualTo(200);
     meet.coach().post(meet.at("/spectators/close"), Map.of());
     assertThat(anybody.get(again).statusCode()).isEqualTo(404);

@@ -148,7 +148,9 @@ class DayPages {
     Map<String, ContestAthlete> byKey = day.byKey();
     return log.newest(day.contest().id(), NOTES).stream().map(note -> {
       ContestAthlete athlete = byKey.get(Long.toString(note.athleteId()));
-      return new DayView.NoteView(note.id(), (athlete == null ? "" : day.name(athlete) + ", ") + note.words(), note.author(),
+      // of one who was added, or taken out again, the entry says the name itself
+      boolean named = athlete == null || note.words().contains(day.name(athlete));
+      return new DayView.NoteView(note.id(), (named ? "" : day.name(athlete) + ", ") + note.words(), note.author(),
           TIME.format(clock.local(note.saidAt())), note.undone());
     }).toList();
   }

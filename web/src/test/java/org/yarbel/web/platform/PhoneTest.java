@@ -156,6 +156,25 @@ class PhoneTest {
   }
 
   @Test
+  void whatWasNotTakenIsListedOnEveryPageUntilItIsCleared(TestApp app, Browser browser) {
+    Meet meet = Meet.of(app, "Penrose Vail");
+    meet.send(Meet.entry("squat", 1, "177.5", ""));
+    open(browser, meet, meet.platform());
+    browser.offline(true);
+    browser.press(".verdicts [value=missed]");
+    browser.awaitText(".refine-of", "Attempt 1, 177.5 no lift");
+    meet.send(Meet.lifted("squat", 1, "177.5", "good"));
+    browser.offline(false);
+    browser.awaitText(".differs", "It stands as squat 1: 177.5 kg good");
+    browser.open("/contests");
+    browser.awaitText("#queue-refused", "Not taken");
+    assertThat(browser.axe()).isEmpty();
+    browser.press("#queue-refused button");
+    browser.awaitGone("#queue-refused li");
+    assertThat(meet.stands("squat")).containsExactly("177.5 kg good");
+  }
+
+  @Test
   void theWarmUpRoomShiftsUnderTheThumb(TestApp app, Browser browser) {
     Meet meet = Meet.of(app, "Obed Pryce");
     Map<String, String> form = new HashMap<>(RoomTest.USUAL);

@@ -148,8 +148,8 @@ class DayPages {
     Map<String, ContestAthlete> byKey = day.byKey();
     return log.newest(day.contest().id(), NOTES).stream().map(note -> {
       ContestAthlete athlete = byKey.get(Long.toString(note.athleteId()));
-      // of one who was added, or taken out again, the entry says the name itself
-      boolean named = athlete == null || note.words().contains(day.name(athlete));
+      // an entry of who a rival is says the name itself
+      boolean named = athlete == null || !athlete.ours() && note.changed().spot().equals(PlatformLog.PERSON);
       return new DayView.NoteView(note.id(), (named ? "" : day.name(athlete) + ", ") + note.words(), note.author(),
           TIME.format(clock.local(note.saidAt())), note.undone());
     }).toList();

@@ -240,6 +240,7 @@ class PlatformTest {
     }
     assertThat(meet.add(many.toString()).body()).contains("At most 200 athletes and 2000 lines are read at once.");
     meet.attempt(meet.rival("Maud Orrin"), "squat", 1, "100", "good");
+    assertThat(meet.table()).doesNotContain("Maud Orrin, Maud Orrin").contains("Maud Orrin, squat 1: 100 kg good");
     assertThat(meet.undo("Maud Orrin added")).contains("Something of them is entered: undo that first.", "75.10");
     meet.undo("squat 1: 100 kg good");
     meet.undo("squat 1: 100 kg handed in");

@@ -320,7 +320,8 @@ function now(page, lift, number, next, known) {
   hand.querySelectorAll("form").forEach((form) => set(form, { key: "", lift, number, seen: next ? next.load + " kg" : "" }));
   hand.querySelector("h2").textContent = next ? "Change it" : "Hand in attempt " + number;
   hand.querySelector("[data-other]").textContent = next ? "Change" : "Hand in";
-  hand.querySelector(".choices").replaceChildren(...(known?.choices ?? []).map(choice));
+  // whether what is handed in may be changed, the server says
+  hand.querySelector(".choices").replaceChildren(...(next ? [] : known?.choices ?? []).map(choice));
   if (!next) {
     page.dataset.until = page.dataset.until > Date.now() ? page.dataset.until : Date.now() + 1000 * page.dataset.handIn;
   }

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.yarbel.core.mass.Mass;
 import org.yarbel.core.track.Estimate;
 import org.yarbel.core.track.VariationRatio;
 
@@ -30,21 +29,8 @@ public final class ContestRatio {
 
     private Optional<VariationRatio.Exposure> exposure() {
       double gymSd = 100 * gym.sd().ratioTo(gym.max());
-      return lift.best().map(best -> new VariationRatio.Exposure(date, best.ratioTo(gym.max()), sd(best), gymSd));
-    }
-
-    private double sd(Mass best) {
-      boolean limit = lift.attempts().stream().anyMatch(attempt -> attempt.good() && attempt.load().equals(best) && looked(attempt)
-          || attempt.missed() && attempt.load().compareTo(best) >= 0 && forStrength(attempt));
-      return limit ? AT_THE_LIMIT : MORE_LEFT;
-    }
-
-    private static boolean looked(Attempt attempt) {
-      return attempt.verdict() != null && attempt.verdict().look() == Verdict.Look.LIMIT;
-    }
-
-    private static boolean forStrength(Attempt attempt) {
-      return attempt.verdict() != null && (attempt.verdict().reason() == null || attempt.verdict().reason().ofStrength());
+      return lift.best().map(best -> new VariationRatio.Exposure(date, best.ratioTo(gym.max()),
+          lift.toItsLimit() ? AT_THE_LIMIT : MORE_LEFT, gymSd));
     }
   }
 

@@ -57,7 +57,7 @@ public final class DayOdds {
   /** The same after an attempt. */
   public DayOdds after(Attempt attempt) {
     Verdict verdict = attempt.verdict();
-    if (verdict == null || !verdict.good() && verdict.reason() != null && !verdict.reason().ofStrength()) {
+    if (verdict == null || !verdict.good() && !verdict.tooHeavy()) {
       return this;
     }
     Verdict.Look look = verdict.good() ? verdict.look() : null;

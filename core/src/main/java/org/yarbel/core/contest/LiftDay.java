@@ -33,9 +33,26 @@ public record LiftDay(String lift, List<Attempt> attempts) {
     return attempts.stream().filter(attempt -> !attempt.missed()).map(Attempt::load).max(Comparator.naturalOrder());
   }
 
+  /** Whether the best was all there was: it looked so, or as much or more was too heavy. */
+  public boolean toItsLimit() {
+    return best().filter(best -> attempts.stream().anyMatch(attempt -> limits(attempt, best))).isPresent();
+  }
+
+  private static boolean limits(Attempt attempt, Mass best) {
+    Verdict verdict = attempt.verdict();
+    return verdict != null && (verdict.tooHeavy() && attempt.load().compareTo(best) >= 0
+        || verdict.good() && verdict.look() == Verdict.Look.LIMIT && attempt.load().equals(best));
+  }
+
   /** The one handed in that is to come; null where none is. */
   public @Nullable Attempt toCome() {
     return attempts.stream().filter(attempt -> attempt.verdict() == null).findFirst().orElse(null);
+  }
+
+  /** How often the attempt handed in may still be changed; 0 where none is. */
+  public int changesLeft(RuleSet rules) {
+    Attempt handedIn = toCome();
+    return handedIn == null ? 0 : Math.max(rules.attempts().changes(handedIn.number(), rules.last(lift)) - handedIn.changed(), 0);
   }
 
   /** The number of the next attempt to hand in. */
@@ -90,7 +107,7 @@ public record LiftDay(String lift, List<Attempt> attempts) {
       }
     }
     Attempt handedIn = toCome();
-    if (handedIn != null && handedIn.changed() >= rules.attempts().changes(handedIn.number(), rules.last(lift))) {
+    if (handedIn != null && changesLeft(rules) == 0) {
       throw new Refused("Attempt " + handedIn.number() + " was changed as often as the rules allow");
     }
   }

@@ -72,7 +72,8 @@ public final class NextAttempt {
   }
 
   /**
-   * The choices for the next attempt of a lift, lighter to heavier; none where no attempt is left.
+   * The choices for the next attempt of a lift, lighter to heavier; none where no attempt is left, nor where one is handed in that may not
+   * be changed any more.
    *
    * @param odds that know all attempts lifted
    */
@@ -86,7 +87,8 @@ public final class NextAttempt {
    * @param most the heaviest that may be tried; null for any
    */
   public static List<Choice> of(LiftDay day, RuleSet rules, DayOdds odds, @Nullable Mass most) {
-    return day.over(rules) ? List.of() : new NextAttempt(day, rules, odds, most).choices();
+    boolean stands = day.toCome() != null && day.changesLeft(rules) == 0;
+    return day.over(rules) || stands ? List.of() : new NextAttempt(day, rules, odds, most).choices();
   }
 
   private List<Choice> choices() {

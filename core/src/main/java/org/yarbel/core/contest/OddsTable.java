@@ -49,7 +49,7 @@ public record OddsTable(List<NextAttempt.Choice> choices, List<Odd> odds, List<B
     /** What an outcome is to the odds. */
     public static Seen of(Verdict verdict) {
       if (!verdict.good()) {
-        return verdict.reason() == null || verdict.reason().ofStrength() ? MISSED : TURNED_DOWN;
+        return verdict.tooHeavy() ? MISSED : TURNED_DOWN;
       }
       return verdict.look() == null ? GOOD : valueOf(verdict.look().name());
     }

@@ -88,6 +88,11 @@ public record Verdict(boolean good, @Nullable Integer whites, @Nullable Reason r
     return new Verdict(false, null, reason, null);
   }
 
+  /** Whether it was a miss that says the load was too heavy; where nobody said why, it is taken for one. */
+  public boolean tooHeavy() {
+    return !good && (reason == null || reason.ofStrength());
+  }
+
   /** The white lights, where they were noted. */
   public OptionalInt lights() {
     return whites == null ? OptionalInt.empty() : OptionalInt.of(whites);

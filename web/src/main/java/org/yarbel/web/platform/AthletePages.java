@@ -191,9 +191,9 @@ class AthletePages {
     }
     RuleSet rules = day.rules();
     Mass load = handedIn.load();
-    int left = rules.attempts().changes(number, rules.last(lifted.lift())) - handedIn.changed();
+    int left = lifted.changesLeft(rules);
     return new AthleteView.NowView(number, load.number(), odds == null ? "" : percent(odds.chance(load)), plates(load, rules), rack,
-        left <= 0 ? "no change is left" : Count.of(left, "change") + " left", Kept.seen(handedIn), wanted.typed(), wanted.wrong(),
+        left == 0 ? "no change is left" : Count.of(left, "change") + " left", Kept.seen(handedIn), wanted.typed(), wanted.wrong(),
         wanted.differs());
   }
 

@@ -20,7 +20,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.yarbel.core.contest.Attempt;
 import org.yarbel.core.contest.LiftDay;
-import org.yarbel.core.contest.Verdict;
 import org.yarbel.core.contest.strongman.EventKind.Field;
 import org.yarbel.core.contest.strongman.EventResult;
 import org.yarbel.core.mass.Count;
@@ -87,27 +86,21 @@ class IntoLog {
     for (int at = 0; at < attempts.size(); at++) {
       Attempt attempt = attempts.get(at);
       Attempt next = at + 1 < attempts.size() ? attempts.get(at + 1) : null;
-      boolean nextMissed = attempt.good() && next != null && next.missed() && ofStrength(next);
+      boolean nextMissed = attempt.good() && next != null && tooHeavy(next);
       all.add(Observation.of(day, attempt.load(), attempt.good() ? 1 : 0, null).with(Trait.CONTEST, true)
-          .with(Trait.NEXT_MISSED, nextMissed).with(Trait.FAILED, attempt.missed() && ofStrength(attempt))
-          .with(Trait.PRACTICE, attempt.missed() && !ofStrength(attempt)));
+          .with(Trait.NEXT_MISSED, nextMissed).with(Trait.FAILED, tooHeavy(attempt))
+          .with(Trait.PRACTICE, attempt.missed() && !tooHeavy(attempt)));
     }
     return all;
   }
 
-  private static boolean ofStrength(Attempt attempt) {
-    Verdict verdict = Objects.requireNonNull(attempt.verdict());
-    return verdict.reason() == null || verdict.reason().ofStrength();
+  private static boolean tooHeavy(Attempt attempt) {
+    return Objects.requireNonNull(attempt.verdict()).tooHeavy();
   }
 
-  /**
-   * The best of a lift where it was taken to the limit: something heavier was missed, or as heavy; it looked so; or no attempt was left.
-   */
+  /** The best of a lift where it was taken to the limit, or no attempt was left. */
   static Optional<Mass> tested(LiftDay lifted, Day day) {
-    Optional<Mass> best = lifted.best();
-    boolean limit = lifted.over(day.rules()) || lifted.attempts().stream().anyMatch(attempt -> attempt.missed() && ofStrength(attempt)
-        || attempt.verdict() != null && attempt.verdict().look() == Verdict.Look.LIMIT);
-    return best.filter(load -> limit);
+    return lifted.best().filter(load -> lifted.over(day.rules()) || lifted.toItsLimit());
   }
 
   /** Writes the day of an athlete into the log. */

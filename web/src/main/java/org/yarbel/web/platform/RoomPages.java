@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,6 +20,7 @@ import org.yarbel.core.contest.Attempt;
 import org.yarbel.core.contest.LiftDay;
 import org.yarbel.core.contest.RuleSet;
 import org.yarbel.core.contest.WarmUpClock;
+import org.yarbel.core.contest.meet.Opening;
 import org.yarbel.core.kit.Loading;
 import org.yarbel.core.kit.PlateSeries;
 import org.yarbel.core.lift.Lift;
@@ -137,19 +139,20 @@ class RoomPages {
     if (handedIn != null) {
       return handedIn.load();
     }
-    OurOdds.Known known = odds.of(athlete, day.contest()).get(lift);
     Mass decided = athlete.prepared().openers().get(lift);
-    return known == null ? decided : OddsDocuments.opener(athlete, lift, known, day.rules());
+    if (decided != null) {
+      return decided;
+    }
+    OurOdds.Known known = odds.of(athlete, day.contest()).get(lift);
+    return known == null ? null : OddsDocuments.opener(athlete, lift, known, day.rules());
   }
 
   private @Nullable Instant start(Day day, ContestAthlete athlete, String lift) {
     LocalDate on = day.contest().day();
     String flight = athlete.said().flight();
-    LocalTime at = Objects.requireNonNullElse(day.sheet().start(flight, lift), LocalTime.MIN);
-    if (at.equals(LocalTime.MIN)) {
-      at = Objects.requireNonNullElse(day.sheet().start("", lift), LocalTime.MIN);
-    }
-    return on == null || at.equals(LocalTime.MIN) ? null : on.atTime(at).atZone(clock.zone()).toInstant();
+    LocalTime theirs = day.sheet().start(flight, lift);
+    LocalTime at = theirs == null ? day.sheet().start("", lift) : theirs;
+    return on == null || at == null ? null : on.atTime(at).atZone(clock.zone()).toInstant();
   }
 
   /** As somebody counted them, else as many of the flight as open lighter; of equal openers the lower lot goes first. */
@@ -158,20 +161,16 @@ class RoomPages {
     if (warm != null && warm.ahead() != null) {
       return warm.ahead();
     }
-    return (int) day.athletes().stream().filter(other -> other.id() != athlete.id() && !other.said().withdrawn()
-        && other.said().flight().equals(athlete.said().flight())).filter(other -> before(day.liftDay(other, lift), other, opener, athlete))
-            .count();
+    Opening mine = new Opening(opener, athlete.said().lot());
+    return (int) day.athletes().stream()
+        .filter(other -> other.id() != athlete.id() && !other.said().withdrawn() && other.said().flight().equals(athlete.said().flight()))
+        .filter(other -> opening(day.liftDay(other, lift), other).filter(theirs -> theirs.before(mine)).isPresent()).count();
   }
 
-  private static boolean before(LiftDay lifted, ContestAthlete other, Mass opener, ContestAthlete me) {
-    Attempt first = lifted.attempts().isEmpty() ? null : lifted.attempts().get(0);
-    if (first == null || first.verdict() != null) {
-      return false;
-    }
-    int compared = first.load().compareTo(opener);
-    Integer theirs = other.said().lot();
-    Integer mine = me.said().lot();
-    return compared < 0 || compared == 0 && theirs != null && mine != null && theirs < mine;
+  /** What somebody opens with; empty where nothing is handed in, and once it is lifted. */
+  private static Optional<Opening> opening(LiftDay lifted, ContestAthlete athlete) {
+    return lifted.attempts().stream().findFirst().filter(first -> first.verdict() == null)
+        .map(first -> new Opening(first.load(), athlete.said().lot()));
   }
 
   private static List<Step> steps(Day day, ContestAthlete athlete, String lift, Mass opener, Instant platform) {

@@ -28,7 +28,7 @@ public enum EventKind {
     DISTANCE("metres"),
     FINISHED("finished"),
     TIME("seconds"),
-    DONE("done"),
+    DONE("implements"),
     WON("rounds won");
 
     private final String word;

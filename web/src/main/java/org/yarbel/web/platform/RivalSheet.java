@@ -34,8 +34,8 @@ record RivalSheet(List<AthleteSaid> people, List<Lifted> attempts, List<String> 
   private static final int MOST_LINES = 2000;
   private static final int MOST_NAME = 80;
   private static final List<String> COLUMNS = List.of("name", "sex", "class", "body mass", "flight", "lot", "expected total");
-  private static final Map<String,
-      String> RESULTS = Map.of("good", "good", "no lift", "missed", "missed", "missed", "handed in", "", "", "");
+  private static final Map<String, String> RESULTS =
+      Map.of("good", "good", "no lift", "missed", "missed", "missed", "handed in", "", "", "");
   private static final Set<String> MEN = Set.of("m", "male", "man", "men", "male open");
   private static final Set<String> WOMEN = Set.of("f", "w", "female", "woman", "women");
 

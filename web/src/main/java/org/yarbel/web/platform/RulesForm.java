@@ -96,11 +96,11 @@ final class RulesForm {
     Integer free = typed.whole("free", "The attempts of a lift", RuleSet.Attempts.LEAST, RuleSet.Attempts.MOST);
     List<String> contested = lifts(typed, lifts);
     PlateStock plates = plates(typed);
-    List<Points> points = points(typed);
+    Scoring scoring = scoring(typed);
     Map<String, LocalTime> starts = readStarts(typed, lifts, contest.said().events().size());
     Rpe cap = typed.rpe("cap");
     if (step == null || recordStep == null || bar == null || collar == null || toHandIn == null || anAttempt == null || free == null
-        || plates == null || !typed.fine()) {
+        || plates == null || scoring == null || !typed.fine()) {
       for (String field : new String[] {"step", "recordStep", "bar", "collar", "toHandIn", "anAttempt", "free"}) {
         if (typed.empty(field)) {
           typed.wrong(field, "Write a number.");
@@ -109,14 +109,13 @@ final class RulesForm {
       return Optional.empty();
     }
     try {
-      Scoring scoring = new Scoring(points, typed.ticked("countsBack"), typed.ticked("withdrawnKeeps"));
       RuleSet rules = new RuleSet(new RuleSet.Attempts(step, recordStep, changes, Duration.ofSeconds(toHandIn), free),
           new RuleSet.Platform(contested, Duration.ofSeconds(anAttempt), bar, collar, plates, typed.ticked("lighterFirst")), scoring);
       rules.kit();
       return Optional.of(new DaySheet(rules, typed.choice("formula", PointsFormula.class).orElse(PointsFormula.DOTS),
           events(typed, contest), starts, contest.daySheet().lateMinutes(), cap, typed.ticked("mock")));
     } catch (Refused refused) {
-      typed.wrong(points.isEmpty() ? "plates" : "points", refused);
+      typed.wrong("plates", refused);
       return Optional.empty();
     }
   }
@@ -151,22 +150,20 @@ final class RulesForm {
     }
   }
 
-  private static List<Points> points(Typed typed) {
+  private static @Nullable Scoring scoring(Typed typed) {
     List<Points> points = new ArrayList<>();
-    if (typed.empty("points")) {
-      return points;
-    }
     try {
-      for (String one : typed.text("points").split("\\s+")) {
+      for (String one : typed.empty("points") ? new String[0] : typed.text("points").split("\\s+")) {
         if (!one.matches("\\d{1,4}([.,]\\d)?")) {
           throw new Refused("Write the points of the first, the second and so on with blanks between, such as 12 10 8 6");
         }
         points.add(Points.of(new BigDecimal(one.replace(',', '.'))));
       }
+      return new Scoring(points, typed.ticked("countsBack"), typed.ticked("withdrawnKeeps"));
     } catch (Refused refused) {
       typed.wrong("points", refused);
+      return null;
     }
-    return points;
   }
 
   private static Map<String, LocalTime> readStarts(Typed typed, Catalogue lifts, int events) {
